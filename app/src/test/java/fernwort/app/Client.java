@@ -80,6 +80,15 @@ public class Client implements AutoCloseable {
     }
   }
 
+  /** Returns what a person reads of a page: its words without its marks. */
+  public static String words(String html) {
+    return html.replaceAll("(?s)<(script|style|textarea)\\b.*?</\\1>|<[^>]*>", " ")
+        .replace("&#39;", "'")
+        .replace("&quot;", "\"")
+        .replace("&amp;", "&")
+        .replaceAll("\\s+", " ");
+  }
+
   /** Sends a form, as a page does. */
   public HttpResponse<String> post(String path, String form) throws IOException {
     return send(

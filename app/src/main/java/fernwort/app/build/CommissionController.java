@@ -170,7 +170,8 @@ class CommissionController {
         "hold",
         "Does the pressure hold",
         form,
-        "Trapped air follows its temperature at one volume. A soft hose loses a little at first: check again after ten minutes. Never above what the weakest part bears, and"
+        "Trapped air follows its temperature at one volume. A soft hose loses a little at"
+            + " first: check again after ten minutes. Never above what the weakest part bears, and"
             + " never air instead of water.",
         () -> {
           PressureHold hold = PressureHold.of(before, after, warm, later, shut);

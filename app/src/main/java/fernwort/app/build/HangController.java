@@ -115,10 +115,9 @@ class HangController {
         form,
         "A rigid tank on equal springs: F = W/n + W·(x_c − x̄)(x − x̄)/Σ(x − x̄)². Defaults: EN"
             + " 12195-1 for 0.8 g along and 0.5 g across, twice its weight on a bump is ours; your"
-            + " country's code comes first. What holds up a tank under a vehicle is for"
-            + " people licensed for its structure and registration. Never under a vehicle"
-            + " that stands on"
-            + " a jack alone.",
+            + " country's code comes first. What holds up a tank under a vehicle is for people"
+            + " licensed for its structure and registration. Never under a vehicle that stands on a"
+            + " jack alone.",
         () -> answer(trip, tank, asked));
   }
 
@@ -150,7 +149,7 @@ class HangController {
                 "hang-across-" + id, "In a bend, times its weight", usual.across(), "g", ""));
     double under =
         form.amount(
-            "hang-under-" + id, "What holds it reaches below its bottom", Measure.LENGTH, 0.01, "");
+            "hang-under-" + id, "Support reaches below the tank by", Measure.LENGTH, 0.01, "");
     double sinks =
         form.amount(
             "hang-sinks-" + id,

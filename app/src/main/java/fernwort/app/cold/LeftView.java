@@ -12,6 +12,7 @@ import fernwort.core.winter.sheets.FrostRisk;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -102,7 +103,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
         left.stream().filter(r -> r.harm() == FrostHarm.WARNING).count());
   }
 
-  /** Returns it in one line: what breaks, what may, and how much stays. */
+  /** Returns it in one line: what breaks, what is at risk, and how much is left. */
   public String inShort() {
     String breaks =
         dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
@@ -110,7 +111,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
     return breaks + may + " · " + total + " left in it";
   }
 
-  /** Returns what breaks, and what may, as a cell of a table says it. */
+  /** Returns what breaks and what is at risk, as a cell of a table says it. */
   public String breaks() {
     String breaks = dangers == 0 ? "nothing" : dangers == 1 ? "1 part" : dangers + " parts";
     return warnings == 0 ? breaks : breaks + "; " + atRisk();
@@ -153,22 +154,19 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   }
 
   private static String place(OpenRig rig, String id) {
-    String part =
-        rig.rig().lines().stream()
-            .filter(l -> l.id().equals(id))
-            .findFirst()
-            .map(l -> l.from().part())
-            .orElse(id);
+    String part = line(rig, id).map(l -> l.from().part()).orElse(id);
     return rig.rig().place(rig.rig().part(part).place()).label();
   }
 
   /** What a line or part is called. */
   static String label(OpenRig rig, String id) {
-    return rig.rig().lines().stream()
-        .filter(l -> l.id().equals(id))
-        .findFirst()
+    return line(rig, id)
         .map(Line::label)
         .map("Line “%s”"::formatted)
         .orElseGet(() -> rig.rig().part(id).label());
+  }
+
+  private static Optional<Line> line(OpenRig rig, String id) {
+    return rig.rig().lines().stream().filter(l -> l.id().equals(id)).findFirst();
   }
 }

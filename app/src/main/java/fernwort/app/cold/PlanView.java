@@ -85,21 +85,18 @@ record PlanView(
 
   private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
     if (left.dangers() > 0) {
-      return "no frost: something breaks below " + units.show(Measure.TEMPERATURE, FREEZING);
+      return "no frost: something breaks below " + down(plan, left, wish, units);
     }
     String but = left.warnings() == 0 ? "" : ", but for " + left.atRisk();
+    String down = down(plan, left, wish, units);
     if (plan.weakest().isEmpty()) {
-      return "any cold" + but;
+      return down + but;
     }
     double spare =
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
     return "%s, %s %s to spare%s"
-        .formatted(
-            units.show(Measure.TEMPERATURE, wish.cold()),
-            Math.round(spare),
-            units.unit(Measure.TEMPERATURE).sign(),
-            but);
+        .formatted(down, Math.round(spare), units.unit(Measure.TEMPERATURE).sign(), but);
   }
 
   /** How cold it may get, as a cell of a table says it. */

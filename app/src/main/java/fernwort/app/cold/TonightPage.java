@@ -76,8 +76,7 @@ final class TonightPage {
         "Which part freezes first tonight",
         form,
         "Worked out from the warmth each place keeps. Until you enter yours under Rig that is a"
-            + " guess:"
-            + " 60 % inside, none under the floor. Two thermometers measure it: share = (place −"
+            + " guess: 60 % inside, none under the floor. Two thermometers measure it: share = (place −"
             + " outside) ÷ (inside − outside). Leave the gray valve open in frost only where local"
             + " rules permit it. Gas heaters need air, and licensed hands.",
         () -> answer(asked, new Stores(stored, gas, bottle)));

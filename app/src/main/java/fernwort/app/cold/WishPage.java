@@ -48,7 +48,7 @@ final class WishPage {
             "and costs",
             usual.price(),
             trip.units().currency(),
-            "Currency: under Rigs.");
+            "Choose the currency under Rigs.");
     boolean blown =
         form.choice(
                 "winter-lines",

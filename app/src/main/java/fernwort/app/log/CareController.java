@@ -2,33 +2,23 @@ package fernwort.app.log;
 
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
-import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.services.Winters;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
-import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
-import fernwort.core.budget.Shortfall;
 import fernwort.core.diary.Entry;
-import fernwort.core.diary.Paid;
 import fernwort.core.hygiene.BadBatch;
 import fernwort.core.hygiene.Dose;
 import fernwort.core.hygiene.Upkeep;
-import fernwort.core.jobs.goal.Job;
-import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
-import fernwort.core.sizing.Hauling;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.winter.Spring;
-import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -40,7 +30,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -58,7 +47,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Hauls, upkeep, and water that is not to be trusted. */
+/** Maintenance, and water that is not to be trusted. */
 @Controller
 @RequestMapping("/rigs/{id}/log")
 class CareController {
@@ -69,14 +58,11 @@ class CareController {
   private final Descriptions rigs;
   private final States states;
   private final Diary diary;
-  private final JobDesk desk;
   private final Winters winters;
   private final Clock clock;
 
-  CareController(
-      Descriptions rigs, States states, Diary diary, JobDesk desk, Winters winters, Clock clock) {
+  CareController(Descriptions rigs, States states, Diary diary, Winters winters, Clock clock) {
     this.winters = winters;
-    this.desk = desk;
     this.rigs = rigs;
     this.states = states;
     this.diary = diary;
@@ -291,132 +277,6 @@ class CareController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(id + "-due.ics").build().toString())
         .body(calendar.toString());
-  }
-
-  /**
-   * What water cost at one place.
-   *
-   * @param each what the reader's unit of it cost
-   * @param share that price against the dearest, from 0 to 1
-   */
-  record Place(String place, String litres, String paid, String each, double share, int times) {}
-
-  @GetMapping("/hauls")
-  String hauls(
-      @PathVariable String id,
-      @RequestParam Map<String, String> form,
-      @ModelAttribute("units") Units units,
-      Model model) {
-    OpenRig rig = rigs.open(id);
-    Map<String, String> typed = new TreeMap<>(USUAL);
-    form.forEach((k, v) -> typed.computeIfPresent(k, (key, was) -> v.strip()));
-    model.addAttribute("rig", id);
-    model.addAttribute("name", rig.rig().name());
-    model.addAttribute("f", typed);
-    model.addAttribute("tanks", rig.rig().tanks(Contents.FRESH).toList());
-    List<Entry> entries = entries(rig);
-    model.addAttribute("places", places(entries, units));
-    BudgetView.paid(Paid.byTime(entries), clock.instant().getEpochSecond())
-        .ifPresent(chart -> model.addAttribute("cost", chart));
-    try {
-      model.addAttribute("plan", plan(rig, typed, units));
-      model.addAttribute("problem", "");
-    } catch (Refusal e) {
-      model.addAttribute("plan", List.of());
-      model.addAttribute("problem", units.say(e.saying()));
-    }
-    return "log/hauls";
-  }
-
-  private static final Map<String, String> USUAL =
-      Map.of("days", "3", "can", "20 L", "cans", "2", "carry", "60 kg", "litre", "0", "trip", "0");
-
-  private List<String> plan(OpenRig rig, Map<String, String> typed, Units units) {
-    Budget budget = diary.budget(rig, clock.instant());
-    Shortfall need =
-        Shortfall.of(
-            budget, Budget.fresh(rig.network(), states.parked(rig)), number(typed, "days", "Days"));
-    List<String> rows = new ArrayList<>();
-    rows.add(
-        "%s to fetch: %s days take up to %s, and you have %s."
-            .formatted(
-                need.missing() > 0 ? units.show(Measure.VOLUME, need.missing()) : "Nothing",
-                typed.getOrDefault("days", ""),
-                units.show(Measure.VOLUME, need.used()),
-                units.show(Measure.VOLUME, need.there())));
-    if (need.missing() <= 0) {
-      return rows;
-    }
-    double can = units.parse("A can", Measure.VOLUME, typed.getOrDefault("can", ""));
-    Hauling hauling =
-        Hauling.of(
-            need.missing(),
-            new Hauling.Container(
-                can, 0.05 * can * Water.DENSITY, (int) number(typed, "cans", "Cans")),
-            units.parse("What you can carry", Measure.MASS, typed.getOrDefault("carry", "")),
-            number(typed, "litre", "The price per " + units.volumeSign())
-                * units.in(Measure.VOLUME, 1),
-            number(typed, "trip", "The price of a trip"));
-    rows.add(
-        "%s cans in %s, %s at a time: %s on the fullest."
-            .formatted(
-                hauling.containers(),
-                hauling.trips() == 1 ? "one trip" : hauling.trips() + " trips",
-                hauling.perTrip(),
-                units.show(Measure.MASS, hauling.load())));
-    rows.add("It costs %s.".formatted(units.price(BigDecimal.valueOf(hauling.price()))));
-    pouring(rig, need.missing(), units).ifPresent(rows::add);
-    rows.add(
-        need.missing() > need.room()
-            ? "The tanks have room for %s now: keep the rest in its cans."
-                .formatted(units.show(Measure.VOLUME, need.room()))
-            : "The tanks have room for it.");
-    return rows;
-  }
-
-  /** How long the tank takes to let it in, by the job that pours by hand, run through. */
-  private Optional<String> pouring(OpenRig rig, double need, Units units) {
-    return desk.book(rig).offered().stream()
-        .filter(j -> j.kind().is(Job.Is.BY_HAND))
-        .map(j -> desk.plan(rig, j.id(), states.of(rig).state()))
-        .filter(p -> p.trouble().isEmpty())
-        .flatMap(p -> p.steps().stream())
-        .filter(Step.Wait.class::isInstance)
-        .map(Step.Wait.class::cast)
-        .filter(w -> w.moved() > 0 && w.seconds().isKnown())
-        .findFirst()
-        .map(w -> w.moved() / w.seconds().expected())
-        .map(flow ->
-            "Pouring it in takes %s in all, at %s."
-                .formatted(units.show(Amount.time(need / flow)), units.show(Measure.FLOW, flow)));
-  }
-
-  private static double number(Map<String, String> typed, String field, String what) {
-    String text = typed.getOrDefault(field, "").replace(',', '.');
-    if (!text.matches("[0-9]{1,6}(\\.[0-9]{1,4})?")) {
-      throw new Refusal("%s must be a number, such as 3".formatted(what));
-    }
-    return Double.parseDouble(text);
-  }
-
-  private static List<Place> places(List<Entry> entries, Units units) {
-    double dearest =
-        Paid.of(entries).stream()
-            .flatMap(p -> p.perCubicMetre().stream())
-            .mapToDouble(BigDecimal::doubleValue)
-            .filter(price -> price > 0)
-            .max()
-            .orElse(1);
-    return Paid.of(entries).stream()
-        .map(p ->
-            new Place(
-                p.place().isEmpty() ? "not noted" : p.place(),
-                units.show(Measure.VOLUME, p.volume()),
-                units.price(p.price()),
-                p.perCubicMetre().map(units::priceOfUnit).orElse("–"),
-                p.perCubicMetre().map(BigDecimal::doubleValue).orElse(0.0) / dearest,
-                p.times()))
-        .toList();
   }
 
   /** Where a fill that is not to be trusted has come to. */

@@ -95,7 +95,8 @@ class GaugesController {
         "cal-" + tank.id(),
         tank.label(),
         form,
-        "The curve only rises, and is smooth between what was seen; readings out of order are averaged. A step that is further off the tank's shape than half a step"
+        "The curve only rises, and is smooth between what was seen; readings out of order are"
+            + " averaged. A step that is further off the tank's shape than half a step"
             + " lies: trust the jugs.",
         () -> answer(trip, new GaugeScale(kind, trip.network().room(tank.id())), jugs, fills));
   }

@@ -43,10 +43,13 @@ public record Sketch(
 
   /** Returns how large letters are in it, so that they are read at any scale (mm). */
   public double letters() {
-    return 0.045 * Math.max(width, height);
+    return LETTERS * Math.max(width, height);
   }
 
   private static final double MILLIMETRES = 1000;
+
+  /** How large letters are, as a share of the larger side. */
+  private static final double LETTERS = 0.045;
 
   /** Returns the sketch of one outline (m) within another (m), which decides how large it is. */
   public static Sketch of(

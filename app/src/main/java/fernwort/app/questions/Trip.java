@@ -6,6 +6,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.Habits;
@@ -52,6 +53,36 @@ public record Trip(
     return si.stream()
         .map(value -> Double.isFinite(value) ? units.in(measure, value) : value)
         .toList();
+  }
+
+  /** Returns a flow in the person's unit (m³/s). */
+  public String flow(double si) {
+    return show(Measure.FLOW, si);
+  }
+
+  /** Returns a pressure in the person's unit (Pa). */
+  public String pressure(double si) {
+    return show(Measure.PRESSURE, si);
+  }
+
+  /** Returns a length in the person's unit (m). */
+  public String length(double si) {
+    return show(Measure.LENGTH, si);
+  }
+
+  /** Returns a mass in the person's unit (kg). */
+  public String mass(double kilograms) {
+    return show(Measure.MASS, kilograms);
+  }
+
+  /** Returns the line with this id. */
+  public Line line(String id) {
+    return rig().lines().get(network().lineNumber(id));
+  }
+
+  /** Returns what parts are called, in a row. */
+  public String names(List<String> parts) {
+    return String.join(" and ", parts.stream().map(this::label).toList());
   }
 
   public String label(String part) {

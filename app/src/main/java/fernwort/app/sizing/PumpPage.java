@@ -13,7 +13,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.WasteRuns;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
@@ -83,19 +82,19 @@ final class PumpPage {
   // --- at the fixtures -----------------------------------------------------------------------
 
   private Question fixtures(Form form, PumpAndLines figures) {
-    String open = names(figures.together());
+    String open = trip.names(figures.together());
     List<List<String>> rows =
         figures.fixtures().stream()
             .map(f ->
                 List.of(
                     trip.label(f.fixture()),
-                    flow(f.rated()),
+                    trip.flow(f.rated()),
                     share(trip, f.alone(), f.rated()),
-                    pressure(f.pressure()),
+                    trip.pressure(f.pressure()),
                     figures.together().contains(f.fixture())
                         ? share(trip, f.together(), f.rated())
                         : "closed",
-                    pressure(f.needs())))
+                    trip.pressure(f.needs())))
             .toList();
     return Question.of(
         "fixtures",
@@ -124,11 +123,7 @@ final class PumpPage {
   static String share(Trip trip, double flow, double rated) {
     String mark = flow < PumpAndLines.ENOUGH * rated ? "△ " : "";
     return String.format(
-        Locale.ROOT, "%s%s, %.0f\u00a0%%", mark, trip.show(Measure.FLOW, flow), 100 * flow / rated);
-  }
-
-  private String names(List<String> ids) {
-    return String.join(" and ", ids.stream().map(trip::label).toList());
+        Locale.ROOT, "%s%s, %.0f\u00a0%%", mark, trip.flow(flow), 100 * flow / rated);
   }
 
   // --- which pump ----------------------------------------------------------------------------
@@ -139,21 +134,21 @@ final class PumpPage {
     rows.add(
         new Question.Row(
             "Together they need",
-            "%s at %s".formatted(flow(need.flow()), pressure(need.pressure())),
+            "%s at %s".formatted(trip.flow(need.flow()), trip.pressure(need.pressure())),
             need.given() >= need.pressure()
-                ? "the pump adds %s at that flow: enough".formatted(pressure(need.given()))
+                ? "the pump adds %s at that flow: enough".formatted(trip.pressure(need.given()))
                 : need.given() > 0
-                    ? "the pump adds only %s at that flow".formatted(pressure(need.given()))
+                    ? "the pump adds only %s at that flow".formatted(trip.pressure(need.given()))
                     : "more than the pump's free flow: it cannot give each its rated flow at once"));
     for (PumpAndLines.Suction s : figures.suction()) {
       rows.add(
           new Question.Row(
               "%s lifts".formatted(trip.label(s.pump())),
-              length(Math.max(0, s.lift())),
+              trip.length(Math.max(0, s.lift())),
               "above the outlet of %s; by itself it lifts water dry by %s: %s"
                   .formatted(
                       trip.label(s.tank()),
-                      length(s.primes()),
+                      trip.length(s.primes()),
                       s.works() ? "it primes itself" : "△ it will not; hang it lower")));
     }
     return Question.of(
@@ -167,14 +162,15 @@ final class PumpPage {
                 rows,
                 List.of(
                     new Question.Table(
-                        "Other pumps on these lines, %s open".formatted(names(figures.together())),
+                        "Other pumps on these lines, %s open"
+                            .formatted(trip.names(figures.together())),
                         List.of("free flow", "cut-out", "gives together", "worst tap gets"),
                         figures.pumps().stream()
                             .map(t ->
                                 List.of(
-                                    flow(t.what()),
-                                    pressure(t.pressure()),
-                                    flow(t.total()),
+                                    trip.flow(t.what()),
+                                    trip.pressure(t.pressure()),
+                                    trip.flow(t.total()),
                                     worst(t)))
                             .toList())),
                 curve(need)));
@@ -229,23 +225,25 @@ final class PumpPage {
             .limit(LINES_SHOWN)
             .map(t ->
                 List.of(
-                    line(t.line()).label(),
-                    length(line(t.line()).bore()),
-                    flow(t.flow()),
-                    pressure(t.pressure())))
+                    trip.line(t.line()).label(),
+                    trip.length(trip.line(t.line()).bore()),
+                    trip.flow(t.flow()),
+                    trip.pressure(t.pressure())))
             .toList();
     List<List<String>> wider =
         figures.wider().stream()
             .map(t ->
                 List.of(
-                    line(t.subject()).label(),
-                    "%s → %s".formatted(length(line(t.subject()).bore()), length(t.what())),
-                    flow(t.total()),
+                    trip.line(t.subject()).label(),
+                    "%s → %s"
+                        .formatted(
+                            trip.length(trip.line(t.subject()).bore()), trip.length(t.what())),
+                    trip.flow(t.total()),
                     worst(t)))
             .toList();
     List<List<String>> bores =
         figures.bores().stream()
-            .map(t -> List.of(length(t.what()), flow(t.total()), worst(t)))
+            .map(t -> List.of(trip.length(t.what()), trip.flow(t.total()), worst(t)))
             .toList();
     return Question.of(
         "lines",
@@ -300,7 +298,7 @@ final class PumpPage {
                   .map(f ->
                       List.of(
                           trip.label(f.fixture()),
-                          flow(f.alone() / 2),
+                          trip.flow(f.alone() / 2),
                           starts(PumpCycle.perMinute(pump, f.alone() / 2, PumpCycle.HOSES)),
                           starts(PumpCycle.perMinute(pump, f.alone() / 2, gives)),
                           "runs through"))
@@ -311,7 +309,7 @@ final class PumpPage {
                       "The accumulator gives",
                       trip.show(Measure.VOLUME, gives - PumpCycle.HOSES),
                       "between cut-in %s and cut-out %s, by Boyle's law"
-                          .formatted(pressure(pump.cutIn()), pressure(pump.cutOut())))),
+                          .formatted(trip.pressure(pump.cutIn()), trip.pressure(pump.cutOut())))),
               List.of(
                   new Question.Table(
                       "With the tap half open",
@@ -371,12 +369,12 @@ final class PumpPage {
               List.of(
                   new Question.Row(
                       "They take",
-                      pressure(costs.takes()),
+                      trip.pressure(costs.takes()),
                       String.format(
                           Locale.ROOT,
                           "as much as %.1f m of the line itself, which takes %s a metre",
                           costs.asLine(),
-                          pressure(costs.metre())))));
+                          trip.pressure(costs.metre())))));
         });
   }
 
@@ -415,32 +413,14 @@ final class PumpPage {
             : String.format(
                 Locale.ROOT,
                 "%s, 1 in %.0f",
-                length(run.fall()),
+                trip.length(run.fall()),
                 1 / Math.max(1e-3, run.gradient())),
-        flow(waste.halfFull()),
+        trip.flow(waste.halfFull()),
         switch (waste.verdict()) {
           case DOES_NOT_FALL -> "△ does not fall";
           case TOO_FLAT -> "△ too flat";
-          case TOO_NARROW -> "△ narrower than %s".formatted(flow(waste.rated()));
+          case TOO_NARROW -> "△ narrower than %s".formatted(trip.flow(waste.rated()));
           case GOOD -> "good";
         });
-  }
-
-  // --- words ---------------------------------------------------------------------------------
-
-  private Line line(String id) {
-    return trip.rig().lines().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private String flow(double si) {
-    return trip.show(Measure.FLOW, si);
-  }
-
-  private String pressure(double si) {
-    return trip.show(Measure.PRESSURE, si);
-  }
-
-  private String length(double si) {
-    return trip.show(Measure.LENGTH, si);
   }
 }

@@ -80,7 +80,7 @@ final class SupplyPage {
                 new Question.Row(
                     "Fills " + tank.label(),
                     minutes(first.fill(volume)),
-                    "%s ÷ %s".formatted(volume(volume), flow(first.flow()))));
+                    "%s ÷ %s".formatted(volume(volume), trip.flow(first.flow()))));
           }
           return Question.Answer.rows(rows);
         });
@@ -89,10 +89,10 @@ final class SupplyPage {
   private Question.Row timed(String what, TimedJug jug) {
     return new Question.Row(
         what,
-        flow(jug.flow()),
+        trip.flow(jug.flow()),
         jug.goes() > 1
             ? String.format(
-                Locale.ROOT, "mean of %d goes, spread %s", jug.goes(), flow(jug.spread()))
+                Locale.ROOT, "mean of %d goes, spread %s", jug.goes(), trip.flow(jug.spread()))
             : "one go; time it three times to see its spread");
   }
 
@@ -210,7 +210,8 @@ final class SupplyPage {
               new Question.Row(
                   "Buffer",
                   volume(needs),
-                  "(%s − %s) × %s min".formatted(flow(demand), flow(supply), Form.shown(minutes))));
+                  "(%s − %s) × %s min"
+                      .formatted(trip.flow(demand), trip.flow(supply), Form.shown(minutes))));
           if (supply > 0) {
             rows.add(
                 new Question.Row(
@@ -247,7 +248,7 @@ final class SupplyPage {
             "Price of one filling",
             0,
             trip.units().currency(),
-            "Currency: under Rigs.");
+            "Choose the currency under Rigs.");
     double trips = form.number("haul-trip", "Price of one trip", 0, "", "Fuel, toll, entry.");
     double straps = form.number("haul-straps", "Straps that hold it forwards", 2, "", "");
     double rating =
@@ -296,8 +297,8 @@ final class SupplyPage {
           rows.add(
               new Question.Row(
                   "A full trip weighs",
-                  mass(hauling.load()),
-                  "of %s that may be carried".formatted(mass(payload))));
+                  trip.mass(hauling.load()),
+                  "of %s that may be carried".formatted(trip.mass(payload))));
           if (price > 0 || trips > 0) {
             rows.add(
                 new Question.Row(
@@ -315,10 +316,10 @@ final class SupplyPage {
                   ties.enough() ? "holds" : "△ does not hold",
                   "%s × %s g pulls with %s; the straps hold %s%s"
                       .formatted(
-                          mass(hauling.load()),
+                          trip.mass(hauling.load()),
                           Form.shown(braking),
-                          mass(ties.load() / NEWTONS),
-                          mass(ties.holds() / NEWTONS),
+                          trip.mass(ties.load() / NEWTONS),
+                          trip.mass(ties.holds() / NEWTONS),
                           ties.enough()
                               ? ""
                               : String.format(
@@ -329,18 +330,8 @@ final class SupplyPage {
         });
   }
 
-  // --- words ---------------------------------------------------------------------------------
-
   private String volume(double si) {
     return trip.show(Measure.VOLUME, si);
-  }
-
-  private String flow(double si) {
-    return trip.show(Measure.FLOW, si);
-  }
-
-  private String mass(double si) {
-    return trip.show(Measure.MASS, si);
   }
 
   private static String minutes(double seconds) {

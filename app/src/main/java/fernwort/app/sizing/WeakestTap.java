@@ -5,7 +5,6 @@ import fernwort.app.questions.Marked;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
-import fernwort.core.rig.Line;
 import fernwort.core.sizing.PressureAlong;
 import fernwort.core.sizing.PumpAndLines;
 import java.util.ArrayList;
@@ -52,7 +51,7 @@ final class WeakestTap {
         "Why is %s the weakest?".formatted(tap),
         trip.form(),
         "With %s open. What a part takes shows as a step where it stands."
-            .formatted(names(figures.together())),
+            .formatted(trip.names(figures.together())),
         () -> {
           List<Question.Row> rows = new ArrayList<>();
           rows.add(
@@ -65,13 +64,15 @@ final class WeakestTap {
             rows.add(
                 new Question.Row(
                     "%s takes".formatted(named(loss)),
-                    pressure(loss.pressure()),
-                    "of %s that are lost on the way".formatted(pressure(way.lost()))));
+                    trip.pressure(loss.pressure()),
+                    "of %s that are lost on the way".formatted(trip.pressure(way.lost()))));
           }
           if (way.climb() > SOME * way.lost()) {
             rows.add(
                 new Question.Row(
-                    "Height takes", pressure(way.climb()), "the tap is so much above the pump"));
+                    "Height takes",
+                    trip.pressure(way.climb()),
+                    "the tap is so much above the pump"));
           }
           rows.addAll(helps(at.together() / at.rated()));
           // Where nothing comes at all there is no way to draw.
@@ -81,21 +82,24 @@ final class WeakestTap {
   }
 
   private String named(PressureAlong.Loss loss) {
-    return loss.isLine() ? line(loss.id()).label() : trip.label(loss.id());
+    return loss.isLine() ? trip.line(loss.id()).label() : trip.label(loss.id());
   }
 
   /** The changes that help the weakest tap most, with what each gives it. */
   private List<Question.Row> helps(double now) {
     Stream<Help> wider =
         figures.wider().stream()
-            .map(t -> new Help("With one size up in " + line(t.subject()).label(), t));
+            .map(t -> new Help("With one size up in " + trip.line(t.subject()).label(), t));
     Stream<Help> pumps =
         figures.pumps().stream()
             .map(t ->
                 new Help(
-                    "With a pump of %s, %s".formatted(flow(t.what()), pressure(t.pressure())), t));
+                    "With a pump of %s, %s"
+                        .formatted(trip.flow(t.what()), trip.pressure(t.pressure())),
+                    t));
     Stream<Help> bores =
-        figures.bores().stream().map(t -> new Help("With all lines at " + length(t.what()), t));
+        figures.bores().stream()
+            .map(t -> new Help("With all lines at " + trip.length(t.what()), t));
     return Stream.of(wider, pumps, bores)
         .flatMap(all -> all.max(Comparator.comparingDouble(h -> h.trial().worst())).stream())
         .filter(h -> h.trial().worst() > now + GAIN)
@@ -140,7 +144,7 @@ final class WeakestTap {
   private Marked drawn(PressureAlong way) {
     Map<String, Marked.Mark> marks = new HashMap<>();
     for (PressureAlong.Stop stop : way.stops()) {
-      String there = pressure(stop.pressure());
+      String there = trip.pressure(stop.pressure());
       marks.put(stop.part(), new Marked.Mark(Marked.Weight.NONE, there, there + " there"));
     }
     for (PressureAlong.Loss loss : way.losses()) {
@@ -148,32 +152,12 @@ final class WeakestTap {
           loss.pressure() > MUCH * way.lost()
               ? Marked.Weight.DANGER
               : loss.pressure() > SOME * way.lost() ? Marked.Weight.WARNING : Marked.Weight.NONE;
-      String taken = "takes " + pressure(loss.pressure());
+      String taken = "takes " + trip.pressure(loss.pressure());
       marks.merge(
           loss.id(),
           new Marked.Mark(weight, "", taken),
           (there, takes) -> new Marked.Mark(weight, there.text(), there.words() + ", " + taken));
     }
     return new Marked("the way of the water to the weakest tap, with its pressure", marks);
-  }
-
-  private String names(List<String> ids) {
-    return String.join(" and ", ids.stream().map(trip::label).toList());
-  }
-
-  private Line line(String id) {
-    return trip.rig().lines().stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow();
-  }
-
-  private String flow(double si) {
-    return trip.show(Measure.FLOW, si);
-  }
-
-  private String pressure(double si) {
-    return trip.show(Measure.PRESSURE, si);
-  }
-
-  private String length(double si) {
-    return trip.show(Measure.LENGTH, si);
   }
 }

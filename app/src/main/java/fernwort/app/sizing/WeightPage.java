@@ -67,9 +67,9 @@ final class WeightPage {
           rows.add(
               List.of(
                   "left heavier than right by",
-                  mass(now.left()),
-                  mass(any.left()),
-                  mass(full.left()),
+                  trip.mass(now.left()),
+                  trip.mass(any.left()),
+                  trip.mass(full.left()),
                   "",
                   ""));
           return Question.Answer.tables(
@@ -101,12 +101,12 @@ final class WeightPage {
     return List.of(
         new Question.Row(
             "What the axles leave for everything",
-            mass(spare),
+            trip.mass(spare),
             "their limits less their empty loads; the vehicle's plated maximum may be less"),
         new Question.Row(
             "Of it takes full fresh water",
             String.format(
-                Locale.ROOT, "%s, %.0f %%", mass(full.total()), 100 * full.total() / spare),
+                Locale.ROOT, "%s, %.0f %%", trip.mass(full.total()), 100 * full.total() / spare),
             "people, food and tools need the rest"));
   }
 
@@ -114,19 +114,19 @@ final class WeightPage {
     double margin = support.highest() - full;
     return List.of(
         called(support) + (support.empty() == 0 ? " (water alone)" : ""),
-        mass(now),
-        mass(tried),
-        mass(full),
-        mass(support.highest()),
+        trip.mass(now),
+        trip.mass(tried),
+        trip.mass(full),
+        trip.mass(support.highest()),
         margin(support, full, margin));
   }
 
   private String margin(Bearing support, double full, double margin) {
     if (margin < 0) {
-      return "△ over by " + mass(-margin);
+      return "△ over by " + trip.mass(-margin);
     }
     boolean light = support.lowest() > 0 && support.empty() > 0 && full < support.lowest();
-    return light ? "△ too light by " + mass(support.lowest() - full) : mass(margin);
+    return light ? "△ too light by " + trip.mass(support.lowest() - full) : trip.mass(margin);
   }
 
   private static String called(Bearing support) {
@@ -179,9 +179,9 @@ final class WeightPage {
           rows.add(
               new Question.Row(
                   "Saves",
-                  mass(full.total() - fill.loads().total()),
+                  trip.mass(full.total() - fill.loads().total()),
                   "against full tanks; smallest margin %s instead of %s"
-                      .formatted(mass(fill.loads().margin()), mass(full.margin()))));
+                      .formatted(trip.mass(fill.loads().margin()), trip.mass(full.margin()))));
           return Question.Answer.rows(rows);
         });
   }
@@ -208,8 +208,8 @@ final class WeightPage {
   private Question.Row orderRow(DrawOrders.Order order) {
     return new Question.Row(
         order.tanks().stream().map(trip::label).collect(Collectors.joining(", then ")),
-        mass(order.worst()) + " to spare",
-        "side to side at most " + mass(order.side()));
+        trip.mass(order.worst()) + " to spare",
+        "side to side at most " + trip.mass(order.side()));
   }
 
   private List<Chart> course(DrawOrders.Order best, DrawOrders.Order worst) {
@@ -246,10 +246,6 @@ final class WeightPage {
 
   private static double[] values(List<Double> list) {
     return list.stream().mapToDouble(Double::doubleValue).toArray();
-  }
-
-  private String mass(double kilograms) {
-    return trip.show(Measure.MASS, kilograms);
   }
 
   private String volume(double si) {

@@ -3,6 +3,7 @@ package fernwort.app.web;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -39,14 +40,14 @@ final class RegionWords {
    * @param names as they were typed
    */
   RegionWords(Collection<String> names) {
-    List<String> kept =
+    Set<String> kept =
         Stream.concat(SAME.stream(), names.stream().map(HtmlEscape::escapeHtml4Xml))
             .filter(name -> ANY.matcher(name).find())
-            .sorted((a, b) -> b.length() - a.length())
-            .toList();
-    words = Pattern.compile(oneOf(kept) + "|" + oneOf(US.keySet()));
+            .collect(Collectors.toSet());
+    words = Pattern.compile(oneOf(kept) + "|(?<ours>" + oneOf(US.keySet()) + ")");
   }
 
+  /** Matches one of them as a whole word, the longest that fits. */
   private static String oneOf(Collection<String> words) {
     return words.stream()
         .sorted((a, b) -> b.length() - a.length())
@@ -56,8 +57,12 @@ final class RegionWords {
 
   /** Returns a text as it is said in the United States; escaped text stays escaped. */
   String american(String text) {
-    Matcher word = words.matcher(text);
-    return word.replaceAll(
-        found -> Matcher.quoteReplacement(US.getOrDefault(found.group(), found.group())));
+    return words
+        .matcher(text)
+        .replaceAll(found -> {
+          String ours = found.group("ours");
+          return Matcher.quoteReplacement(
+              ours == null ? found.group() : US.getOrDefault(ours, ours));
+        });
   }
 }

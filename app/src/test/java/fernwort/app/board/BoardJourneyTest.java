@@ -22,6 +22,7 @@ class BoardJourneyTest {
   private static final List<String> PAGES =
       List.of(
           "/rigs/tern/board",
+          "/rigs/marginalia/log",
           "/rigs/marginalia/empty?tanks=low&lines=true&go=true",
           "/rigs",
           "/api",

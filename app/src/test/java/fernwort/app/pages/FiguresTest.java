@@ -2,6 +2,7 @@ package fernwort.app.pages;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.app.Client;
 import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -33,14 +34,7 @@ class FiguresTest {
       List.of("/rigs/marginalia/", "/rigs/tern/", "/rigs/samphire/");
 
   private static String read(String path) throws IOException {
-    return COPY.client()
-        .get(path)
-        .body()
-        .replaceAll("(?s)<(script|style)\\b.*?</\\1>|<[^>]*>", " ")
-        .replace("&#39;", "'")
-        .replace("&quot;", "\"")
-        .replace("&amp;", "&")
-        .replaceAll("\\s+", " ");
+    return Client.words(COPY.client().get(path).body());
   }
 
   @Test

@@ -85,6 +85,17 @@ class WordsTest {
 
   private static final Pattern MARKUP = Pattern.compile("<!--.*?-->", Pattern.DOTALL);
 
+  /** Places to be filled, and what is filled in as an example. */
+  private static final Pattern PLACE = Pattern.compile("%[-+.0-9]*[sdf]|\\{\\}");
+
+  /** What fills a place: no sentence ends in it. */
+  private static final String FILLED = "((?:[^.;\\[\\]]|\\.(?=\\d)){1,40}?)";
+
+  private static final int LEAST_TO_FIND = 6;
+
+  /** What the program said on the rigs of the tests, line by line. */
+  private static final List<String> SAID = onRecord();
+
   /** Words that stand beside names of things in code, which are no sentence. */
   private static boolean isSaid(String text) {
     return text.strip().contains(" ") && text.matches("(?s).*[a-z]{3}.*") && !text.contains("${");
@@ -180,17 +191,6 @@ class WordsTest {
     assertThat(kept).as("said no more; copy app/target/words.md to docs").hasSameSizeAs(said);
   }
 
-  /** Places to be filled, and what is filled in as an example. */
-  private static final Pattern PLACE = Pattern.compile("%[-+.0-9]*[sdf]|\\{\\}");
-
-  /** What fills a place: no sentence ends in it. */
-  private static final String FILLED = "((?:[^.;\\[\\]]|\\.(?=\\d)){1,40}?)";
-
-  private static final int LEAST_TO_FIND = 6;
-
-  /** What the program said on the rigs of the tests, line by line. */
-  private static final List<String> SAID = onRecord();
-
   private static List<String> onRecord() {
     List<String> lines = new ArrayList<>();
     try (Stream<Path> all = Files.walk(RECORD)) {
@@ -259,6 +259,8 @@ class WordsTest {
     return text.startsWith("no slip is judged")
         || text.equals("trying slips broke off")
         || text.equals("who waits for slips")
-        || text.contains("taken back"); // As files and the database keep it.
+        // As files and the database keep it.
+        || text.equals("taken back")
+        || text.endsWith("it is stands, corrected or taken back");
   }
 }

@@ -140,7 +140,8 @@ public record Anomaly(
                   ? Message.of("{} of gray went, and no dump is noted", Amount.volume(-against))
                   : Message.of("{} came in, and no fill is noted", Amount.volume(-against)),
               Message.of(
-                  "Note it, so that its cost and source are known. Or the rig stood on a slope, or the water sloshed.")));
+                  "Note it, so that its cost and source are known. Or the rig stood on a slope,"
+                      + " or the water sloshed.")));
     } else if (isQuiet(looked, a.at(), b.at()) && against > FAR * doubt && against > LITTLE) {
       found.add(
           new Anomaly(

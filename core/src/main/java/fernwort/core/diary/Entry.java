@@ -100,7 +100,7 @@ public record Entry(String id, Instant at, What what) {
 
     public Bought {
       if (price.isPresent() && (price.get().signum() < 0 || price.get().compareTo(DEAREST) > 0)) {
-        throw new Refusal("The price is not a price of water; give what was paid, 0 for nothing");
+        throw new Refusal("The price cannot be right; give what was paid, 0 for nothing");
       }
     }
   }

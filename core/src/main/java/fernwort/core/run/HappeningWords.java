@@ -43,7 +43,7 @@ public final class HappeningWords {
       case DRAWS_AIR -> what + (h.begins() ? " draws air" : " has water again");
       case CYCLES -> what + (h.begins() ? " starts and stops on its switch" : " runs evenly");
       case RESTS -> what + (h.begins() ? " stops: nothing is drawn" : " runs");
-      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " bulges no more");
+      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " stops bulging");
       case SUCKED_IN -> what + (h.begins() ? " is sucked in: no air comes in" : " gets air again");
       case POURED_OUT -> what + (h.begins() ? " is poured out" : " is full again");
       case BACKS_UP ->

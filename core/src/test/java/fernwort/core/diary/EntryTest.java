@@ -67,7 +67,7 @@ class EntryTest {
   @ValueSource(strings = {"-0.01", "1000000.01"})
   void whatIsNoPriceOfWaterIsRefused(String price) {
     assertThatThrownBy(() -> fill("1", 0, 0.1, price, "Weir"))
-        .hasMessageContaining("not a price of water");
+        .hasMessageContaining("The price cannot be right");
     assertThatCode(() -> fill("1", 0, 0.1, "0", "Weir")).doesNotThrowAnyException();
     assertThatCode(() -> fill("1", 0, 0.1, "1000000", "Weir")).doesNotThrowAnyException();
   }

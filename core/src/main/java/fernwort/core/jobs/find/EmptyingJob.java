@@ -67,7 +67,7 @@ public final class EmptyingJob {
     for (String tank : tanks) {
       if (!network.rig().part(tank).kind().is(Purpose.HOLDS)) {
         throw new Refusal(
-            network.rig().part(tank).label() + " is not a tank; choose tanks to empty");
+            network.rig().part(tank).label() + " is not a tank; choose tanks to drain");
       }
     }
     if (tanks.isEmpty() && !lines) {

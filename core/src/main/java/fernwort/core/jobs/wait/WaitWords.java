@@ -25,8 +25,7 @@ public final class WaitWords {
   /** A tank that gains less than this is taken to be shut off (m³/s): half a litre in a day. */
   private static final double NO_FLOW = 1e-8;
 
-  private static final String DRAWS_AIR =
-      "It rattles and spits: the tank gives no more before it is at its mark.";
+  private static final String DRAWS_AIR = "It rattles and spits: there is no more water to draw.";
 
   /** What people time a tap with (m³). */
   private static final double JUG = 0.01;

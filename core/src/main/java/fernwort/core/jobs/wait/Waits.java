@@ -282,8 +282,9 @@ public final class Waits {
               && h.kind() == Event.Kind.FLOAT_SHUTS
               && run.moment().gains().getOrDefault(h.subject(), 0.0) < SHUT;
       boolean so = h.kind() == kind && !aim.until().hasMark();
-      boolean pumped = kind == Event.Kind.DRY && (isHeard(found) || drawsAirSoon(run));
-      if (h.begins() && aim.concerns(h.subject()) && (so && !pumped || floats)) {
+      if (h.begins()
+          && aim.concerns(h.subject())
+          && (floats || so && !isPumpedDry(run, found, kind))) {
         return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
       }
     }
@@ -295,6 +296,10 @@ public final class Waits {
   }
 
   /** A pump that empties a tank is heard to draw air before anybody sees that it is empty. */
+  private static boolean isPumpedDry(Simulation run, List<Event> found, Event.Kind kind) {
+    return kind == Event.Kind.DRY && (isHeard(found) || drawsAirSoon(run));
+  }
+
   private static boolean drawsAirSoon(Simulation run) {
     Simulation ahead = run.copy();
     double until = run.time() + SOON;

@@ -138,7 +138,7 @@ public class Fernwort {
     } else {
       AtRest.backUp(DataFolder.claim(launch.data()), file, clock);
     }
-    return "Backed up to %s.".formatted(file);
+    return Says.BACKED_UP_TO.filled(file);
   }
 
   private static String restore(Launch launch, Clock clock) {
@@ -156,11 +156,10 @@ public class Fernwort {
     }
     return switch (cause) {
       case Refusal refusal -> String.valueOf(refusal.getMessage());
-      case BindException taken ->
-          "The port is taken by another program. Choose another with --port N.";
+      case BindException taken -> Says.THE_PORT_IS_TAKEN_BY_ANOTHER.text();
       default ->
-          "Fernwort could not start (%s). The log in the data folder says more."
-              .formatted(String.valueOf(cause.getMessage()).lines().findFirst().orElse("unknown"));
+          Says.FERNWORT_COULD_NOT_START_THE_LOG.filled(
+              String.valueOf(cause.getMessage()).lines().findFirst().orElse("unknown"));
     };
   }
 }

@@ -71,11 +71,11 @@ record Launch(
           task = Task.RESTORE;
           file = Optional.of(readable(args, ++i, "--restore"));
         }
-        default -> throw new Refusal("\"" + args[i] + "\" is not an option. See --help.");
+        default -> throw new Refusal(Says.IS_NOT_AN_OPTION_SEE_HELP.with(args[i]));
       }
     }
     if (chain.isPresent() != key.isPresent()) {
-      throw new Refusal("A certificate and its key come together: --certificate FILE --key FILE.");
+      throw new Refusal(Says.A_CERTIFICATE_AND_ITS_KEY_COME.with());
     }
     Path k = key.orElse(data);
     return new Launch(
@@ -91,7 +91,7 @@ record Launch(
 
   private static String value(String[] args, int i, String option) {
     if (i >= args.length || args[i].isBlank()) {
-      throw new Refusal(option + " needs a value after it. See --help.");
+      throw new Refusal(Says.NEEDS_A_VALUE_AFTER_IT_SEE_HELP.with(option));
     }
     return args[i];
   }
@@ -99,7 +99,7 @@ record Launch(
   private static Path readable(String[] args, int i, String option) {
     Path file = Path.of(value(args, i, option)).toAbsolutePath();
     if (!Files.isReadable(file) || Files.isDirectory(file)) {
-      throw new Refusal(option + " needs a file that can be read; " + file + " is not one.");
+      throw new Refusal(Says.NEEDS_A_FILE_THAT_CAN_BE_READ.with(option, file));
     }
     return file;
   }
@@ -111,8 +111,8 @@ record Launch(
         return port;
       }
     } catch (NumberFormatException e) {
-      throw new Refusal("--port needs a number from 0 to 65535, not \"" + text + "\".");
+      throw new Refusal(Says.PORT_NEEDS_A_NUMBER_FROM_0.with(text));
     }
-    throw new Refusal("--port needs a number from 0 to 65535, not \"" + text + "\".");
+    throw new Refusal(Says.PORT_NEEDS_A_NUMBER_FROM_0.with(text));
   }
 }

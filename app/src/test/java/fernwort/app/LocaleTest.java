@@ -17,7 +17,7 @@ class LocaleTest {
   private static final Pattern LEFT =
       Pattern.compile(
           "^(?!.*Locale\\.).*(%[-+ ,0-9.]*[dfeg][^\\n]*\"\\s*\\)?\\s*\\.formatted\\("
-              + "|String\\.format\\(\\s*\"|\\.to(Lower|Upper)Case\\(\\)).*$",
+              + "|\\.text\\(\\)\\.formatted\\(|String\\.format\\(\\s*\"|\\.to(Lower|Upper)Case\\(\\)).*$",
           Pattern.MULTILINE);
 
   @Test
@@ -36,7 +36,8 @@ class LocaleTest {
   private static String read(Path file) {
     try {
       // A pattern may stand on the line before its call.
-      return Files.readString(file).replaceAll("\"\\s*\\n\\s*\\.formatted", "\".formatted");
+      return Files.readString(file)
+          .replaceAll("(\"|\\.text\\(\\))\\s*\\n\\s*\\.formatted", "$1.formatted");
     } catch (IOException e) {
       throw new java.io.UncheckedIOException(e);
     }

@@ -63,7 +63,7 @@ class ArchitectureTest {
   static final ArchRule norDoRoomsWithinThem =
       slices().matching("fernwort.core.(**)").should().beFreeOfCycles();
 
-  /** A room with more files than one keeps in the head wants another wall. */
+  /** A room with more files than one keeps in the head, its words apart, wants another wall. */
   private static final int MOST_FILES = 25;
 
   @Test
@@ -71,7 +71,7 @@ class ArchitectureTest {
     Map<Path, Long> files;
     try (Stream<Path> all = Files.walk(Path.of("src/main/java"))) {
       files =
-          all.filter(f -> f.toString().endsWith(".java"))
+          all.filter(f -> f.toString().endsWith(".java") && !f.endsWith("Says.java"))
               .collect(Collectors.groupingBy(Path::getParent, Collectors.counting()));
     }
     files.values().removeIf(n -> n <= MOST_FILES);

@@ -38,7 +38,8 @@ class SourcesTest {
 
   /** The constants of an enum, a table whose columns have names. */
   private static final Pattern CONSTANT =
-      Pattern.compile("(?m)^ {2,4}[A-Z][A-Z_0-9]*\\([^;{]*?\\)[,;]");
+      Pattern.compile(
+          "(?m)^ {2,4}[A-Z][A-Z_0-9]*\\((?:[^();{]|\\((?:[^();{]|\\([^();{]*\\))*\\))*+\\)[,;]");
 
   private static final Pattern DECIMAL =
       Pattern.compile("(?<![\\w.])(?:\\d+\\.\\d+(?:[eE]-?\\d+)?|\\d+[eE]-?\\d+)(?![\\w.])");

@@ -74,7 +74,7 @@ class ApiController {
   record Turn(String position) {
     Turn {
       if (position == null) {
-        throw new Refusal("The field “position” is missing; name one of the part");
+        throw new Refusal(Says.THE_FIELD_POSITION_IS_MISSING.with());
       }
     }
   }
@@ -83,10 +83,10 @@ class ApiController {
   record TankReading(double amount, String unit, Optional<Instant> at) {
     TankReading {
       if (unit == null) {
-        throw new Refusal("The field “unit” is missing; give percent, litres, stick or steps");
+        throw new Refusal(Says.THE_FIELD_UNIT_IS_MISSING.with());
       }
       if (!Double.isFinite(amount)) {
-        throw new Refusal("The field “amount” is not a number that a tank can hold");
+        throw new Refusal(Says.THE_FIELD_AMOUNT_IS_NOT_A_NUMBER.with());
       }
     }
   }

@@ -12,7 +12,6 @@ import fernwort.core.rig.Problem;
 import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.TypeMismatchException;
@@ -48,7 +47,7 @@ class ApiProblems {
   @ExceptionHandler
   ResponseEntity<Failure> invalid(InvalidRigException e) {
     return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
-        .body(new Failure("The file was not imported; nothing was changed.", e.problems()));
+        .body(new Failure(Says.THE_FILE_WAS_NOT_IMPORTED.text(), e.problems()));
   }
 
   @ExceptionHandler
@@ -106,17 +105,13 @@ class ApiProblems {
                       ? Integer.toString(p.getIndex())
                       : p.getPropertyName())
               .collect(Collectors.joining("."));
-      return "The field “%s” is missing or of another kind than asked for; see /api."
-          .formatted(field);
+      return Says.THE_FIELD_IS_MISSING.filled(field);
     }
     if (cause instanceof JacksonException at && at.getLocation() != null) {
-      return String.format(
-          Locale.ROOT,
-          "The body is not JSON at line %d, column %d.",
-          at.getLocation().getLineNr(),
-          at.getLocation().getColumnNr());
+      return Says.THE_BODY_IS_NOT_JSON_AT_LINE.filled(
+          at.getLocation().getLineNr(), at.getLocation().getColumnNr());
     }
-    return "The body is not the JSON that is asked for; see /api.";
+    return Says.THE_BODY_IS_NOT_THE_JSON.text();
   }
 
   @ExceptionHandler({MissingServletRequestParameterException.class, TypeMismatchException.class})
@@ -126,8 +121,7 @@ class ApiProblems {
 
   @ExceptionHandler
   ResponseEntity<Failure> type(HttpMediaTypeNotSupportedException e) {
-    return answer(
-        HttpStatus.UNSUPPORTED_MEDIA_TYPE, "Send JSON, with Content-Type: application/json.");
+    return answer(HttpStatus.UNSUPPORTED_MEDIA_TYPE, Says.SEND_JSON_WITH_CONTENT_TYPE.text());
   }
 
   @ExceptionHandler

@@ -141,7 +141,7 @@ class BuildApiController {
   private static Part tank(OpenRig open, String id) {
     Part part = open.rig().part(id);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is not a tank; name one of the rig's tanks");
+      throw new Refusal(Says.IS_NOT_A_TANK_NAME.with(part.label()));
     }
     return part;
   }
@@ -179,8 +179,7 @@ class BuildApiController {
       @RequestParam(defaultValue = "10") double stock,
       @RequestParam(defaultValue = "0.002") double kerf) {
     if (!(stock > 0 && stock <= 1000 && kerf >= 0 && kerf < 0.1)) {
-      throw new Refusal(
-          "The stock is from 0 to 1000 m long and a cut takes less than 0.1 m; check both");
+      throw new Refusal(Says.THE_STOCK_IS_FROM_0_TO_1000.with());
     }
     List<Cut> cuts = new ArrayList<>();
     for (CutList list : CutList.of(rigs.open(id).rig())) {
@@ -205,14 +204,11 @@ class BuildApiController {
           boolean flows = Objects.requireNonNullElse(flow, 0.0) > 0;
           if (!flows || !open.rig().part(fixture).kind().is(Purpose.USE)) {
             throw new Refusal(
-                open.rig().part(fixture).label() + " must be a tap, with a flow above 0");
+                Says.MUST_BE_A_TAP_WITH_A_FLOW.with(open.rig().part(fixture).label()));
           }
         });
     State state =
-        waterway
-            .toTaps(open)
-            .orElseThrow(
-                () -> new Refusal("No tap of this rig runs by itself, so there is nothing to fit"));
+        waterway.toTaps(open).orElseThrow(() -> new Refusal(Says.NO_TAP_OF_THIS_RIG_RUNS.with()));
     return ModelFit.of(open.network(), state, body.flows());
   }
 
@@ -255,7 +251,7 @@ class BuildApiController {
 
   private static List<String> named(Out body) {
     if (body.out() == null || body.out().isEmpty()) {
-      throw new Refusal("Name the parts that come out, as \"out\": [\"pump\"]");
+      throw new Refusal(Says.NAME_THE_PARTS_THAT_COME.with());
     }
     return body.out();
   }

@@ -73,14 +73,14 @@ class ColdController {
     OpenRig rig = rigs.open(id);
     List<Turn> steps = asked.steps().orElse(List.of());
     if (steps.size() > MOST_STEPS) {
-      throw new Refusal("A procedure has at most " + MOST_STEPS + " steps; split it");
+      throw new Refusal(Says.A_PROCEDURE_HAS_AT_MOST_STEPS.with(MOST_STEPS));
     }
     Slope slope = asked.slope().map(Overlay.Lean::slope).orElse(Slope.LEVEL);
     Map<String, Double> volumes = new HashMap<>();
     rig.network().tanks().forEach(t -> volumes.put(t.id(), rig.network().room(t.id()).capacity()));
     for (String tank : asked.emptyTanks().orElse(List.of())) {
       if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(rig.rig().part(tank).label() + " is not a tank; name tanks to be empty");
+        throw new Refusal(Says.IS_NOT_A_TANK_NAME_TANKS.with(rig.rig().part(tank).label()));
       }
       volumes.put(tank, 0.0);
     }
@@ -182,11 +182,7 @@ class ColdController {
   List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
     WinterizingMethod way =
         WinterizingMethod.named(school)
-            .orElseThrow(() ->
-                new Refusal(
-                    "There is no method \""
-                        + school
-                        + "\"; use gravity, blow-out, antifreeze or combined"));
+            .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_METHOD_USE_GRAVITY.with(school)));
     return winters.shorter(rigs.open(id), way, WinterWish.USUAL).stream()
         .map(f ->
             new Shorter(f.words().toString(), f.parts(), f.acts(), f.antifreeze(), f.seconds()))

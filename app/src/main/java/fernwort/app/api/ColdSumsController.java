@@ -54,7 +54,7 @@ class ColdSumsController {
   @Operation(summary = "Antifreeze pushed through lines and bodies that are full of water")
   ChainAnswer chain(@RequestBody ChainAsked asked) {
     if (asked.chain() == null || asked.chain().isEmpty() || asked.chain().size() > MOST) {
-      throw new Refusal("The field “chain_litres” needs from 1 to 500 elements");
+      throw new Refusal(Says.THE_FIELD_CHAIN_LITRES_NEEDS.with());
     }
     within("strength_percent", asked.strength(), 0, 100);
     within("pushed_litres", asked.pushed(), 0, 1e4);
@@ -73,7 +73,7 @@ class ColdSumsController {
     return switch (link.is()) {
       case "line" -> new Element.Pipe(link.litres() * LITRE, 0);
       case "body" -> new Element.Vessel(link.litres() * LITRE, 0);
-      default -> throw new Refusal("An element is a “line” or a “body”, not “" + link.is() + "”");
+      default -> throw new Refusal(Says.AN_ELEMENT_IS_A_LINE.with(link.is()));
     };
   }
 
@@ -161,7 +161,7 @@ class ColdSumsController {
   @Operation(summary = "A well-mixed body through a night, in a place that keeps some warmth")
   NightAnswer night(@RequestBody NightAsked asked) {
     if (asked.hours() == null || asked.outside() == null || asked.hours().size() > MOST) {
-      throw new Refusal("The fields “hours” and “outside_c” need from 2 to 500 numbers each");
+      throw new Refusal(Says.THE_FIELDS_HOURS_AND_OUTSIDE_C.with());
     }
     within("share", asked.share(), 0, 1);
     within("litres", asked.litres(), 1e-3, 1e5);
@@ -210,8 +210,7 @@ class ColdSumsController {
 
   private static void within(String field, double value, double low, double high) {
     if (!(value >= low && value <= high)) {
-      throw new Refusal(
-          "The field “%s” lies between %s and %s".formatted(field, plain(low), plain(high)));
+      throw new Refusal(Says.THE_FIELD_LIES_BETWEEN_AND.with(field, plain(low), plain(high)));
     }
   }
 

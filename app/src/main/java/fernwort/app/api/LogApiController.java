@@ -87,10 +87,10 @@ class LogApiController {
           .findFirst()
           .orElseThrow(() ->
               new Refusal(
-                  "The field “kind” is missing or unknown; give one of "
-                      + Arrays.stream(Entry.Kind.values())
+                  Says.THE_FIELD_KIND_IS_MISSING.with(
+                      Arrays.stream(Entry.Kind.values())
                           .map(k -> k.name().toLowerCase(Locale.ROOT))
-                          .collect(Collectors.joining(", "))));
+                          .collect(Collectors.joining(", ")))));
     }
 
     Entry.What what(OpenRig rig) {
@@ -136,15 +136,15 @@ class LogApiController {
       return tank.orElseGet(() -> {
         if (all.size() != 1) {
           throw new Refusal(
-              "The field “tank” is missing; name one of the rig's tanks: "
-                  + rig.rig().tanks().map(Part::id).collect(Collectors.joining(", ")));
+              Says.THE_FIELD_TANK_IS_MISSING_NAME.with(
+                  rig.rig().tanks().map(Part::id).collect(Collectors.joining(", "))));
         }
         return all.getFirst();
       });
     }
 
     private static Refusal missing(String field) {
-      return new Refusal("The field “%s” is missing; this kind needs it".formatted(field));
+      return new Refusal(Says.THE_FIELD_IS_MISSING_THIS_KIND.with(field));
     }
   }
 
@@ -258,7 +258,7 @@ class LogApiController {
                 Arrays.stream(Entry.Kind.values())
                     .filter(known -> known.name().equalsIgnoreCase(k))
                     .findFirst()
-                    .orElseThrow(() -> new Refusal("The log has no kind “%s”".formatted(k))))
+                    .orElseThrow(() -> new Refusal(Says.THE_LOG_HAS_NO_KIND.with(k))))
             .collect(Collectors.toSet());
     return diary
         .page(

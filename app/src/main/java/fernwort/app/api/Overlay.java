@@ -6,7 +6,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Map;
@@ -40,11 +39,7 @@ record Overlay(
      */
     Slope slope() {
       if (!(Math.abs(pitch) <= STEEPEST && Math.abs(roll) <= STEEPEST)) {
-        throw new Refusal(
-            String.format(
-                Locale.ROOT,
-                "No vehicle is parked at more than %.0f°; check pitch and roll",
-                STEEPEST));
+        throw new Refusal(String.format(Locale.ROOT, Says.NO_VEHICLE_IS_PARKED.text(), STEEPEST));
       }
       return new Slope(pitch, roll);
     }
@@ -71,15 +66,13 @@ record Overlay(
 
   private static double volume(OpenRig rig, String tank, double litres) {
     if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-      throw new Refusal(rig.rig().part(tank).label() + " is not a tank; give litres of tanks only");
+      throw new Refusal(Says.IS_NOT_A_TANK_GIVE_LITRES.with(rig.rig().part(tank).label()));
     }
     double capacity = rig.network().room(tank).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
       throw new Refusal(
-          Message.of(
-              "{} holds from 0 to {}; give its litres",
-              rig.rig().part(tank).label(),
-              Amount.volume(capacity)));
+          Says.HOLDS_FROM_0_TO_GIVE_ITS_LITRES.with(
+              rig.rig().part(tank).label(), Amount.volume(capacity)));
     }
     return Math.min(litres * LITRE, capacity);
   }

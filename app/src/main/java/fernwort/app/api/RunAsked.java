@@ -34,7 +34,7 @@ record RunAsked(
   record Act(double at, String part, String position) {
     Act {
       if (part == null || position == null) {
-        throw new Refusal("An act lacks its “part” or its “position”; give both");
+        throw new Refusal(Says.AN_ACT_LACKS_ITS_PART.with());
       }
     }
   }
@@ -42,22 +42,17 @@ record RunAsked(
   RunAsked {
     if (!(seconds > 0 && seconds <= LONGEST)) {
       throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "The field “seconds” is missing or out of range; give up to %.0f",
-              LONGEST));
+          String.format(Locale.ROOT, Says.THE_FIELD_SECONDS_IS_MISSING.text(), LONGEST));
     }
     double last = seconds;
     if (acts.orElse(List.of()).size() > MOST_ACTS) {
-      throw new Refusal("Too many acts; give up to " + MOST_ACTS);
+      throw new Refusal(Says.TOO_MANY_ACTS_GIVE_UP_TO.with(MOST_ACTS));
     }
     if (acts.orElse(List.of()).stream().anyMatch(a -> !(a.at() >= 0 && a.at() <= last))) {
-      throw new Refusal("An act is outside the run; give “at” from 0 to “seconds”");
+      throw new Refusal(Says.AN_ACT_IS_OUTSIDE_THE_RUN.with());
     }
     if (every.isPresent() && !(seconds / every.get() <= MOST_SAMPLES && every.get() > 0)) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT, "“every” makes more than %d samples; give a longer time", MOST_SAMPLES));
+      throw new Refusal(Says.EVERY_MAKES_MORE_THAN_SAMPLES.filled(MOST_SAMPLES));
     }
   }
 

@@ -47,11 +47,10 @@ class BackupController {
       Model model)
       throws IOException {
     if (!sure) {
-      throw new Refusal(
-          "Restoring replaces everything here with the backup: tick that you mean it");
+      throw new Refusal(Says.RESTORING_REPLACES_EVERYTHING.with());
     }
     if (file.isEmpty()) {
-      throw new Refusal("No file was chosen; choose a backup");
+      throw new Refusal(Says.NO_FILE_WAS_CHOSEN_CHOOSE.with());
     }
     try {
       backups.restore(file.getInputStream(), StoredRigs.look());

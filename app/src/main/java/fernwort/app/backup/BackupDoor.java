@@ -57,7 +57,7 @@ public final class BackupDoor implements SmartLifecycle {
       server.bind(UnixDomainSocketAddress.of(path));
       folder.tighten();
       door = Optional.of(server);
-      Thread.ofVirtual().name("backup door").start(() -> serve(server));
+      Thread.ofVirtual().name(Says.BACKUP_DOOR.text()).start(() -> serve(server));
     } catch (IOException | UnsupportedOperationException e) {
       // Such as a path that is too long for a socket; the Rigs page still backs up.
       LOG.warn("backups from the launcher while running are not possible: {}", e.getMessage());
@@ -87,7 +87,7 @@ public final class BackupDoor implements SmartLifecycle {
         case RESTORE -> {
           say(out, restored(in));
         }
-        case String other -> say(out, "“" + other + "” is not asked here.");
+        case String other -> say(out, Says.IS_NOT_ASKED_HERE.filled(other));
       }
     } catch (IOException e) {
       LOG.warn("the launcher went away", e);
@@ -102,7 +102,7 @@ public final class BackupDoor implements SmartLifecycle {
       return String.valueOf(e.getMessage());
     } catch (RuntimeException e) {
       LOG.warn("a restore broke off", e);
-      return "The backup was not restored and nothing was changed; the log says more.";
+      return Says.THE_BACKUP_WAS_NOT_RESTORED.text();
     }
   }
 
@@ -202,12 +202,11 @@ public final class BackupDoor implements SmartLifecycle {
                     new InputStreamReader(Channels.newInputStream(door), StandardCharsets.UTF_8))
                 .readLine();
         if (!OK.equals(said)) {
-          throw new Refusal(said == null ? "The running copy did not answer." : said);
+          throw new Refusal(said == null ? Says.THE_RUNNING_COPY_DID_NOT_ANSWER.text() : said);
         }
-        return "Restored from %s. What was there before is in the folder's backups."
-            .formatted(file);
+        return Says.RESTORED_FROM_WHAT_WAS.filled(file);
       } catch (IOException e) {
-        throw new Refusal("The backup could not be handed over (%s).".formatted(e.getMessage()));
+        throw new Refusal(Says.THE_BACKUP_COULD_NOT_BE_HANDED.with(String.valueOf(e.getMessage())));
       }
     }
 

@@ -28,7 +28,7 @@ final class DailyBackup implements SmartLifecycle {
 
   private static ScheduledExecutorService newClock() {
     return Executors.newSingleThreadScheduledExecutor(
-        work -> Thread.ofPlatform().daemon().name("daily backup").unstarted(work));
+        work -> Thread.ofPlatform().daemon().name(Says.DAILY_BACKUP.text()).unstarted(work));
   }
 
   @Override

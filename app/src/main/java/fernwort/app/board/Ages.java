@@ -12,14 +12,14 @@ public final class Ages {
   public static String ago(Instant then, Instant now) {
     Duration age = Duration.between(then, now);
     if (age.toMinutes() < 2) {
-      return "just now";
+      return Says.JUST_NOW.text();
     }
     if (age.toMinutes() < 90) {
-      return age.toMinutes() + " min ago";
+      return Says.MIN_AGO.filled(age.toMinutes());
     }
     if (age.toHours() < 36) {
-      return age.toHours() + " h ago";
+      return Says.H_AGO.filled(age.toHours());
     }
-    return age.toDays() + " days ago";
+    return Says.DAYS_AGO.filled(age.toDays());
   }
 }

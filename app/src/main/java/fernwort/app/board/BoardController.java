@@ -161,7 +161,7 @@ class BoardController {
           ? clock.instant()
           : given;
     } catch (DateTimeParseException e) {
-      throw new Refusal("The time is not readable; give date and time, such as 2026-11-24 18:40");
+      throw new Refusal(Says.THE_TIME_IS_NOT_READABLE.with());
     }
   }
 
@@ -206,7 +206,10 @@ class BoardController {
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       Model model) {
     OpenRig rig = rigs.open(id);
-    states.park(rig, new Slope(Form.plain("Nose up", pitch), Form.plain("Left side up", roll)));
+    states.park(
+        rig,
+        new Slope(
+            Form.plain(Says.NOSE_UP.text(), pitch), Form.plain(Says.LEFT_SIDE_UP.text(), roll)));
     return answer(rig, screen, model);
   }
 
@@ -237,7 +240,7 @@ class BoardController {
       return "redirect:/rigs/" + rig.id() + "/board";
     }
     model.addAttribute("board", view(rig, BoardView.Screen.of(screen)));
-    return "board :: board";
+    return Says.BOARD_BOARD.text();
   }
 
   private BoardView view(OpenRig rig, BoardView.Screen screen) {
@@ -280,9 +283,7 @@ class BoardController {
   private Stream<String> asleep(OpenRig rig) {
     return sleep
         .asleep(rig)
-        .map(s ->
-            "Winterized: %s of %s steps ticked. Winter lists what is open or off."
-                .formatted(s.ticks().size(), s.steps().size()))
+        .map(s -> Says.WINTERIZED_OF_STEPS_TICKED.filled(s.ticks().size(), s.steps().size()))
         .stream();
   }
 
@@ -290,18 +291,15 @@ class BoardController {
   private static Stream<String> setAside(OpenRig rig, Standing standing) {
     return standing.setAside().stream()
         .filter(tank -> rig.rig().partsById().containsKey(tank))
-        .map(tank ->
-            "The last reading of %s cannot be shown and is set aside; read it again."
-                .formatted(rig.rig().part(tank).label()));
+        .map(tank -> Says.THE_LAST_READING_OF_CANNOT.filled(rig.rig().part(tank).label()));
   }
 
   private String left(OpenRig rig) {
     List<Logbook.Entry> newest = states.journal(rig, 1);
     return newest.isEmpty()
-        ? "everything at rest"
-        : "Last change: %s, by %s"
-            .formatted(
-                newest.getFirst().at().atZone(ZoneId.systemDefault()).format(LEFT),
-                newest.getFirst().who());
+        ? Says.EVERYTHING_AT_REST.text()
+        : Says.LAST_CHANGE_BY.filled(
+            newest.getFirst().at().atZone(ZoneId.systemDefault()).format(LEFT),
+            newest.getFirst().who());
   }
 }

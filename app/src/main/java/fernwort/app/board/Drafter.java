@@ -141,9 +141,7 @@ final class Drafter {
     Position next = positions.isEmpty() ? null : positions.get((at + 1) % positions.size());
     String words = at < 0 ? "" : positions.get(at).words();
     String spoken =
-        next == null
-            ? part.label()
-            : "%s: %s. Turn to: %s".formatted(part.label(), words, next.words());
+        next == null ? part.label() : Says.TURN_TO.filled(part.label(), words, next.words());
     return new Figure(
         prefix + part.id(),
         part.id(),
@@ -156,7 +154,7 @@ final class Drafter {
         texts(item),
         item.labelBeside() ? "start" : "middle",
         part.kind().is(Purpose.HOLDS)
-            ? Message.of("{}: {}. Record", part.label(), amount(part))
+            ? Says.RECORD.with(part.label(), amount(part))
             : Message.words(spoken),
         next == null ? "" : next.id(),
         position,
@@ -223,18 +221,18 @@ final class Drafter {
       return Message.NOTHING;
     }
     if (!standing.readings().containsKey(part.id())) {
-      return Message.of("not read");
+      return Says.NOT_READ.with();
     }
     double volume = standing.state().volume(part.id());
     return Message.of(
-        ((Tank) part.kind()).contents() == Contents.OTHER ? "{} · {}, not to drink" : "{} · {}",
+        ((Tank) part.kind()).contents() == Contents.OTHER ? Says.NOT_TO_DRINK.text() : "{} · {}",
         Amount.volume(volume),
         Amount.share(volume / rig.network().room(part.id()).capacity()));
   }
 
   private String age(Part part) {
     Logbook.Level level = standing.readings().get(part.id());
-    return level == null ? "record it" : "read " + Ages.ago(level.at(), now);
+    return level == null ? Says.RECORD_IT.text() : "read " + Ages.ago(level.at(), now);
   }
 
   static String lower(Enum<?> value) {

@@ -28,7 +28,7 @@ class FirstLook implements SmartInitializingSingleton {
 
   @Override
   public void afterSingletonsInstantiated() {
-    Thread.ofPlatform().daemon().name("first look").start(this::prepare);
+    Thread.ofPlatform().daemon().name(Says.FIRST_LOOK.text()).start(this::prepare);
   }
 
   private void prepare() {

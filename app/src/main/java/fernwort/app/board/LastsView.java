@@ -46,21 +46,21 @@ public record LastsView(
    */
   static LastsView of(Rig rig, Lasts lasts, Habits habits, List<String> unread, Budget budget) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
-    String people = habits.people() == 1 ? "1 person" : habits.people() + " people";
+    String people = habits.people() == 1 ? Says.FOR_1_PERSON.text() : habits.people() + " people";
     String other =
         lasts
             .grayDays()
             .map(gray ->
                 grayEnds
-                    ? "Fresh would last " + days(lasts.freshDays()) + "."
-                    : "Gray has room for " + days(gray) + ".")
+                    ? Says.FRESH_WOULD_LAST.filled(days(lasts.freshDays()))
+                    : Says.GRAY_HAS_ROOM_FOR.filled(days(gray)))
             .orElse("");
     boolean known = unread.isEmpty();
     return new LastsView(
-        known ? days(lasts.days()) : "Not known",
+        known ? days(lasts.days()) : Says.NOT_KNOWN.text(),
         known
-            ? (grayEnds ? "until gray is full, " : "until fresh ends, ") + people
-            : "until " + String.join(" and ", unread) + " is read: pick it and say what it holds",
+            ? (grayEnds ? Says.UNTIL_GRAY_IS_FULL.text() : Says.UNTIL_FRESH_ENDS.text()) + people
+            : Says.UNTIL_IS_READ_PICK_IT_AND_SAY.filled(String.join(" and ", unread)),
         !lasts.fresh().isEmpty(),
         known ? other : "",
         known && budget.enough() ? learnt(budget) : "",
@@ -77,29 +77,25 @@ public record LastsView(
 
   private static String learnt(Budget budget) {
     Range ends = budget.ends();
-    return "From your readings: until about %s (likely %s to %s)."
-        .formatted(When.hour(ends.expected()), When.hour(ends.low()), When.hour(ends.high()));
+    return Says.FROM_YOUR_READINGS_UNTIL_ABOUT.filled(
+        When.hour(ends.expected()), When.hour(ends.low()), When.hour(ends.high()));
   }
 
   private static List<Message> working(Rig rig, Lasts lasts, Habits habits) {
     List<Message> lines = new ArrayList<>();
     for (Lasts.Share share : lasts.fresh()) {
       lines.add(
-          Message.of(
-              "{} holds {}, {} of it below the outlet: {} to draw",
+          Says.HOLDS_OF_IT_BELOW_THE_OUTLET.with(
               rig.part(share.tank()).label(),
               Amount.volume(share.holds()),
               Amount.volume(share.lost()),
               Amount.volume(share.counts())));
     }
     lines.add(
-        Message.of(
-            "All habits together: {} a day, {} of it to gray",
-            Amount.volume(lasts.freshPerDay()),
-            Amount.volume(lasts.grayPerDay())));
+        Says.ALL_HABITS_TOGETHER_A_DAY.with(
+            Amount.volume(lasts.freshPerDay()), Amount.volume(lasts.grayPerDay())));
     lines.add(
-        Message.of(
-            "Fresh: {} ÷ {} a day = {}",
+        Says.FRESH_A_DAY.with(
             Amount.volume(lasts.freshLeft()),
             Amount.volume(lasts.freshPerDay()),
             days(lasts.freshDays())));
@@ -107,8 +103,7 @@ public record LastsView(
         .grayDays()
         .ifPresent(gray ->
             lines.add(
-                Message.of(
-                    "Gray: room for {} ÷ {} a day = {}",
+                Says.GRAY_ROOM_FOR_A_DAY.with(
                     Amount.volume(lasts.grayRoom()),
                     Amount.volume(lasts.grayPerDay()),
                     days(gray))));
@@ -117,7 +112,7 @@ public record LastsView(
 
   private static String days(double days) {
     if (Double.isInfinite(days) || Double.isNaN(days)) {
-      return "no end";
+      return Says.NO_END.text();
     }
     return String.format(Locale.ROOT, "%.1f days", days);
   }

@@ -73,12 +73,20 @@ class NextController {
   private List<Bar> bars(OpenRig rig, Lasts lasts, Units units) {
     List<Bar> bars = new ArrayList<>();
     if (!lasts.fresh().isEmpty()) {
-      bars.add(bar(rig, "fresh", "Fresh", lasts.fresh(), "lasts until ", lasts.freshDays(), units));
+      bars.add(
+          bar(
+              rig,
+              "fresh",
+              "Fresh",
+              lasts.fresh(),
+              Says.LASTS_UNTIL.text(),
+              lasts.freshDays(),
+              units));
     }
     lasts
         .grayDays()
-        .ifPresent(
-            days -> bars.add(bar(rig, "gray", "Gray", lasts.gray(), "full about ", days, units)));
+        .ifPresent(days ->
+            bars.add(bar(rig, "gray", "Gray", lasts.gray(), Says.FULL_ABOUT.text(), days, units)));
     return bars;
   }
 

@@ -139,7 +139,7 @@ public final class NextLines {
         switch (advice.what()) {
           case GO_ON -> "Continue";
           case KEEP_FROM_FROST, MAINTAIN -> "See";
-          case DUMP, FILL -> "Plan it";
+          case DUMP, FILL -> Says.PLAN_IT.text();
         });
   }
 }

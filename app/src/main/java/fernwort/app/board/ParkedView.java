@@ -18,16 +18,16 @@ public record ParkedView(String words, String pitch, String roll) {
 
   private static String words(Slope slope) {
     if (slope.equals(Slope.LEVEL)) {
-      return "Parked level";
+      return Says.PARKED_LEVEL.text();
     }
     String pitch =
         slope.pitch() == 0
             ? ""
-            : "nose %s %s°".formatted(slope.pitch() > 0 ? "up" : "down", size(slope.pitch()));
+            : Says.NOSE.filled(slope.pitch() > 0 ? "up" : "down", size(slope.pitch()));
     String roll =
         slope.roll() == 0
             ? ""
-            : "left side %s %s°".formatted(slope.roll() > 0 ? "up" : "down", size(slope.roll()));
+            : Says.LEFT_SIDE.filled(slope.roll() > 0 ? "up" : "down", size(slope.roll()));
     return "Parked " + (pitch.isEmpty() || roll.isEmpty() ? pitch + roll : pitch + ", " + roll);
   }
 

@@ -28,27 +28,26 @@ public final class ReadingText {
   public static Typed of(String amount, String way, Units units) {
     return switch (way) {
       case "percent" -> {
-        double value = Units.percent("The reading", amount);
+        double value = Units.percent(Says.THE_READING.text(), amount);
         yield new Typed(new Reading.Percent(value), plain(value) + " %");
       }
       case "litres" -> {
-        double volume = units.parse("The reading", Measure.VOLUME, amount);
+        double volume = units.parse(Says.THE_READING.text(), Measure.VOLUME, amount);
         yield new Typed(new Reading.Volume(volume), units.show(Measure.VOLUME, volume));
       }
       case "stick" -> {
-        double wet = units.parse("The reading", Measure.LENGTH, amount);
-        yield new Typed(new Reading.Stick(wet), units.show(Measure.LENGTH, wet) + " on the stick");
+        double wet = units.parse(Says.THE_READING.text(), Measure.LENGTH, amount);
+        yield new Typed(
+            new Reading.Stick(wet), Says.ON_THE_STICK.filled(units.show(Measure.LENGTH, wet)));
       }
       case "steps" -> {
         double value = number(amount);
         if (value != Math.rint(value)) {
-          throw new Refusal("A sender shows whole steps; give a whole number");
+          throw new Refusal(Says.A_SENDER_SHOWS_WHOLE_STEPS.with());
         }
         yield new Typed(new Reading.Steps((int) value), plain(value) + " steps");
       }
-      default ->
-          throw new Refusal(
-              "\"" + way + "\" is not a way to read a tank; use percent, litres, stick or steps");
+      default -> throw new Refusal(Says.IS_NOT_A_WAY_TO_READ.with(way));
     };
   }
 
@@ -64,8 +63,8 @@ public final class ReadingText {
     String plain = text.strip().replace(',', '.');
     if (!plain.matches("[0-9]{1,9}(\\.[0-9]{1,20})?")) {
       throw new Refusal(
-          "\"%s\" is not a number; type digits, such as 62 or 7,5"
-              .formatted(text.length() > 20 ? text.substring(0, 20) + "…" : text));
+          Says.IS_NOT_A_NUMBER_TYPE_DIGITS.with(
+              text.length() > 20 ? text.substring(0, 20) + "…" : text));
     }
     return Double.parseDouble(plain);
   }

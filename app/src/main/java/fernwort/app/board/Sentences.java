@@ -44,7 +44,7 @@ final class Sentences {
       air(air, sentences);
     }
     if (sentences.isEmpty()) {
-      sentences.add("Everything is closed. No water is moving.");
+      sentences.add(Says.EVERYTHING_IS_CLOSED_NO_WATER.text());
     }
     return sentences;
   }
@@ -62,13 +62,12 @@ final class Sentences {
     String from = list(sources.stream().map(this::source).distinct().toList());
     String to = list(ends.stream().map(this::end).distinct().toList());
     return switch (drive.kind()) {
-      case MAINS -> "Mains water pushes water to " + to + ".";
-      case PUMP ->
-          "%s draws from %s and pushes to %s.".formatted(label(drive.pump().orElse("")), from, to);
+      case MAINS -> Says.MAINS_WATER_PUSHES_WATER_TO.filled(to);
+      case PUMP -> Says.DRAWS_FROM_AND_PUSHES_TO.filled(label(drive.pump().orElse("")), from, to);
       case FALL ->
           sources.stream().allMatch(s -> s.kind() == Source.Kind.WASTE)
-              ? "Waste of " + from + " runs to " + to + "."
-              : "By gravity, water runs from " + from + " to " + to + ".";
+              ? Says.WASTE_OF_RUNS_TO.filled(from, to)
+              : Says.BY_GRAVITY_WATER_RUNS_FROM_TO.filled(from, to);
     };
   }
 
@@ -77,13 +76,10 @@ final class Sentences {
         outlook.ways().ways().stream()
             .anyMatch(w -> w.drive().pump().filter(pump.pump()::equals).isPresent());
     if (pump.heldOff()) {
-      sentences.add(
-          label(pump.pump()) + " is on but rests: mains water holds its pressure switch open.");
+      sentences.add(Says.IS_ON_BUT_RESTS_MAINS_WATER.filled(label(pump.pump())));
     } else if (!pump.sources().isEmpty() && !delivers && pump.loop().isEmpty()) {
       String from = list(pump.sources().stream().map(this::source).toList());
-      sentences.add(
-          "%s is on and keeps the lines under pressure from %s; nothing is open."
-              .formatted(label(pump.pump()), from));
+      sentences.add(Says.IS_ON_AND_KEEPS_THE_LINES_UNDER.filled(label(pump.pump()), from));
     }
   }
 
@@ -93,14 +89,12 @@ final class Sentences {
     boolean filled = outlook.ways().to(air.tank()).findAny().isPresent();
     if (drawn && !filled) {
       air.in()
-          .ifPresent(r ->
-              sentences.add(
-                  "Air enters %s by %s.".formatted(label(air.tank()), label(r.opening()))));
+          .ifPresent(
+              r -> sentences.add(Says.AIR_ENTERS_BY.filled(label(air.tank()), label(r.opening()))));
     } else if (filled) {
       air.out()
-          .ifPresent(r ->
-              sentences.add(
-                  "Air leaves %s by %s.".formatted(label(air.tank()), label(r.opening()))));
+          .ifPresent(
+              r -> sentences.add(Says.AIR_LEAVES_BY.filled(label(air.tank()), label(r.opening()))));
     }
   }
 
@@ -108,16 +102,16 @@ final class Sentences {
     String from = source(way.source());
     String to = end(way.end());
     return switch (way.drive().kind()) {
-      case MAINS -> "mains to " + to;
+      case MAINS -> Says.MAINS_TO.filled(to);
       case PUMP -> "%s to %s, by %s".formatted(from, to, label(way.drive().pump().orElse("")));
-      case FALL -> "%s to %s, by gravity".formatted(from, to);
+      case FALL -> Says.TO_BY_GRAVITY.filled(from, to);
     };
   }
 
   private String source(Source source) {
     return switch (source.kind()) {
-      case MAINS -> "mains water";
-      case OUTSIDE -> "outside water";
+      case MAINS -> Says.MAINS_WATER.text();
+      case OUTSIDE -> Says.OUTSIDE_WATER.text();
       case TANK, JUG, WASTE -> label(source.part());
     };
   }
@@ -125,15 +119,15 @@ final class Sentences {
   private String end(End end) {
     return switch (end.kind()) {
       case TANK -> label(end.part());
-      case GROUND -> "the ground at " + label(end.part());
-      case DUMP -> "the drain at " + label(end.part());
+      case GROUND -> Says.THE_GROUND_AT.filled(label(end.part()));
+      case DUMP -> Says.THE_DRAIN_AT.filled(label(end.part()));
       case FIXTURE -> {
         String position = state.setting().of(end.part());
         String how =
             switch (position) {
-              case "cold" -> ", cold";
-              case "hot" -> ", hot";
-              case "warm" -> ", cold and hot";
+              case "cold" -> Says.COLD.text();
+              case "hot" -> Says.HOT.text();
+              case "warm" -> Says.COLD_AND_HOT.text();
               default -> "";
             };
         yield label(end.part()) + how;

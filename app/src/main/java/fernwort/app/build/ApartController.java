@@ -131,9 +131,8 @@ class ApartController {
         plan.empty().entrySet().stream()
             .sorted(Map.Entry.comparingByKey())
             .map(e ->
-                "%s: %s would run out"
-                    .formatted(
-                        rig.part(e.getKey()).label(), units.show(Measure.VOLUME, e.getValue())))
+                Says.WOULD_RUN_OUT.filled(
+                    rig.part(e.getKey()).label(), units.show(Measure.VOLUME, e.getValue())))
             .toList());
     model.addAttribute(
         "joints", plan.joints().stream().map(j -> joint(rig, names, j, units)).toList());
@@ -156,7 +155,7 @@ class ApartController {
     return new Turn(
         turn.part().label(),
         turn.to().words(),
-        turn.keeps() > 0 ? "keeps back " + units.show(Measure.VOLUME, turn.keeps()) : "");
+        turn.keeps() > 0 ? Says.KEEPS_BACK.filled(units.show(Measure.VOLUME, turn.keeps())) : "");
   }
 
   private static Joint joint(Rig rig, PortNames names, TakeApart.Undo undo, Units units) {
@@ -167,10 +166,10 @@ class ApartController {
         rig.place(undo.place()).label(),
         units.show(Measure.VOLUME, undo.comes()),
         switch (undo.under()) {
-          case NOTHING -> "a towel, for drips";
-          case TOWEL -> "a towel";
-          case BUCKET -> "a bucket";
-          case EMPTY_FIRST -> "△ more than a bucket: empty the tank first";
+          case NOTHING -> Says.A_TOWEL_FOR_DRIPS.text();
+          case TOWEL -> Says.A_TOWEL.text();
+          case BUCKET -> Says.A_BUCKET.text();
+          case EMPTY_FIRST -> Says.MORE_THAN_A_BUCKET_EMPTY.text();
         },
         undo.seal());
   }
@@ -233,7 +232,7 @@ class ApartController {
           }
         });
     if (joints.isEmpty()) {
-      throw new Refusal("Choose what was out, then its joints are checked");
+      throw new Refusal(Says.CHOOSE_WHAT_WAS.with());
     }
     return joints;
   }
@@ -267,7 +266,7 @@ class ApartController {
     return switch (what) {
       case NOTHING -> "nothing";
       case COLD -> "water";
-      case HOT -> "water through the heater";
+      case HOT -> Says.WATER_THROUGH_THE_HEATER.text();
     };
   }
 

@@ -193,17 +193,16 @@ class BuyController {
     double stock =
         form.amount(
             "coil-" + key,
-            list.rigid() ? "A stick is" : "A coil is",
+            list.rigid() ? Says.A_STICK_IS.text() : Says.A_COIL_IS.text(),
             Measure.LENGTH,
             Math.max(list.rigid() ? STICK : COIL, longest(list)),
             "");
-    double kerf = form.amount("kerf-" + key, "Each cut takes", Measure.LENGTH, KERF, "");
+    double kerf = form.amount("kerf-" + key, Says.EACH_CUT_TAKES.text(), Measure.LENGTH, KERF, "");
     return Question.of(
         "cut-" + key,
         list.sort(),
         form,
-        "Lengths along the run with what goes into each fitting, 2 % long: cut, hold"
-            + " it in place, shorten. Write the mark on both ends before it is cut off.",
+        Says.LENGTHS_ALONG_THE_RUN.text(),
         () -> {
           Cutting cutting = Cutting.of(list.pieces(), stock, kerf);
           List<List<String>> rows = new ArrayList<>();
@@ -224,16 +223,16 @@ class BuyController {
                       "Buy",
                       "%s of %s"
                           .formatted(cutting.sticks().size(), trip.show(Measure.LENGTH, stock)),
-                      "%s in %s; %s is left over%s"
-                          .formatted(
-                              trip.show(Measure.LENGTH, list.length()),
-                              list.pieces().size() == 1
-                                  ? "one piece"
-                                  : list.pieces().size() + " pieces",
-                              trip.show(Measure.LENGTH, cutting.waste()),
-                              cutting.exact() ? ", fewer are not enough" : ""))),
+                      Says.IN_IS_LEFT_OVER.filled(
+                          trip.show(Measure.LENGTH, list.length()),
+                          list.pieces().size() == 1
+                              ? Says.ONE_PIECE.text()
+                              : list.pieces().size() + " pieces",
+                          trip.show(Measure.LENGTH, cutting.waste()),
+                          cutting.exact() ? Says.FEWER_ARE_NOT_ENOUGH.text() : ""))),
               List.of(
-                  new Question.Table("Cut from each", List.of("number", "pieces", "left"), rows)),
+                  new Question.Table(
+                      Says.CUT_FROM_EACH.text(), List.of("number", "pieces", "left"), rows)),
               List.of(),
               List.of(sticks(trip, list.sort(), cutting, stock)));
         });
@@ -255,7 +254,7 @@ class BuyController {
       }
     }
     return new Sketch(
-        sort + ", each stick with its cuts",
+        Says.EACH_STICK_WITH_ITS_CUTS.filled(sort),
         trip.show(Measure.LENGTH, stock),
         1000 * stock,
         1000 * 2 * high * rows,
@@ -266,7 +265,7 @@ class BuyController {
   private static String box(double x, double y, double width, double height) {
     return String.format(
         Locale.ROOT,
-        "M%.1f %.1fh%.1fv%.1fh%.1fZ",
+        Says.M_H_V_H_Z.text(),
         1000 * x,
         1000 * y,
         1000 * width,
@@ -284,7 +283,8 @@ class BuyController {
     Trip trip = desk.trip(id, units);
     StringWriter out = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord("shop", "what", "needed", "spare", "buy", "places", "price each", "bought");
+      csv.writeRecord(
+          "shop", "what", "needed", "spare", "buy", "places", Says.PRICE_EACH.text(), "bought");
       for (BuyList.Item item : items(trip)) {
         Row row = row(trip, item);
         csv.writeRecord(
@@ -308,7 +308,7 @@ class BuyController {
   ResponseEntity<String> cutCsv(@PathVariable String id) {
     StringWriter out = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord("sort", "mark", "length (m)");
+      csv.writeRecord("sort", "mark", Says.LENGTH_M.text());
       for (CutList list : CutList.of(rigs.open(id).rig())) {
         for (Cutting.Piece piece : list.pieces()) {
           csv.writeRecord(

@@ -88,13 +88,13 @@ class CommissionController {
     Trip trip = desk.trip(id, units);
     ModelFit fit =
         fit(trip, timed(trip, trip.form()))
-            .orElseThrow(() -> new Refusal("Time a jug at one tap at least; nothing was changed"));
+            .orElseThrow(() -> new Refusal(Says.TIME_A_JUG_AT_ONE_TAP.with()));
     rigs.change(
         open,
         version,
         who,
         new Alteration.Fitted(r -> ModelFit.with(r, fit.losses().times(), fit.pump().times())));
-    Done.say(to, "The rig is described with the fitted losses now; undo it under Rig.");
+    Done.say(to, Says.THE_RIG_IS_DESCRIBED.text());
     return "redirect:/rigs/" + id + "/build/commission#jugs";
   }
 
@@ -107,39 +107,33 @@ class CommissionController {
         looks.add(
             new Field.Option(
                 "third-" + tank.id() + "-" + i,
-                "%s: filled to %s, every joint and support looked at with a dry tissue"
-                    .formatted(tank.label(), trip.show(Measure.VOLUME, i * third))));
+                Says.FILLED_TO_EVERY_JOINT.filled(
+                    tank.label(), trip.show(Measure.VOLUME, i * third))));
       }
       looks.add(
           new Field.Option(
               "over-" + tank.id(),
-              "%s: filled until it ran over; the overflow stopped when the fill did, nothing"
-                      .formatted(tank.label())
-                  + " siphons on"));
+              Says.SIPHONS_ON.filled(Says.FILLED_UNTIL_IT_RAN.filled(tank.label()))));
       looks.add(
           new Field.Option(
-              "gauge-" + tank.id(),
-              "%s: its gauge calibrated, under Log, Gauges".formatted(tank.label())));
+              "gauge-" + tank.id(), Says.ITS_GAUGE_CALIBRATED_UNDER_LOG.filled(tank.label())));
     }
-    looks.add(new Field.Option("labels", "Every line and handle labelled, under Jobs, Labels"));
-    looks.add(
-        new Field.Option(
-            "photo", "Photographs of every place, before panels go on, with the tags"));
-    looks.add(new Field.Option("sanitized", "Flushed and sanitized, under Log, Maintenance"));
+    looks.add(new Field.Option("labels", Says.EVERY_LINE_AND_HANDLE_LABELLED.text()));
+    looks.add(new Field.Option("photo", Says.PHOTOGRAPHS_OF_EVERY_PLACE.text()));
+    looks.add(new Field.Option("sanitized", Says.FLUSHED_AND_SANITIZED_UNDER_LOG.text()));
     List<String> done = form.ticks("commission", looks);
     return Question.of(
         "looks",
-        "Fill in thirds and check",
+        Says.FILL_IN_THIRDS_AND_CHECK.text(),
         form,
-        "Stand by the tap while it fills. A vehicle fills up by its axles, too: level, on wheels,"
-            + " nobody under it.",
+        Says.STAND_BY_THE_TAP_WHILE_IT_FILLS.text(),
         () ->
             Question.Answer.rows(
                 List.of(
                     new Question.Row(
                         "Done",
                         "%s of %s".formatted(done.size(), looks.size()),
-                        "progress is saved"))));
+                        Says.PROGRESS_IS_SAVED.text()))));
   }
 
   private static Question pressure(Trip trip) {
@@ -151,43 +145,40 @@ class CommissionController {
             .sum();
     double before =
         form.amount(
-            "hold-before",
-            "Pressure at first, all taps closed, pump off",
-            Measure.PRESSURE,
-            2.5e5,
-            "");
-    double after = form.amount("hold-after", "After half an hour", Measure.PRESSURE, 2.5e5, "");
-    double warm = form.amount("hold-warm", "Temperature at first", Measure.TEMPERATURE, ROOM, "");
-    double later = form.amount("hold-later", "Temperature then", Measure.TEMPERATURE, ROOM, "");
+            "hold-before", Says.PRESSURE_AT_FIRST_ALL_TAPS.text(), Measure.PRESSURE, 2.5e5, "");
+    double after =
+        form.amount("hold-after", Says.AFTER_HALF_AN_HOUR.text(), Measure.PRESSURE, 2.5e5, "");
+    double warm =
+        form.amount("hold-warm", Says.TEMPERATURE_AT_FIRST.text(), Measure.TEMPERATURE, ROOM, "");
+    double later =
+        form.amount("hold-later", Says.TEMPERATURE_THEN.text(), Measure.TEMPERATURE, ROOM, "");
     double shut =
         form.amount(
             "hold-air",
-            "Air trapped with it",
+            Says.AIR_TRAPPED_WITH_IT.text(),
             Measure.VOLUME,
             air > 0 ? air : 1e-4,
-            "The accumulator, or a little in the lines.");
+            Says.THE_ACCUMULATOR_OR_A_LITTLE.text());
     return Question.of(
         "hold",
-        "Does the pressure hold",
+        Says.DOES_THE_PRESSURE_HOLD.text(),
         form,
-        "Trapped air follows its temperature at one volume. A soft hose loses a little at"
-            + " first: check again after ten minutes. Never above what the weakest part bears, and"
-            + " never air instead of water.",
+        Says.TRAPPED_AIR_FOLLOWS.text(),
         () -> {
           PressureHold hold = PressureHold.of(before, after, warm, later, shut);
           return Question.Answer.rows(
               List.of(
                   new Question.Row(
-                      "By temperature alone",
+                      Says.BY_TEMPERATURE_ALONE.text(),
                       trip.show(Measure.PRESSURE, hold.expected()),
-                      "(p + 1.013 bar) · T₂/T₁ − 1.013 bar"),
+                      Says.P_1_013_BAR_T_T_1.text()),
                   new Question.Row(
-                      hold.tight() ? "It holds" : "△ It drops more than that",
+                      hold.tight() ? Says.IT_HOLDS.text() : Says.IT_DROPS_MORE_THAN_THAT.text(),
                       trip.show(Measure.PRESSURE, Math.max(0, hold.drop())),
                       hold.tight()
-                          ? "within what a gauge shows"
-                          : "about %s went: a joint, a tap that drips, a leaking check valve"
-                              .formatted(trip.show(Measure.VOLUME, hold.leaked())))));
+                          ? Says.WITHIN_WHAT_A_GAUGE_SHOWS.text()
+                          : Says.ABOUT_WENT_A_JOINT_A_TAP.filled(
+                              trip.show(Measure.VOLUME, hold.leaked())))));
         });
   }
 
@@ -219,11 +210,9 @@ class CommissionController {
     Map<String, Double> timed = timed(trip, form);
     return Question.of(
         "jugs",
-        "Each tap against the model",
+        Says.EACH_TAP_AGAINST_THE_MODEL.text(),
         form,
-        "Time a jug at each tap, cold, full open, the others closed, as the taps run from the tank;"
-            + " 0 leaves one out. The fit multiplies the losses of all fittings, which nobody"
-            + " measures, until the flows come nearest.",
+        Says.TIME_A_JUG_AT_EACH_TAP_COLD.text(),
         () -> jugAnswer(trip, timed));
   }
 
@@ -231,8 +220,7 @@ class CommissionController {
     State state =
         waterway
             .toTaps(trip.open())
-            .orElseThrow(() ->
-                new Refusal("No tap of this rig runs by itself, so there is nothing to time"));
+            .orElseThrow(() -> new Refusal(Says.NO_TAP_OF_THIS_RIG_RUNS.with()));
     Hydraulics hydraulics = trip.open().hydraulics();
     List<List<String>> rows = new ArrayList<>();
     for (Part part : trip.rig().parts()) {
@@ -253,22 +241,22 @@ class CommissionController {
     List<Question.Row> said = new ArrayList<>();
     fit(trip, timed)
         .ifPresent(fit -> {
-          said.add(factor("Losses of fittings, fitted", fit.losses()));
-          said.add(factor("Pumps' free flow, fitted", fit.pump()));
+          said.add(factor(Says.LOSSES_OF_FITTINGS_FITTED.text(), fit.losses()));
+          said.add(factor(Says.PUMPS_FREE_FLOW_FITTED.text(), fit.pump()));
           said.add(
               new Question.Row(
-                  "Flows are off by",
+                  Says.FLOWS_ARE_OFF_BY.text(),
                   String.format(Locale.ROOT, "%.0f %%", 100 * fit.off()),
                   String.format(
-                      Locale.ROOT,
-                      "%.0f %% as described; a jug tells 5 %%",
-                      100 * fit.offBefore())));
+                      Locale.ROOT, Says.AS_DESCRIBED_A_JUG_TELLS_5.text(), 100 * fit.offBefore())));
         });
     return Question.Answer.tables(
         said,
         List.of(
             new Question.Table(
-                "Flow at each tap", List.of("tap", "the model", "timed", "so"), rows)));
+                Says.FLOW_AT_EACH_TAP.text(),
+                List.of("tap", Says.THE_MODEL.text(), "timed", "so"),
+                rows)));
   }
 
   private static Question.Row factor(String what, ModelFit.Factor factor) {
@@ -276,22 +264,21 @@ class CommissionController {
         what,
         String.format(Locale.ROOT, "times %.2f", factor.times()),
         factor.low() == factor.high()
-            ? "three taps or more tell it; until then it stays"
+            ? Says.THREE_TAPS_OR_MORE_TELL.text()
             : String.format(
-                Locale.ROOT, "%.2f to %.2f would fit as well", factor.low(), factor.high()));
+                Locale.ROOT, Says.TO_WOULD_FIT_AS_WELL.text(), factor.low(), factor.high()));
   }
 
   private static String suggestion(double measured, double model) {
     if (measured <= 0) {
-      return "not timed yet";
+      return Says.NOT_TIMED_YET.text();
     }
     return switch (JugAgainstModel.verdict(measured, model)) {
-      case NOTHING_EXPECTED -> "nothing should come here: look at the handles first";
-      case NEARLY_SHUT ->
-          "△ something is nearly closed: a kink, a cap left in, an aerator full of chips";
-      case LESS -> "less: look at the strainer, the filter, the voltage at the pump";
-      case AS_EXPECTED -> "as expected";
-      case MORE -> "more than described: pump or tap are larger";
+      case NOTHING_EXPECTED -> Says.NOTHING_SHOULD_COME_HERE_LOOK.text();
+      case NEARLY_SHUT -> Says.SOMETHING_IS_NEARLY_CLOSED.text();
+      case LESS -> Says.LESS_LOOK_AT_THE_STRAINER.text();
+      case AS_EXPECTED -> Says.AS_EXPECTED.text();
+      case MORE -> Says.MORE_THAN_DESCRIBED_PUMP_OR_TAP.text();
     };
   }
 }

@@ -149,14 +149,14 @@ class DrillController {
         faces,
         sheet.steps().stream().map(s -> trip.units().say(s)).toList(),
         sheet.saws().isEmpty()
-            ? "none: all holes are there"
+            ? Says.NONE_ALL_HOLES_ARE_THERE.text()
             : String.join(
                 ", ", sheet.saws().stream().map(s -> trip.show(Measure.LENGTH, s)).toList()),
         Question.of(
             "measured-" + tank.id(),
-            "What you measured",
+            Says.WHAT_YOU_MEASURED.text(),
             form,
-            "The usual sizes are filled in until you type the hole for the fitting in your hand.",
+            Says.THE_USUAL_SIZES_ARE_FILLED.text(),
             () -> Question.Answer.rows(List.of())));
   }
 
@@ -171,7 +171,11 @@ class DrillController {
       String field = "hole-" + tank.id() + "-" + port.id();
       double hole =
           form.amount(
-              field, port.id() + ", hole", Measure.LENGTH, sizes.getOrDefault(port.id(), 0.02), "");
+              field,
+              Says.HOLE.filled(port.id()),
+              Measure.LENGTH,
+              sizes.getOrDefault(port.id(), 0.02),
+              "");
       if (trip.kept().containsKey(field)) {
         holes.put(port.id(), hole);
       }
@@ -180,15 +184,15 @@ class DrillController {
         form.ticks(
             "there-" + tank.id(),
             ports.stream()
-                .map(p -> new Field.Option(p.id(), p.id() + " is in it already"))
+                .map(p -> new Field.Option(p.id(), Says.IS_IN_IT_ALREADY.filled(p.id())))
                 .toList()));
     double seam =
         form.amount(
             "seam-" + tank.id(),
-            "A weld or seam runs round it, above its bottom, at",
+            Says.A_WELD_OR_SEAM_RUNS_ROUND.text(),
             Measure.LENGTH,
             0,
-            "0 for none.");
+            Says.FOR_0_FOR_NONE.text());
     return new DrillSheet.Measured(holes, there, seam > 0 ? Optional.of(seam) : Optional.empty());
   }
 
@@ -211,8 +215,9 @@ class DrillController {
               use(hole),
               trip.show(Measure.LENGTH, hole.across()),
               trip.show(Measure.LENGTH, hole.up()),
-              trip.show(Measure.LENGTH, hole.diameter()) + (hole.usual() ? ", usual" : ", yours"),
-              hole.there() ? "is there" : hole.fitting(),
+              trip.show(Measure.LENGTH, hole.diameter())
+                  + (hole.usual() ? Says.USUAL.text() : Says.YOURS.text()),
+              hole.there() ? Says.IS_THERE.text() : hole.fitting(),
               hole.slips().stream().map(s -> trip.units().say(s)).toList(),
               hole.late()));
     }
@@ -239,15 +244,16 @@ class DrillController {
 
   private static Gone gone(Trip trip, Penetration hole) {
     return new Gone(
-        hole.what() + (hole.wall() ? ", through the wall" : ", through the floor"),
-        "%s forward, %s to the %s"
-            .formatted(
-                trip.show(Measure.LENGTH, hole.at().x()),
-                trip.show(Measure.LENGTH, Math.abs(hole.at().y())),
-                hole.at().y() < 0 ? "right" : "left"),
+        hole.what() + (hole.wall() ? Says.THROUGH_THE_WALL.text() : Says.THROUGH_THE_FLOOR.text()),
+        Says.FORWARD_TO_THE.filled(
+            trip.show(Measure.LENGTH, hole.at().x()),
+            trip.show(Measure.LENGTH, Math.abs(hole.at().y())),
+            hole.at().y() < 0 ? "right" : "left"),
         trip.show(Measure.LENGTH, hole.diameter()),
-        hole.inside().isEmpty() ? "nothing described" : String.join(", ", hole.inside()),
-        hole.outside().isEmpty() ? "nothing described" : String.join(", ", hole.outside()));
+        hole.inside().isEmpty() ? Says.NOTHING_DESCRIBED.text() : String.join(", ", hole.inside()),
+        hole.outside().isEmpty()
+            ? Says.NOTHING_DESCRIBED.text()
+            : String.join(", ", hole.outside()));
   }
 
   // --- templates ---------------------------------------------------------------------------------
@@ -259,7 +265,7 @@ class DrillController {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is not a tank; holes are drilled in tanks");
+      throw new Refusal(Says.IS_NOT_A_TANK_HOLES_ARE_DRILLED.with(part.label()));
     }
     Form form = trip.form();
     DrillSheet usual =
@@ -271,7 +277,7 @@ class DrillController {
         sheet.faces().stream()
             .filter(f -> f.face() == faceOf(face))
             .findFirst()
-            .orElseThrow(() -> new Refusal("That side of %s has no holes".formatted(part.label())));
+            .orElseThrow(() -> new Refusal(Says.THAT_SIDE_OF_HAS_NO_HOLES.with(part.label())));
     FaceSheet looked =
         wanted.look().equals("behind")
             ? found.mirrored()
@@ -282,8 +288,8 @@ class DrillController {
                 part.label(),
                 face,
                 wanted.look().equals("behind")
-                    ? ", from behind"
-                    : wanted.look().equals("under") ? ", tank upside down" : ""),
+                    ? Says.FROM_BEHIND.text()
+                    : wanted.look().equals("under") ? Says.TANK_UPSIDE_DOWN.text() : ""),
         looked,
         wanted.paper().equals("letter") ? Template.Paper.LETTER : Template.Paper.A4,
         wanted.all());
@@ -295,7 +301,7 @@ class DrillController {
         return face;
       }
     }
-    throw new Refusal("A tank has no such side; pick one from the list");
+    throw new Refusal(Says.A_TANK_HAS_NO_SUCH_SIDE_PICK.with());
   }
 
   @GetMapping("/{tank}/{face}.pdf")
@@ -332,9 +338,7 @@ class DrillController {
       Model model) {
     Template template = template(id, tank, face, new Wanted(paper, look, all), units);
     if (sheet < 1 || sheet > template.pages().size()) {
-      throw new Refusal(
-          "The template has sheets 1 to %s; ask for one of them"
-              .formatted(template.pages().size()));
+      throw new Refusal(Says.THE_TEMPLATE_HAS_SHEETS_1_TO_ASK.with(template.pages().size()));
     }
     model.addAttribute("paper", template.paper());
     model.addAttribute("page", template.pages().get(sheet - 1));

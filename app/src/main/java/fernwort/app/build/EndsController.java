@@ -132,7 +132,7 @@ class EndsController {
         ends.portUsual(),
         chain
             .map(c -> c.isEmpty() ? "" : JointCheck.words(c))
-            .orElse("no chain of adapters is known"));
+            .orElse(Says.NO_CHAIN_OF_ADAPTERS_IS_KNOWN.text()));
   }
 
   private static Told told(PortNames names, EndFinding found, Units units) {
@@ -147,13 +147,12 @@ class EndsController {
   private static Told narrow(PortNames names, Narrow narrow, Units units) {
     return new Told(
         names.at(narrow.at()),
-        "%s is narrower than %s: it costs %s of %s"
-            .formatted(
-                units.show(Measure.LENGTH, narrow.bore()),
-                narrow.line().label(),
-                units.show(Measure.FLOW, narrow.costs()),
-                units.show(Measure.FLOW, narrow.without())),
-        "A fitting of the next size; or leave it where that is enough",
+        Says.IS_NARROWER_THAN_IT_COSTS_OF.filled(
+            units.show(Measure.LENGTH, narrow.bore()),
+            narrow.line().label(),
+            units.show(Measure.FLOW, narrow.costs()),
+            units.show(Measure.FLOW, narrow.without())),
+        Says.A_FITTING_OF_THE_NEXT_SIZE.text(),
         narrow.at().part(),
         narrow.at().port());
   }
@@ -197,22 +196,22 @@ class EndsController {
           model.addAttribute("now", end(names, e));
         });
     List<Field> fields = new ArrayList<>();
-    fields.addAll(fields("port", "The port", joint.flatMap(Joint::port)));
-    fields.addAll(fields("line", "The end of the line", joint.flatMap(Joint::line)));
+    fields.addAll(fields("port", Says.THE_PORT.text(), joint.flatMap(Joint::port)));
+    fields.addAll(fields("line", Says.THE_END_OF_THE_LINE.text(), joint.flatMap(Joint::line)));
     model.addAttribute("fields", fields);
     return "build/joint";
   }
 
   private static PortRef at(Rig rig, String part, String port) {
     if (!rig.part(part).kind().ports().contains(port)) {
-      throw new Refusal(rig.part(part).label() + " has no such port; pick one from the list");
+      throw new Refusal(Says.HAS_NO_SUCH_PORT_PICK.with(rig.part(part).label()));
     }
     return new PortRef(part, port);
   }
 
   private static List<Field> fields(String side, String label, Optional<Connection> said) {
     List<Field.Option> forms = new ArrayList<>();
-    forms.add(new Field.Option(USUAL, "as usual for its kind"));
+    forms.add(new Field.Option(USUAL, Says.AS_USUAL_FOR_ITS_KIND.text()));
     Adapters.forms().forEach(f -> forms.add(new Field.Option(Adapter.words(f), Adapter.words(f))));
     said.map(c -> Adapter.words(c.form()))
         .filter(w -> forms.stream().noneMatch(o -> o.value().equals(w)))
@@ -222,19 +221,19 @@ class EndsController {
             side + "-form", label, said.map(c -> Adapter.words(c.form())).orElse(USUAL), forms),
         Field.choice(
             side + "-made",
-            label + ": made of",
+            Says.MADE_OF.filled(label),
             said.flatMap(Connection::made).map(Enum::name).orElse(USUAL),
             options(Connection.Made.values())),
         Field.choice(
             side + "-seal",
-            label + ": sealed by",
+            Says.SEALED_BY.filled(label),
             said.flatMap(Connection::seal).map(Enum::name).orElse(USUAL),
             options(Connection.Seal.values())));
   }
 
   private static List<Field.Option> options(Enum<?>[] values) {
     List<Field.Option> options = new ArrayList<>();
-    options.add(new Field.Option(USUAL, "not said"));
+    options.add(new Field.Option(USUAL, Says.NOT_SAID.text()));
     Arrays.stream(values)
         .forEach(v ->
             options.add(
@@ -260,9 +259,7 @@ class EndsController {
             read(form, "port", before.flatMap(Joint::port)),
             read(form, "line", before.flatMap(Joint::line)));
     rigs.change(open, version, who, new Alteration.Joined(joint));
-    Done.say(
-        to,
-        "The ends at %s are saved; undo it under Rig.".formatted(open.rig().part(part).label()));
+    Done.say(to, Says.THE_ENDS_AT_ARE_SAVED_UNDO.filled(open.rig().part(part).label()));
     return "redirect:/rigs/" + id + "/build#" + part + "." + port;
   }
 
@@ -278,8 +275,7 @@ class EndsController {
             .filter(f -> Adapter.words(f).equals(words))
             .findFirst()
             .or(() -> before.map(Connection::form).filter(f -> Adapter.words(f).equals(words)))
-            .orElseThrow(
-                () -> new Refusal("“" + words + "” is not a connection from the list; pick one"));
+            .orElseThrow(() -> new Refusal(Says.IS_NOT_A_CONNECTION.with(words)));
     return Optional.of(
         new Connection(
             found,

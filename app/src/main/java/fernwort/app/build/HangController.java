@@ -85,7 +85,7 @@ class HangController {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is not a tank; supports carry tanks");
+      throw new Refusal(Says.IS_NOT_A_TANK_SUPPORTS_CARRY.with(part.label()));
     }
     Form form = trip.form();
     List<TankSupport> supports = supports(form, part, trip.rig().built().supports(tank));
@@ -93,7 +93,7 @@ class HangController {
       throw new Refusal(form.problem());
     }
     rigs.change(open, version, who, new Alteration.Supported(tank, supports));
-    Done.say(to, "The supports of %s are saved; undo it under Rig.".formatted(part.label()));
+    Done.say(to, Says.THE_SUPPORTS_OF_ARE_SAVED_UNDO.filled(part.label()));
     return "redirect:/rigs/" + id + "/build/hang#hang-" + tank;
   }
 
@@ -113,11 +113,7 @@ class HangController {
         "hang-" + tank.id(),
         tank.label(),
         form,
-        "A rigid tank on equal springs: F = W/n + W·(x_c − x̄)(x − x̄)/Σ(x − x̄)². Defaults: EN"
-            + " 12195-1 for 0.8 g along and 0.5 g across, twice its weight on a bump is ours; your"
-            + " country's code comes first. What holds up a tank under a vehicle is for people"
-            + " licensed for its structure and registration. Never under a vehicle that stands on a"
-            + " jack alone.",
+        Says.A_RIGID_TANK_ON_EQUAL_SPRINGS_F.text(),
         () -> answer(trip, tank, asked));
   }
 
@@ -127,36 +123,43 @@ class HangController {
     double mass =
         form.amount(
             "hang-mass-" + id,
-            "Tank and water, full",
+            Says.TANK_AND_WATER_FULL.text(),
             Measure.MASS,
             Hanging.fullMass(room),
-            "Water to the brim and "
-                + Math.round(100 * Hanging.OWN)
-                + " % for the tank, an estimate.");
+            Says.WATER_TO_THE_BRIM.filled(Math.round(100 * Hanging.OWN)));
     double centre =
         form.amount(
             "hang-centre-" + id,
-            "Its centre of mass, from its inside rear",
+            Says.ITS_CENTRE_OF_MASS.text(),
             Measure.LENGTH,
             room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL).x(),
-            "Of a full tank, by its shape.");
+            Says.OF_A_FULL_TANK_BY_ITS_SHAPE.text());
     Hanging.Moving usual = Hanging.Moving.USUAL;
     Hanging.Moving moving =
         new Hanging.Moving(
-            form.number("hang-down-" + id, "Bump load", usual.down(), "g", ""),
-            form.number("hang-along-" + id, "Braking, times its weight", usual.along(), "g", ""),
+            form.number("hang-down-" + id, Says.BUMP_LOAD.text(), usual.down(), "g", ""),
             form.number(
-                "hang-across-" + id, "In a bend, times its weight", usual.across(), "g", ""));
+                "hang-along-" + id, Says.BRAKING_TIMES_ITS_WEIGHT.text(), usual.along(), "g", ""),
+            form.number(
+                "hang-across-" + id,
+                Says.IN_A_BEND_TIMES_ITS_WEIGHT.text(),
+                usual.across(),
+                "g",
+                ""));
     double under =
         form.amount(
-            "hang-under-" + id, "Support reaches below the tank by", Measure.LENGTH, 0.01, "");
+            "hang-under-" + id,
+            Says.SUPPORT_REACHES_BELOW_THE_TANK.text(),
+            Measure.LENGTH,
+            0.01,
+            "");
     double sinks =
         form.amount(
             "hang-sinks-" + id,
-            "The vehicle sinks when loaded by",
+            Says.THE_VEHICLE_SINKS_WHEN_LOADED_BY.text(),
             Measure.LENGTH,
             0.04,
-            "Measure it: empty, then loaded.");
+            Says.MEASURE_IT_EMPTY_THEN_LOADED.text());
     return new Asked(
         mass, centre, under, sinks, moving, supports(form, tank, trip.rig().built().supports(id)));
   }
@@ -172,11 +175,11 @@ class HangController {
                 Arrays.stream(TankSupport.Type.values())
                     .map(t -> new Field.Option(t.name(), t.name().toLowerCase(Locale.ROOT)))
                     .toList()),
-            Column.amount("along", "from the rear", Measure.LENGTH),
-            Column.amount("width", "width of the support", Measure.LENGTH),
+            Column.amount("along", Says.FROM_THE_REAR.text(), Measure.LENGTH),
+            Column.amount("width", Says.WIDTH_OF_THE_SUPPORT.text(), Measure.LENGTH),
             Column.number("bolts", "fasteners", ""),
-            Column.number("pull", "each in pull, kN", ""),
-            Column.number("shear", "each in shear, kN", ""));
+            Column.number("pull", Says.EACH_IN_PULL_KN.text(), ""),
+            Column.number("shear", Says.EACH_IN_SHEAR_KN.text(), ""));
     List<List<String>> normal =
         described.isEmpty()
             ? List.of(usual(0.2 * length), usual(0.8 * length))
@@ -184,9 +187,8 @@ class HangController {
     return form
         .table(
             "support-" + tank.id(),
-            "What carries it",
-            "Working loads as their maker rates them, in what they hold in; the defaults are bolts"
-                + " M8 in thin sheet with plates, an estimate.",
+            Says.WHAT_CARRIES_IT.text(),
+            Says.WORKING_LOADS_AS_THEIR_MAKER.text(),
             columns,
             normal)
         .stream()
@@ -260,17 +262,17 @@ class HangController {
         said,
         List.of(
             new Question.Table(
-                "What each carries",
+                Says.WHAT_EACH_CARRIES.text(),
                 List.of(
                     "support",
                     "standing",
                     "braking",
-                    "bump or braking",
-                    "with one slack",
-                    "pull, each bolt",
-                    "shear, each bolt",
-                    "of its limit",
-                    "on the tank's wall"),
+                    Says.BUMP_OR_BRAKING.text(),
+                    Says.WITH_ONE_SLACK.text(),
+                    Says.PULL_EACH_BOLT.text(),
+                    Says.SHEAR_EACH_BOLT.text(),
+                    Says.OF_ITS_LIMIT.text(),
+                    Says.ON_THE_TANKS_WALL.text()),
                 rows)),
         List.of(),
         hung.loads().isEmpty()
@@ -280,31 +282,28 @@ class HangController {
 
   private static Question.Row verdict(Trip trip, Hanging hung, Hanging.Load fullest) {
     String margin =
-        String.format(Locale.ROOT, "%.1f times the load", 1 / Math.max(1e-9, fullest.used()));
+        String.format(Locale.ROOT, Says.TIMES_THE_LOAD.text(), 1 / Math.max(1e-9, fullest.used()));
     if (hung.loads().stream().allMatch(Hanging.Load::holds)) {
       return new Question.Row(
-          "Fasteners hold",
-          margin,
-          "of the most loaded, pull and shear together, moving, with the worst slack");
+          Says.FASTENERS_HOLD.text(), margin, Says.OF_THE_MOST_LOADED_PULL.text());
     }
     return new Question.Row(
-        "△ Fasteners do not hold",
+        Says.FASTENERS_DO_NOT_HOLD.text(),
         margin,
-        "at %s: %s of the same would do, or stronger ones; %s"
-            .formatted(
-                trip.show(Measure.LENGTH, fullest.support().along()),
-                fullest.support().fasteners() == 0
-                    ? "some"
-                    : Integer.toString(fullest.fastenersNeeded()),
-                moved(trip, hung)));
+        Says.AT_OF_THE_SAME_WOULD_DO.filled(
+            trip.show(Measure.LENGTH, fullest.support().along()),
+            fullest.support().fasteners() == 0
+                ? "some"
+                : Integer.toString(fullest.fastenersNeeded()),
+            moved(trip, hung)));
   }
 
   private static String moved(Trip trip, Hanging hung) {
     double by = hung.moveToCentre();
     return Math.abs(by) < 0.005
-        ? "they stand evenly about its centre already"
-        : "all of them %s further %s would share it evenly"
-            .formatted(trip.show(Measure.LENGTH, Math.abs(by)), by > 0 ? "forward" : "back");
+        ? Says.THEY_STAND_EVENLY_ABOUT.text()
+        : Says.ALL_OF_THEM_FURTHER_WOULD_SHARE.filled(
+            trip.show(Measure.LENGTH, Math.abs(by)), by > 0 ? "forward" : "back");
   }
 
   private static List<Question.Row> standing(Trip trip, Hanging hung) {
@@ -312,16 +311,16 @@ class HangController {
     if (hung.tips()) {
       rows.add(
           new Question.Row(
-              "△ It tips",
+              Says.IT_TIPS.text(),
               trip.show(Measure.LENGTH, hung.centre()),
-              "its centre lies beyond the last support: one of them is lifted; move one past it"));
+              Says.ITS_CENTRE_LIES_BEYOND_THE_LAST.text()));
     }
     if (hung.fallsWithoutOne()) {
       rows.add(
           new Question.Row(
-              "One slack support lets it fall",
-              hung.loads().size() + " of them",
-              "a third, or a shelf under it, holds it when a strap or bolt fails"));
+              Says.ONE_SLACK_SUPPORT_LETS_IT_FALL.text(),
+              Says.OF_THEM.filled(hung.loads().size()),
+              Says.A_THIRD_OR_A_SHELF_UNDER.text()));
     }
     hung.loads().stream()
         .filter(l -> l.braking() < 0)
@@ -329,10 +328,9 @@ class HangController {
         .ifPresent(l ->
             rows.add(
                 new Question.Row(
-                    "Braking lifts it at %s"
-                        .formatted(trip.show(Measure.LENGTH, l.support().along())),
+                    Says.BRAKING_LIFTS_IT_AT.filled(trip.show(Measure.LENGTH, l.support().along())),
                     newtons(-l.braking()),
-                    "its bolts or a strap over the tank must hold it down")));
+                    Says.ITS_BOLTS_OR_A_STRAP.text())));
     return rows;
   }
 
@@ -343,12 +341,11 @@ class HangController {
         .max(Comparator.comparingDouble(Hanging.Load::pressure))
         .map(l ->
             new Question.Row(
-                "△ It presses the tank's wall",
+                Says.IT_PRESSES_THE_TANKS_WALL.text(),
                 trip.show(Measure.PRESSURE, l.pressure()),
-                "its wall is taken to bear %s: %s"
-                    .formatted(
-                        trip.show(Measure.PRESSURE, tank.highestPressure()),
-                        spread(trip, tank, hung, l))));
+                Says.ITS_WALL_IS_TAKEN_TO_BEAR.filled(
+                    trip.show(Measure.PRESSURE, tank.highestPressure()),
+                    spread(trip, tank, hung, l))));
   }
 
   /** A board no longer than the tank has room for; where that is not enough, more supports. */
@@ -356,8 +353,8 @@ class HangController {
     double wide = load.support().width() * load.pressure() / tank.highestPressure();
     double room = TankResize.length(tank) / hung.loads().size();
     return wide <= room
-        ? "a board or tray %s wide between spreads it".formatted(trip.show(Measure.LENGTH, wide))
-        : "carry it on a shelf or tray under its whole floor, or by more straps";
+        ? Says.A_BOARD_OR_TRAY_WIDE_BETWEEN.filled(trip.show(Measure.LENGTH, wide))
+        : Says.CARRY_IT_ON_A_SHELF_OR_TRAY.text();
   }
 
   private static List<Question.Row> clearance(Trip trip, Part tank, Asked asked) {
@@ -374,15 +371,16 @@ class HangController {
     }
     return List.of(
         new Question.Row(
-            clearance.spare() < 0 ? "△ Too low" : "Over the lowest permitted line",
+            clearance.spare() < 0
+                ? Says.TOO_LOW.text()
+                : Says.OVER_THE_LOWEST_PERMITTED_LINE.text(),
             trip.show(Measure.LENGTH, Math.abs(clearance.spare())),
-            "its lowest point is %s over the ground, loaded; a branch or a rut reaches what hangs"
-                    .formatted(trip.show(Measure.LENGTH, clearance.lowest()))
-                + " below the frame: a guard, and nothing soft"),
+            Says.BELOW_THE_FRAME_A_GUARD.filled(
+                Says.ITS_LOWEST_POINT.filled(trip.show(Measure.LENGTH, clearance.lowest())))),
         new Question.Row(
-            clearance.above() < 0.05 ? "△ Hardly room above it" : "Room above it",
+            clearance.above() < 0.05 ? Says.HARDLY_ROOM_ABOVE_IT.text() : Says.ROOM_ABOVE_IT.text(),
             trip.show(Measure.LENGTH, Math.max(0, clearance.above())),
-            "to the floor, for fittings and the vent; a bend needs some 50 mm"));
+            Says.TO_THE_FLOOR_FOR_FITTINGS.text()));
   }
 
   private static String pressure(Trip trip, Tank tank, Hanging.Load load) {
@@ -394,6 +392,8 @@ class HangController {
   }
 
   static String newtons(double force) {
-    return Double.isFinite(force) ? String.format(Locale.ROOT, "%.0f N", force) : "no bolt";
+    return Double.isFinite(force)
+        ? String.format(Locale.ROOT, "%.0f N", force)
+        : Says.NO_BOLT.text();
   }
 }

@@ -67,8 +67,8 @@ final class LoadPicture {
               HangController.newtons(load.moving())));
     }
     return new Sketch(
-        tank.label() + " on its supports, on a bump",
-        "rear at the left",
+        Says.ON_ITS_SUPPORTS_ON_A_BUMP.filled(tank.label()),
+        Says.REAR_AT_THE_LEFT.text(),
         length,
         high + 2 * STRAP * length + longest + 1.5 * WORDS * length,
         straps.toString(),

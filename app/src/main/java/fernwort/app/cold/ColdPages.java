@@ -95,9 +95,9 @@ class ColdPages {
   private static Past past(Sleep.Sheet s) {
     String how =
         switch (s.outcome()) {
-          case RUNNING -> "%s of %s ticked".formatted(s.ticks().size(), s.steps().size());
+          case RUNNING -> Says.OF_TICKED.filled(s.ticks().size(), s.steps().size());
           case DONE -> "done";
-          case LEFT -> "left after %s of %s".formatted(s.ticks().size(), s.steps().size());
+          case LEFT -> Says.LEFT_AFTER_OF.filled(s.ticks().size(), s.steps().size());
         };
     return new Past(
         s.id(), s.title(), day(s.started()) + ", " + s.who(), how, s.outcome() == Outcome.RUNNING);
@@ -106,7 +106,7 @@ class ColdPages {
   private String state(OpenRig rig, WinterWish wish) {
     Optional<Sleep.Sheet> asleep = sleep.asleep(rig);
     if (asleep.isEmpty()) {
-      return "In use, pipes full of water.";
+      return Says.IN_USE_PIPES_FULL_OF_WATER.text();
     }
     Sleep.Sheet sheet = asleep.get();
     long dangers =
@@ -114,16 +114,15 @@ class ColdPages {
             .filter(r -> r.harm() == FrostHarm.DANGER)
             .count();
     String how =
-        "%s on %s by %s, %s of %s steps ticked"
-            .formatted(
-                sheet.title(),
-                day(sheet.started()),
-                sheet.who(),
-                sheet.ticks().size(),
-                sheet.steps().size());
+        Says.ON_BY_OF_STEPS_TICKED.filled(
+            sheet.title(),
+            day(sheet.started()),
+            sheet.who(),
+            sheet.ticks().size(),
+            sheet.steps().size());
     return dangers == 0
-        ? how + ". No water is left that breaks anything."
-        : how + ". %s parts still break.".formatted(dangers);
+        ? Says.NO_WATER_IS_LEFT_THAT_BREAKS.filled(how)
+        : how + Says.PARTS_STILL_BREAK.filled(dangers);
   }
 
   /** What one school makes of the rig, with the one to ask for next: others may go in between. */
@@ -257,9 +256,7 @@ class ColdPages {
     Sleep.Sheet sheet =
         sleep
             .asleep(rig)
-            .orElseThrow(() ->
-                new Refusal(
-                    "You have not winterized this rig yet: begin a sheet under Winter first"));
+            .orElseThrow(() -> new Refusal(Says.YOU_HAVE_NOT_WINTERIZED_THIS_RIG.with()));
     Wintering now = sleep.now(rig);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
@@ -284,7 +281,7 @@ class ColdPages {
 
   private static WinterizingMethod named(String school) {
     return WinterizingMethod.named(school)
-        .orElseThrow(() -> new Refusal("There is no method “%s”; pick one".formatted(school)));
+        .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_METHOD_PICK_ONE.with(school)));
   }
 
   @PostMapping("/school/{school}/begin")

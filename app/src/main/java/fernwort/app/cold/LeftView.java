@@ -66,9 +66,9 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
     /** Returns how many things there hold water, and how many of them break or may. */
     public String inShort() {
       return Stream.of(
-              rows.size() + " with water",
+              Says.WITH_WATER.filled(rows.size()),
               count("danger", "breaks", "break"),
-              count("warning", "at risk", "at risk"))
+              count("warning", Says.AT_RISK.text(), Says.AT_RISK.text()))
           .filter(words -> !words.isEmpty())
           .collect(Collectors.joining(" · "));
     }
@@ -106,20 +106,23 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   /** Returns it in one line: what breaks, what is at risk, and how much is left. */
   public String inShort() {
     String breaks =
-        dangers == 0 ? "Nothing breaks" : dangers == 1 ? "1 part breaks" : dangers + " parts break";
+        dangers == 0
+            ? Says.NOTHING_BREAKS.text()
+            : dangers == 1 ? Says.FOR_1_PART_BREAKS.text() : Says.PARTS_BREAK.filled(dangers);
     String may = warnings == 0 ? "" : " · " + atRisk();
-    return breaks + may + " · " + total + " left in it";
+    return Says.LEFT_IN_IT.filled(breaks + may, total);
   }
 
   /** Returns what breaks and what is at risk, as a cell of a table says it. */
   public String breaks() {
-    String breaks = dangers == 0 ? "nothing" : dangers == 1 ? "1 part" : dangers + " parts";
+    String breaks =
+        dangers == 0 ? "nothing" : dangers == 1 ? Says.FOR_1_PART.text() : dangers + " parts";
     return warnings == 0 ? breaks : breaks + "; " + atRisk();
   }
 
   /** Returns how many parts may break. */
   String atRisk() {
-    return warnings == 1 ? "1 part at risk" : warnings + " parts at risk";
+    return warnings == 1 ? Says.FOR_1_PART_AT_RISK.text() : Says.PARTS_AT_RISK.filled(warnings);
   }
 
   private static Row row(OpenRig rig, FrostRisk one, Units units) {
@@ -162,7 +165,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   static String label(OpenRig rig, String id) {
     return line(rig, id)
         .map(Line::label)
-        .map("Line “%s”"::formatted)
+        .map(Says.LINE.text()::formatted)
         .orElseGet(() -> rig.rig().part(id).label());
   }
 

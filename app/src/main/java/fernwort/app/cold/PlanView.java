@@ -64,9 +64,7 @@ record PlanView(
         plan.litres() > 0 ? units.show(Measure.VOLUME, plan.litres()) : "",
         jugs == 0
             ? ""
-            : String.format(
-                Locale.ROOT,
-                "%d %s, about %s",
+            : Says.ABOUT.filled(
                 jugs,
                 jugs == 1 ? "jug" : "jugs",
                 units.price(BigDecimal.valueOf(jugs * wish.price()))),
@@ -74,7 +72,7 @@ record PlanView(
             ? ""
             : String.format(
                 Locale.ROOT,
-                "weakest in %s: %.0f %%, freezes at %s",
+                Says.WEAKEST_IN_FREEZES_AT.text(),
                 plan.weakestAt(),
                 100 * plan.weakest().getAsDouble(),
                 units.show(Measure.TEMPERATURE, FreezingPoint.of(plan.weakest().getAsDouble()))),
@@ -85,9 +83,9 @@ record PlanView(
 
   private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
     if (left.dangers() > 0) {
-      return "no frost: something breaks below " + down(plan, left, wish, units);
+      return Says.NO_FROST_SOMETHING_BREAKS_BELOW.filled(down(plan, left, wish, units));
     }
-    String but = left.warnings() == 0 ? "" : ", but for " + left.atRisk();
+    String but = left.warnings() == 0 ? "" : Says.BUT_FOR.filled(left.atRisk());
     String down = down(plan, left, wish, units);
     if (plan.weakest().isEmpty()) {
       return down + but;
@@ -95,8 +93,8 @@ record PlanView(
     double spare =
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
-    return "%s, %s %s to spare%s"
-        .formatted(down, Math.round(spare), units.unit(Measure.TEMPERATURE).sign(), but);
+    return Says.TO_SPARE.filled(
+        down, Math.round(spare), units.unit(Measure.TEMPERATURE).sign(), but);
   }
 
   /** How cold it may get, as a cell of a table says it. */
@@ -104,7 +102,9 @@ record PlanView(
     if (left.dangers() > 0) {
       return units.show(Measure.TEMPERATURE, FREEZING);
     }
-    return plan.weakest().isEmpty() ? "any cold" : units.show(Measure.TEMPERATURE, wish.cold());
+    return plan.weakest().isEmpty()
+        ? Says.ANY_COLD.text()
+        : units.show(Measure.TEMPERATURE, wish.cold());
   }
 
   private static Air air(OpenRig rig, Blow blow, Units units) {
@@ -117,8 +117,8 @@ record PlanView(
         units.show(Measure.PRESSURE, blow.pressure()),
         blow.bursts(),
         slowest >= 1
-            ? "strong enough"
-            : String.format(Locale.ROOT, "too weak somewhere (%.1f)", slowest),
+            ? Says.STRONG_ENOUGH.text()
+            : String.format(Locale.ROOT, Says.TOO_WEAK_SOMEWHERE.text(), slowest),
         "%s to %s".formatted(units.show(Measure.VOLUME, low), units.show(Measure.VOLUME, high)));
   }
 }

@@ -51,14 +51,14 @@ class Reminders {
               "autumn",
               next(today, Month.OCTOBER, AUTUMN_DAY),
               "Winterize " + name,
-              "Under Winter, Winterize: pick a method and go through its sheet."));
+              Says.UNDER_WINTER_WINTERIZE_PICK.text()));
       calendar.add(
           event(
               id,
               "frost",
               Forecast.firstFrost(today),
-              "First frost for " + name + " (simulated forecast)",
-              "Under Winter, Tonight: what freezes first, and what holds it."));
+              Says.FIRST_FROST_FOR_SIMULATED.filled(name),
+              Says.UNDER_WINTER_TONIGHT.text()));
     }
     calendar.add(
         event(
@@ -66,7 +66,7 @@ class Reminders {
             "spring",
             next(today, Month.APRIL, 1),
             "De-winterize " + name,
-            "Under Winter, De-winterize: close, flush, look, sanitize, fill."));
+            Says.UNDER_WINTER_DE_WINTERIZE_CLOSE.text()));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("text/calendar;charset=UTF-8"))
         .header(

@@ -66,19 +66,30 @@ final class TonightPage {
     FreezeForecast.Asked asked = NightAir.asked(form, date);
     double stored =
         form.number(
-            "night-battery", "Usable battery in the cold", 600, "Wh", "About half its rating.");
+            "night-battery",
+            Says.USABLE_BATTERY_IN_THE_COLD.text(),
+            600,
+            "Wh",
+            Says.ABOUT_HALF_ITS_RATING.text());
     double gas =
-        form.number("night-gas", "The heater inside takes", 110, "g of gas an hour", "Its plate.");
+        form.number(
+            "night-gas",
+            Says.THE_HEATER_INSIDE_TAKES.text(),
+            110,
+            Says.G_OF_GAS_AN_HOUR.text(),
+            Says.ITS_PLATE.text());
     double bottle =
-        form.number("night-bottle", "Gas in the bottle", 4, "kg", "Weighed, less its tare.");
+        form.number(
+            "night-bottle",
+            Says.GAS_IN_THE_BOTTLE.text(),
+            4,
+            "kg",
+            Says.WEIGHED_LESS_ITS_TARE.text());
     return Question.of(
         "tonight",
-        "Which part freezes first tonight",
+        Says.WHICH_PART_FREEZES_FIRST_TONIGHT.text(),
         form,
-        "Worked out from the warmth each place keeps. Until you enter yours under Rig that is a"
-            + " guess: 60 % inside, none under the floor. Two thermometers measure it: share = (place −"
-            + " outside) ÷ (inside − outside). Leave the gray valve open in frost only where local"
-            + " rules permit it. Gas heaters need air, and licensed hands.",
+        Says.WORKED_OUT_FROM_THE_WARMTH_EACH.text(),
         () -> answer(asked, new Stores(stored, gas, bottle)));
   }
 
@@ -87,25 +98,23 @@ final class TonightPage {
     Form form = trip.form();
     double outside = temperature(form, "share-outside", "Outside", 268.15);
     double inside = temperature(form, "share-inside", "Inside", 288.15);
-    double place = temperature(form, "share-place", "In the place", 278.15);
+    double place = temperature(form, "share-place", Says.IN_THE_PLACE.text(), 278.15);
     return Question.of(
         "share",
-        "How warm a place stays, by thermometers",
+        Says.HOW_WARM_A_PLACE_STAYS.text(),
         form,
-        "Read all three at the coldest hour, doors as they are at night. Enter the share in the"
-            + " place's form under Rig.",
+        Says.READ_ALL_THREE_AT_THE_COLDEST.text(),
         () -> {
           if (inside - outside < LEAST_DIFFERENCE) {
-            throw new Refusal(
-                "Inside and outside are too close to each other; read them on a colder night");
+            throw new Refusal(Says.INSIDE_AND_OUTSIDE_ARE_TOO_CLOSE.with());
           }
           double share = Math.clamp((place - outside) / (inside - outside), 0, 1);
           return new Question.Answer(
               List.of(
                   new Question.Row(
-                      "It keeps",
+                      Says.IT_KEEPS.text(),
                       String.format(Locale.ROOT, "%.0f %%", 100 * share),
-                      "(place − outside) ÷ (inside − outside)")),
+                      Says.PLACE_OUTSIDE_INSIDE_OUTSIDE.text())),
               List.of(),
               List.of(),
               List.of());
@@ -134,59 +143,64 @@ final class TonightPage {
         tonight.exposures().stream().filter(e -> e.zero().isPresent()).toList();
     rows.add(
         new Question.Row(
-            "Down to %s:".formatted(trip.show(Measure.TEMPERATURE, asked.outside().lowest())),
+            Says.DOWN_TO.filled(trip.show(Measure.TEMPERATURE, asked.outside().lowest())),
             frozen.isEmpty()
-                ? "nothing freezes"
-                : "%s freezes first, about %s"
-                    .formatted(frozen.getFirst().label(), clock(frozen.getFirst().zero())),
+                ? Says.NOTHING_FREEZES.text()
+                : Says.FREEZES_FIRST_ABOUT.filled(
+                    frozen.getFirst().label(), clock(frozen.getFirst().zero())),
             frozen.isEmpty()
-                ? "all of it stays above 0 °C"
-                : "a fifth of it is ice %s".formatted(orNever(frozen.getFirst().stops()))));
+                ? Says.ALL_OF_IT_STAYS_ABOVE_0_C.text()
+                : Says.A_FIFTH_OF_IT_IS_ICE.filled(orNever(frozen.getFirst().stops()))));
     rows.add(
         new Question.Row(
-            "Safe down to, as it is",
+            Says.SAFE_DOWN_TO_AS_IT_IS.text(),
             trip.show(Measure.TEMPERATURE, tonight.coldest()),
-            "outside at the lowest, for a night like this one"));
+            Says.OUTSIDE_AT_THE_LOWEST.text()));
     rows.add(
         new Question.Row(
-            "Heat needed to keep it at 2 °C",
+            Says.HEAT_NEEDED_TO_KEEP_IT_AT_2.text(),
             String.format(Locale.ROOT, "%.0f W", tonight.watts()),
             String.format(
                 Locale.ROOT,
-                "at the coldest hour; %.0f Wh over the night, against %.0f Wh of the battery",
+                Says.AT_THE_COLDEST_HOUR_WH.text(),
                 tonight.energy() / WATT_HOUR,
                 stored)));
     FreezeForecast.battery(network, now, asked, stored * WATT_HOUR)
         .ifPresent(end ->
             rows.add(
                 new Question.Row(
-                    "Held by the battery",
+                    Says.HELD_BY_THE_BATTERY.text(),
                     "until " + clock(OptionalDouble.of(end.ends())),
                     end.zero().isPresent()
-                        ? "then the first part is at 0 °C at " + clock(end.zero())
-                        : "what is left then lasts till morning")));
+                        ? Says.THEN_THE_FIRST_PART_IS_AT_0.filled(clock(end.zero()))
+                        : Says.WHAT_IS_LEFT_THEN_LASTS_TILL.text())));
     for (FrostValve valve : FrostValve.tonight(network, now, asked)) {
       rows.add(frostValve(valve));
     }
     rows.add(gas(asked, stores));
     Set<String> first =
         frozen.stream().limit(FIRST).map(FreezeForecast.Exposure::id).collect(Collectors.toSet());
-    compare(rows, "Cupboard doors open", FreezeForecast.of(network, now, asked.withDoorsOpen()));
     compare(
         rows,
-        "Insulation of %s round every line".formatted(trip.show(Measure.LENGTH, FOAM)),
+        Says.CUPBOARD_DOORS_OPEN.text(),
+        FreezeForecast.of(network, now, asked.withDoorsOpen()));
+    compare(
+        rows,
+        Says.INSULATION_OF_ROUND_EVERY_LINE.filled(trip.show(Measure.LENGTH, FOAM)),
         FreezeForecast.of(network, now, asked.insulated(FOAM)));
     if (!first.isEmpty()) {
       compare(
-          rows, "The first three drained", FreezeForecast.of(network, now, asked.draining(first)));
+          rows,
+          Says.THE_FIRST_THREE_DRAINED.text(),
+          FreezeForecast.of(network, now, asked.draining(first)));
       double drip =
           frozen.stream().limit(FIRST).mapToDouble(FreezeForecast.Exposure::drip).max().orElse(0);
       rows.add(
           new Question.Row(
-              "A tap left dripping through the first three",
-              trip.show(Measure.VOLUME, drip * HOUR) + " an hour",
-              trip.show(Measure.VOLUME, drip * asked.outside().length())
-                  + " over the night; gray has to take it"));
+              Says.A_TAP_LEFT_DRIPPING.text(),
+              Says.AN_HOUR.filled(trip.show(Measure.VOLUME, drip * HOUR)),
+              Says.OVER_THE_NIGHT_GRAY_HAS_TO_TAKE.filled(
+                  trip.show(Measure.VOLUME, drip * asked.outside().length()))));
     }
     return new Question.Answer(rows, List.of(table(tonight)), List.of(chart(asked)), List.of())
         .on(drawn(frozen));
@@ -203,9 +217,9 @@ final class TonightPage {
               ? Marked.Weight.DANGER
               : later < LATE ? Marked.Weight.WARNING : Marked.Weight.NONE;
       String at = clock(e.zero());
-      marks.put(e.id(), new Marked.Mark(weight, at, "at 0 °C about " + at));
+      marks.put(e.id(), new Marked.Mark(weight, at, Says.AT_0_C_ABOUT.filled(at)));
     }
-    return new Marked("what freezes tonight, each with its hour", marks);
+    return new Marked(Says.WHAT_FREEZES_TONIGHT_EACH.text(), marks);
   }
 
   /** The gas that keeps the inside warm through the night, against what is in the bottle. */
@@ -214,14 +228,11 @@ final class TonightPage {
     double needs = stores.gas() * hours / GRAMS;
     double lasts = stores.gas() > 0 ? stores.bottle() * GRAMS / stores.gas() : hours;
     return new Question.Row(
-        "Gas for the night",
+        Says.GAS_FOR_THE_NIGHT.text(),
         String.format(Locale.ROOT, "%.1f kg", needs),
         String.format(
             Locale.ROOT,
-            lasts < hours
-                ? "at %.0f g an hour; the %.1f kg there end after %.0f h: then it is as cold as it gets"
-                : "at %.0f g an hour, of %.1f kg there, which last %.0f h; a bottle out in frost gives"
-                    + " less",
+            lasts < hours ? Says.AT_G_AN_HOUR_THE_KG.text() : Says.AT_G_AN_HOUR_OF_KG.text(),
             stores.gas(),
             stores.bottle(),
             lasts));
@@ -231,19 +242,20 @@ final class TonightPage {
   private Question.Row frostValve(FrostValve valve) {
     String when =
         valve.opens().isPresent()
-            ? "opens at " + clock(valve.opens())
-            : valve.opensBelow().isPresent() ? "stays closed tonight" : "opens without power";
+            ? Says.OPENS_AT.filled(clock(valve.opens()))
+            : valve.opensBelow().isPresent()
+                ? Says.STAYS_CLOSED_TONIGHT.text()
+                : Says.OPENS_WITHOUT_POWER.text();
     String below =
         valve
             .opensBelow()
-            .map(
-                t -> "opens below %s or without power".formatted(trip.show(Measure.TEMPERATURE, t)))
-            .orElse("opens without power");
+            .map(t -> Says.OPENS_BELOW_OR_WITHOUT_POWER.filled(trip.show(Measure.TEMPERATURE, t)))
+            .orElse(Says.OPENS_WITHOUT_POWER.text());
     return new Question.Row(
         valve.valve().label(),
         when,
-        "%s, and lets out %s from tanks, heater and lines"
-            .formatted(below, trip.show(Measure.VOLUME, valve.loses())));
+        Says.AND_LETS_OUT_FROM_TANKS_HEATER.filled(
+            below, trip.show(Measure.VOLUME, valve.loses())));
   }
 
   private void compare(List<Question.Row> rows, String what, FreezeForecast other) {
@@ -253,15 +265,14 @@ final class TonightPage {
             what,
             trip.show(Measure.TEMPERATURE, other.coldest()),
             frozen == 0
-                ? "the coldest it then gets; nothing freezes tonight"
-                : "safe down to this then; tonight %s parts still reach freezing"
-                    .formatted(frozen)));
+                ? Says.THE_COLDEST_IT_THEN_GETS_NOTHING.text()
+                : Says.SAFE_DOWN_TO_THIS_THEN_TONIGHT.filled(frozen)));
   }
 
   private Question.Table table(FreezeForecast tonight) {
     return new Question.Table(
-        "In the order in which they freeze",
-        List.of("what", "where", "lowest", "at 0 °C", "a fifth ice", "held by"),
+        Says.IN_THE_ORDER.text(),
+        List.of("what", "where", "lowest", "at 0 °C", Says.A_FIFTH_ICE.text(), Says.HELD_BY.text()),
         tonight.exposures().stream()
             .limit(MOST_ROWS)
             .map(e ->
@@ -295,7 +306,7 @@ final class TonightPage {
     Map<String, List<Place>> alike = new LinkedHashMap<>();
     for (Place place : trip.rig().places()) {
       if (trip.rig().parts().stream().anyMatch(p -> p.place().equals(place.id()))) {
-        String guess = place.warmth().isEmpty() ? ", guessed" : "";
+        String guess = place.warmth().isEmpty() ? Says.GUESSED.text() : "";
         double share = 100 * Shelter.share(trip.rig(), place);
         alike
             .computeIfAbsent(
@@ -314,7 +325,7 @@ final class TonightPage {
               hours));
     }
     return new Chart(
-        "Temperature of each place through the night",
+        Says.TEMPERATURE_OF_EACH_PLACE.text(),
         Chart.Axis.clock("time"),
         trip.axis("temperature", Measure.TEMPERATURE),
         hours.stream().map(h -> h + NightAir.BEGINS).toList(),
@@ -325,7 +336,7 @@ final class TonightPage {
   private static String named(List<String> names) {
     return names.size() < 3
         ? String.join(", ", names)
-        : names.getFirst() + " and " + (names.size() - 1) + " more places";
+        : Says.AND_MORE_PLACES.filled(names.getFirst(), (names.size() - 1));
   }
 
   private Chart.Course course(String name, Chart.Style style, Curve curve, List<Double> hours) {
@@ -336,7 +347,7 @@ final class TonightPage {
   }
 
   private static String orNever(OptionalDouble seconds) {
-    return seconds.isPresent() ? "at " + clock(seconds) : "not tonight";
+    return seconds.isPresent() ? "at " + clock(seconds) : Says.NOT_TONIGHT.text();
   }
 
   private static String clock(OptionalDouble seconds) {

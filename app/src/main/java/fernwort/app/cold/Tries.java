@@ -5,7 +5,6 @@ import fernwort.app.units.Units;
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Slope;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Leaning;
 import fernwort.core.winter.sheets.Operation;
@@ -63,8 +62,7 @@ final class Tries {
         default -> new Operation.Put(words[0], words[1]);
       };
     } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
-      throw new Refusal(
-          "“%s” cannot be tried; write it as part:position, such as drain:open".formatted(text));
+      throw new Refusal(Says.CANNOT_BE_TRIED_WRITE_IT_AS_PART.with(text));
     }
   }
 
@@ -88,16 +86,15 @@ final class Tries {
       case Operation.Put put -> LeftView.turned(rig, put.part(), put.position());
       case Operation.Tilt tilt ->
           units.say(
-              Message.of(
-                  "Lean it, wheels chocked: {}.",
+              Says.LEAN_IT_WHEELS_CHOCKED.with(
                   Leaning.of(rig.rig().vehicle(), new Slope(tilt.pitch(), tilt.roll()))));
       case Operation.Blown blown ->
-          "A burst of air through "
-              + LeftView.label(
-                  rig, (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst());
+          Says.A_BURST_OF_AIR_THROUGH.filled(
+              LeftView.label(
+                  rig, (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst()));
       case Operation.Filled filled ->
-          "A cup of antifreeze into "
-              + LeftView.label(rig, filled.strengths().keySet().iterator().next());
+          Says.A_CUP_OF_ANTIFREEZE_INTO.filled(
+              LeftView.label(rig, filled.strengths().keySet().iterator().next()));
       case Operation.Emptied _, Operation.RunDry _, Operation.DrawnDry _, Operation.Heed _ -> "";
     };
   }

@@ -23,47 +23,56 @@ final class WishPage {
     WinterWish usual = WinterWish.USUAL;
     double cold =
         form.amount(
-            "winter-cold", "Down to", Measure.TEMPERATURE, usual.cold(), "The coldest you expect.");
+            "winter-cold",
+            Says.DOWN_TO_FIRST.text(),
+            Measure.TEMPERATURE,
+            usual.cold(),
+            Says.THE_COLDEST_YOU_EXPECT.text());
     double air =
         form.amount(
             "winter-air",
-            "Compressor gives",
+            Says.COMPRESSOR_GIVES.text(),
             Measure.FLOW,
             usual.air(),
-            "Free air, on its plate; a hand pump gives 20.");
+            Says.FREE_AIR_ON_ITS_PLATE_A_HAND.text());
     double pressure =
         form.amount(
             "winter-pressure",
-            "Its regulator at",
+            Says.ITS_REGULATOR_AT.text(),
             Measure.PRESSURE,
             usual.pressure(),
-            "Never over 2 bar, nor over the weakest part.");
+            Says.NEVER_OVER_2_BAR_NOR.text());
     double strength =
         form.number(
-            "winter-strength", "Antifreeze", 100 * usual.strength(), "% glycol", "On its label.");
-    double jug = form.amount("winter-jug", "A jug holds", Measure.VOLUME, usual.jug(), "");
+            "winter-strength",
+            "Antifreeze",
+            100 * usual.strength(),
+            Says.GLYCOL.text(),
+            Says.ON_ITS_LABEL.text());
+    double jug =
+        form.amount("winter-jug", Says.A_JUG_HOLDS.text(), Measure.VOLUME, usual.jug(), "");
     double price =
         form.number(
             "winter-price",
-            "and costs",
+            Says.AND_COSTS.text(),
             usual.price(),
             trip.units().currency(),
-            "Choose the currency under Rigs.");
+            Says.CHOOSE_THE_CURRENCY_UNDER_RIGS.text());
     boolean blown =
         form.choice(
                 "winter-lines",
-                "Combined method: pipes",
+                Says.COMBINED_METHOD_PIPES.text(),
                 List.of(
-                    new Field.Option("fall", "run out by gravity"),
-                    new Field.Option("air", "are blown out, too")))
+                    new Field.Option("fall", Says.RUN_OUT_BY_GRAVITY.text()),
+                    new Field.Option("air", Says.ARE_BLOWN_OUT_TOO.text())))
             .equals("air");
     boolean cups =
         form.choice(
                 "winter-traps",
-                "Its traps",
+                Says.ITS_TRAPS.text(),
                 List.of(
-                    new Field.Option("cup", "get a cup of antifreeze"),
-                    new Field.Option("open", "get their plugs taken out")))
+                    new Field.Option("cup", Says.GET_A_CUP_OF_ANTIFREEZE.text()),
+                    new Field.Option("open", Says.GET_THEIR_PLUGS_TAKEN_OUT.text())))
             .equals("cup");
     WinterWish wish = usual;
     String problem = form.problem();
@@ -77,7 +86,7 @@ final class WishPage {
     return new Asked(
         new Question(
             "wish",
-            "What you have and want",
+            Says.WHAT_YOU_HAVE_AND_WANT.text(),
             form.fields(),
             problem,
             List.of(),

@@ -71,8 +71,7 @@ public class Turnstile {
   }
 
   private static TooBusy busy() {
-    return new TooBusy(
-        "Fernwort is still computing what was asked before. Nothing is lost; ask again in a moment.");
+    return new TooBusy(Says.FERNWORT_IS_STILL_COMPUTING.text());
   }
 
   private Place enter(String rig) {

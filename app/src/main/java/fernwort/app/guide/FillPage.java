@@ -33,57 +33,63 @@ final class FillPage implements GuidePage {
     for (Tank tank : answers.tanks(Contents.FRESH)) {
       String t = tank.id() + "-";
       List<Field> fields = new ArrayList<>();
-      fields.add(tick(tank, Fill.NECK, "Through a filler with a cap"));
-      fields.add(tick(tank, Fill.JUG, "From a jug, poured into the filler"));
-      fields.add(tick(tank, Fill.MAINS, "From the hose inlet, under pressure"));
-      fields.add(tick(tank, Fill.FLOAT, "From the hose inlet, with a float that closes"));
+      fields.add(tick(tank, Fill.NECK, Says.THROUGH_A_FILLER_WITH_A_CAP.text()));
+      fields.add(tick(tank, Fill.JUG, Says.FROM_A_JUG_POURED.text()));
+      fields.add(tick(tank, Fill.MAINS, Says.FROM_THE_HOSE_INLET_UNDER.text()));
+      fields.add(tick(tank, Fill.FLOAT, Says.FROM_THE_HOSE_INLET_WITH_A_FLOAT.text()));
       List<Field.Option> others = others(answers, tank);
       if (others.size() > 1) {
         fields.add(
             Field.choice(
                 t + "from",
-                "From another tank, by a pump of its own; that one then gives its water here",
+                Says.FROM_ANOTHER_TANK_BY_A_PUMP.text(),
                 tank.from().orElse(""),
                 others));
       }
-      fields.add(Field.spot(t + "neck", "Where its filler is", FilledPage.spot(tank.neck())));
+      fields.add(
+          Field.spot(t + "neck", Says.WHERE_ITS_FILLER_IS.text(), FilledPage.spot(tank.neck())));
       fields.add(
           GuidePage.amount(
               t + "neck-height",
-              "The filler above the ground",
+              Says.THE_FILLER_ABOVE_THE_GROUND.text(),
               units,
               Measure.LENGTH,
               tank.neckHeight(),
-              "Left as it is where there is no filler."));
-      cards.add(new Card(tank.id(), tank.label() + " is filled", "Tick all that apply.", fields));
+              Says.LEFT_AS.text()));
+      cards.add(
+          new Card(
+              tank.id(),
+              Says.IS_FILLED.filled(tank.label()),
+              Says.TICK_ALL_THAT_APPLY.text(),
+              fields));
     }
     Mains mains = answers.mains();
     cards.add(
         new Card(
             "mains",
-            "The hose inlet",
-            "Where a hose from a tap is screwed on. Nothing here matters without one.",
+            Says.THE_HOSE_INLET.text(),
+            Says.WHERE_A_HOSE_FROM_A_TAP.text(),
             List.of(
-                Field.tick("taps", "It leads to the taps as well", mains.toTaps(), ""),
-                Field.spot("inlet", "Where it is", FilledPage.spot(mains.spot())),
+                Field.tick("taps", Says.IT_LEADS_TO_THE_TAPS_AS_WELL.text(), mains.toTaps(), ""),
+                Field.spot("inlet", Says.WHERE_IT_IS.text(), FilledPage.spot(mains.spot())),
                 GuidePage.amount(
                     "inlet-height",
-                    "The inlet above the ground",
+                    Says.THE_INLET_ABOVE_THE_GROUND.text(),
                     units,
                     Measure.LENGTH,
                     mains.height(),
                     ""),
                 Field.tick(
                     "regulator",
-                    "A pressure regulator follows it",
+                    Says.A_PRESSURE_REGULATOR_FOLLOWS_IT.text(),
                     mains.regulator(),
-                    "A round or bell-shaped fitting, often with a dial."),
+                    Says.A_ROUND_OR_BELL_SHAPED_FITTING.text()),
                 Field.tick(
                     "check",
-                    "A check valve follows it",
+                    Says.A_CHECK_VALVE_FOLLOWS_IT.text(),
                     mains.check(),
-                    "A short fitting with an arrow: nothing goes back into the public tap."),
-                Field.tick("shut-off", "A valve closes it", mains.shutOff(), ""))));
+                    Says.A_SHORT_FITTING_WITH_AN_ARROW.text()),
+                Field.tick("shut-off", Says.A_VALVE_CLOSES_IT.text(), mains.shutOff(), ""))));
     return cards;
   }
 
@@ -110,7 +116,8 @@ final class FillPage implements GuidePage {
     Mains mains =
         new Mains(
             sheet.spot("inlet", was.spot()),
-            sheet.amount("inlet-height", "The inlet", Measure.LENGTH, was.height(), 0.05, 4),
+            sheet.amount(
+                "inlet-height", Says.THE_INLET.text(), Measure.LENGTH, was.height(), 0.05, 4),
             sheet.tick("check"),
             sheet.tick("regulator"),
             sheet.tick("shut-off"),
@@ -135,7 +142,7 @@ final class FillPage implements GuidePage {
             sheet.spot(t + "neck", was.neck()),
             sheet.amount(
                 t + "neck-height",
-                was.label() + ", filler",
+                Says.FILLER.filled(was.label()),
                 Measure.LENGTH,
                 was.neckHeight(),
                 0.1,

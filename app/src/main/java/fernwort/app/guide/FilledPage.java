@@ -82,12 +82,11 @@ final class FilledPage {
       double value = units.parse(label, measure, text(field));
       if (value < low || value > high) {
         throw new Refusal(
-            "%s of %s: from %s to %s is possible"
-                .formatted(
-                    label,
-                    units.show(measure, value),
-                    units.show(measure, low),
-                    units.show(measure, high)));
+            Says.OF_FROM_TO_IS_POSSIBLE.with(
+                label,
+                units.show(measure, value),
+                units.show(measure, low),
+                units.show(measure, high)));
       }
       return Optional.of(value);
     } catch (Refusal refusal) {

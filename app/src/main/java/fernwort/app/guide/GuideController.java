@@ -78,7 +78,7 @@ class GuideController {
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String layout,
       @ModelAttribute("who") String who) {
-    String called = name.isBlank() ? "My rig" : RigEdit.shortened(name.strip());
+    String called = name.isBlank() ? Says.MY_RIG.text() : RigEdit.shortened(name.strip());
     String id = guides.begin(ReadyAnswers.of(layout, called).orElse(RigAnswers.of(called)), who);
     return "redirect:/rigs/%s/guide/vehicle".formatted(id);
   }
@@ -204,16 +204,14 @@ class GuideController {
   private static String holds(OpenRig rig, Habits habits, Units units) {
     Holds holds = Holds.of(rig.network(), habits);
     String litres =
-        "%s fresh, %s gray"
-            .formatted(
-                units.show(Measure.VOLUME, holds.fresh()),
-                units.show(Measure.VOLUME, holds.gray()));
+        Says.FRESH_GRAY.filled(
+            units.show(Measure.VOLUME, holds.fresh()), units.show(Measure.VOLUME, holds.gray()));
     if (holds.fresh() == 0 || habits.freshPerDay() == 0) {
       return litres;
     }
     return String.format(
         Locale.ROOT,
-        "%s; full, the fresh water lasts %.1f days",
+        Says.FULL_THE_FRESH_WATER_LASTS_DAYS.text(),
         litres,
         holds.lasts().freshDays());
   }
@@ -274,7 +272,8 @@ class GuideController {
     }
     Units units = sheet.units();
     try {
-      double volume = units.parse(tank.label() + ", now", Measure.VOLUME, sheet.text(tank.id()));
+      double volume =
+          units.parse(Says.NOW.filled(tank.label()), Measure.VOLUME, sheet.text(tank.id()));
       states.record(
           rig,
           tank.id(),
@@ -291,7 +290,7 @@ class GuideController {
     return PAGES.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Missing("There is no page “" + id + "” of questions."));
+        .orElseThrow(() -> new Missing(Says.THERE_IS_NO_PAGE_OF_QUESTIONS.filled(id)));
   }
 
   private static String next(GuidePage page) {

@@ -56,7 +56,7 @@ class Guides {
   /** Begins a rig from some answers; returns its address. */
   @Transactional
   public String begin(RigAnswers answers, String who) {
-    String id = rigs.add(Guided.of(answers).rig(), who, "Begun with questions");
+    String id = rigs.add(Guided.of(answers).rig(), who, Says.BEGUN_WITH_QUESTIONS.text());
     store.keep(id, FORMAT.write(answers), rigs.open(id).version());
     return id;
   }
@@ -81,9 +81,7 @@ class Guides {
     }
     return newest
         .map(a -> new Given(a, true))
-        .orElseThrow(() ->
-            new Refusal(
-                "This rig was not described by questions; change it under Rig, or begin a new one with questions"));
+        .orElseThrow(() -> new Refusal(Says.THIS_RIG_WAS_NOT_DESCRIBED.with()));
   }
 
   /** Tells whether answers made a rig as it is. */
@@ -115,8 +113,7 @@ class Guides {
   private RigAnswers once(OpenRig rig, String who, GuidePage page, FilledPage sheet) {
     Given given = given(rig);
     if (given.parted() && !sheet.tick("anew")) {
-      throw new Refusal(
-          "This rig was changed in the editor since; tick that you want it made anew from your answers, or go on in the editor");
+      throw new Refusal(Says.THIS_RIG_WAS_CHANGED.with());
     }
     RigAnswers answers = page.read(given.answers(), sheet);
     if (answers.equals(given.answers()) && !given.parted()) {

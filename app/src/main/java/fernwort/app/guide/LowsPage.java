@@ -20,29 +20,32 @@ final class LowsPage implements GuidePage {
 
   @Override
   public String title() {
-    return "Low points";
+    return Says.LOW_POINTS.text();
   }
 
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Field> lows = new ArrayList<>();
-    lows.add(Field.tick("cold", "The cold lines have a drain there", answers.lows().cold(), ""));
+    lows.add(
+        Field.tick("cold", Says.THE_COLD_LINES_HAVE_A_DRAIN.text(), answers.lows().cold(), ""));
     if (answers.pump().hot() != Hot.NONE) {
-      lows.add(Field.tick("hot", "The hot lines have one", answers.lows().hot(), ""));
+      lows.add(Field.tick("hot", Says.THE_HOT_LINES_HAVE_ONE.text(), answers.lows().hot(), ""));
     }
     Bores bores = answers.bores();
     return List.of(
         new Card(
-            "lows", "The lowest spot of each run", "Water that stands there freezes first.", lows),
+            "lows",
+            Says.THE_LOWEST_SPOT_OF_EACH_RUN.text(),
+            Says.WATER_THAT_STANDS_THERE_FREEZES.text(),
+            lows),
         new Card(
             "bores",
-            "How wide the lines are",
-            "Inside; the usual size is filled in. They matter for flow, and for what stays in"
-                + " them.",
+            Says.HOW_WIDE_THE_LINES_ARE.text(),
+            Says.INSIDE_THE_USUAL_SIZE_IS_FILLED.text(),
             List.of(
-                bore("supply", "Lines to pump and taps", units, bores.supply()),
-                bore("fill", "The filler's hose", units, bores.fill()),
-                bore("waste", "Waste lines", units, bores.waste()),
+                bore("supply", Says.LINES_TO_PUMP_AND_TAPS.text(), units, bores.supply()),
+                bore("fill", Says.THE_FILLERS_HOSE.text(), units, bores.fill()),
+                bore("waste", Says.WASTE_LINES.text(), units, bores.waste()),
                 bore("vent", "Vents", units, bores.vent()))));
   }
 
@@ -58,9 +61,11 @@ final class LowsPage implements GuidePage {
             sheet.tick("cold"),
             before.pump().hot() == Hot.NONE ? before.lows().hot() : sheet.tick("hot")),
         new Bores(
-            sheet.amount("supply", "Lines to taps", Measure.LENGTH, was.supply(), 0.004, 0.06),
-            sheet.amount("fill", "The filler's hose", Measure.LENGTH, was.fill(), 0.01, 0.1),
-            sheet.amount("waste", "Waste lines", Measure.LENGTH, was.waste(), 0.01, 0.1),
+            sheet.amount(
+                "supply", Says.LINES_TO_TAPS.text(), Measure.LENGTH, was.supply(), 0.004, 0.06),
+            sheet.amount(
+                "fill", Says.THE_FILLERS_HOSE.text(), Measure.LENGTH, was.fill(), 0.01, 0.1),
+            sheet.amount("waste", Says.WASTE_LINES.text(), Measure.LENGTH, was.waste(), 0.01, 0.1),
             sheet.amount("vent", "Vents", Measure.LENGTH, was.vent(), 0.004, 0.06)));
   }
 }

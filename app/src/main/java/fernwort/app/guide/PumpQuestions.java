@@ -29,69 +29,74 @@ final class PumpQuestions implements GuidePage {
     return List.of(
         new Card(
             "pump",
-            "The pump",
-            "As on its plate.",
+            Says.THE_PUMP.text(),
+            Says.AS_ON_ITS_PLATE.text(),
             List.of(
                 Field.choice(
                     "type",
-                    "What moves the water",
+                    Says.WHAT_MOVES_THE_WATER.text(),
                     pump.type().name(),
                     List.of(
-                        new Field.Option("DIAPHRAGM", "Pump with a pressure switch"),
-                        new Field.Option("CENTRIFUGAL", "Submersible pump"),
-                        new Field.Option("IMPELLER", "Impeller pump"),
-                        new Field.Option("FOOT", "a foot"),
-                        new Field.Option("HAND", "a hand"))),
-                Field.spot("spot", "Where it is", FilledPage.spot(pump.spot())),
+                        new Field.Option("DIAPHRAGM", Says.PUMP_WITH_A_PRESSURE_SWITCH.text()),
+                        new Field.Option("CENTRIFUGAL", Says.SUBMERSIBLE_PUMP.text()),
+                        new Field.Option("IMPELLER", Says.IMPELLER_PUMP.text()),
+                        new Field.Option("FOOT", Says.A_FOOT.text()),
+                        new Field.Option("HAND", Says.A_HAND.text()))),
+                Field.spot("spot", Says.WHERE_IT_IS.text(), FilledPage.spot(pump.spot())),
                 GuidePage.amount(
                     "height",
-                    "The pump above the ground",
+                    Says.THE_PUMP_ABOVE_THE_GROUND.text(),
                     units,
                     Measure.LENGTH,
                     pump.height(),
                     ""),
                 GuidePage.amount(
-                    "flow", "Its flow", units, Measure.FLOW, pump.flow(), "On its plate."),
+                    "flow",
+                    Says.ITS_FLOW.text(),
+                    units,
+                    Measure.FLOW,
+                    pump.flow(),
+                    Says.ON_ITS_PLATE.text()),
                 GuidePage.amount(
                     "cut-out",
-                    "The pressure at which it stops",
+                    Says.THE_PRESSURE_AT_WHICH_IT_STOPS.text(),
                     units,
                     Measure.PRESSURE,
                     pump.cutOut(),
-                    "On its plate, as cut-off or cut-out."))),
+                    Says.ON_ITS_PLATE_AS_CUT_OFF.text()))),
         new Card(
             "after",
-            "After the pump",
-            "In this order, as most have it.",
+            Says.AFTER_THE_PUMP.text(),
+            Says.IN_THIS_ORDER_AS_MOST_HAVE_IT.text(),
             List.of(
                 Field.tick(
                     "accumulator",
-                    "An accumulator",
+                    Says.AN_ACCUMULATOR.text(),
                     pump.accumulator(),
-                    "A small round vessel, also called surge tank: the pump runs less often."),
-                filter(pump, Filter.Grade.SEDIMENT, "A sediment filter"),
-                filter(pump, Filter.Grade.CARBON, "A carbon filter"),
-                filter(pump, Filter.Grade.PURIFIER, "A purifier"),
+                    Says.A_SMALL_ROUND_VESSEL_ALSO_CALLED.text()),
+                filter(pump, Filter.Grade.SEDIMENT, Says.A_SEDIMENT_FILTER.text()),
+                filter(pump, Filter.Grade.CARBON, Says.A_CARBON_FILTER.text()),
+                filter(pump, Filter.Grade.PURIFIER, Says.A_PURIFIER.text()),
                 Field.choice(
                     "hot",
-                    "Hot water",
+                    Says.HOT_WATER.text(),
                     pump.hot().name(),
                     List.of(
-                        new Field.Option("NONE", "there is none"),
-                        new Field.Option("STORAGE", "a heater that stores it"),
-                        new Field.Option("INSTANT", "a heater that makes it as it runs"))),
+                        new Field.Option("NONE", Says.THERE_IS_NONE.text()),
+                        new Field.Option("STORAGE", Says.A_HEATER_THAT_STORES_IT.text()),
+                        new Field.Option("INSTANT", Says.A_HEATER_THAT_MAKES.text()))),
                 GuidePage.amount(
                     "heater",
-                    "What the heater holds",
+                    Says.WHAT_THE_HEATER_HOLDS.text(),
                     units,
                     Measure.VOLUME,
                     pump.heaterVolume(),
-                    "On its label."),
+                    Says.ON_ITS_LABEL.text()),
                 Field.tick(
                     "manifolds",
-                    "Each tap has a line of its own from a manifold",
+                    Says.EACH_TAP_HAS_A_LINE.text(),
                     pump.manifolds(),
-                    "If not, one line goes from tap to tap, with tees."))));
+                    Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text()))));
   }
 
   private static Field filter(Pump pump, Filter.Grade grade, String label) {
@@ -111,13 +116,15 @@ final class PumpQuestions implements GuidePage {
         new Pump(
             sheet.choice("type", fernwort.core.kind.machine.Pump.Type.class).orElse(was.type()),
             sheet.spot("spot", was.spot()),
-            sheet.amount("height", "The pump", Measure.LENGTH, was.height(), 0.05, 4),
-            sheet.amount("flow", "Its flow", Measure.FLOW, was.flow(), 5e-6, 2e-3),
-            sheet.amount("cut-out", "Its pressure", Measure.PRESSURE, was.cutOut(), 2e4, 8e5),
+            sheet.amount("height", Says.THE_PUMP.text(), Measure.LENGTH, was.height(), 0.05, 4),
+            sheet.amount("flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), 5e-6, 2e-3),
+            sheet.amount(
+                "cut-out", Says.ITS_PRESSURE.text(), Measure.PRESSURE, was.cutOut(), 2e4, 8e5),
             sheet.tick("accumulator"),
             filters,
             sheet.choice("hot", Hot.class).orElse(was.hot()),
-            sheet.amount("heater", "The heater", Measure.VOLUME, was.heaterVolume(), 2e-4, 0.2),
+            sheet.amount(
+                "heater", Says.THE_HEATER.text(), Measure.VOLUME, was.heaterVolume(), 2e-4, 0.2),
             sheet.tick("manifolds")));
   }
 }

@@ -24,13 +24,13 @@ final class SuctionPage implements GuidePage {
 
   @Override
   public String title() {
-    return "Tank to pump";
+    return Says.TANK_TO_PUMP.text();
   }
 
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Field> pieces = new ArrayList<>();
-    String[] labels = {"First after the tank", "Then", "Then, before the pump"};
+    String[] labels = {Says.FIRST_AFTER_THE_TANK.text(), "Then", Says.THEN_BEFORE_THE_PUMP.text()};
     for (int i = 0; i < MOST; i++) {
       String now = i < answers.suction().size() ? answers.suction().get(i).name() : "";
       pieces.add(
@@ -39,17 +39,17 @@ final class SuctionPage implements GuidePage {
               labels[i],
               now,
               List.of(
-                  new Field.Option("", "nothing more"),
-                  new Field.Option("SHUT_OFF", "a shut-off valve"),
-                  new Field.Option("THREE_WAY", "a three-way valve"),
-                  new Field.Option("STRAINER", "a strainer"))));
+                  new Field.Option("", Says.NOTHING_MORE.text()),
+                  new Field.Option("SHUT_OFF", Says.A_SHUT_OFF_VALVE.text()),
+                  new Field.Option("THREE_WAY", Says.A_THREE_WAY_VALVE.text()),
+                  new Field.Option("STRAINER", Says.A_STRAINER.text()))));
     }
     List<Card> cards = new ArrayList<>();
     cards.add(
         new Card(
             "pieces",
-            "On the way from the tank to the pump",
-            "Follow the hose with a finger.",
+            Says.ON_THE_WAY_FROM_THE_TANK.text(),
+            Says.FOLLOW_THE_HOSE_WITH_A_FINGER.text(),
             pieces));
     // It is seen once a three-way valve is chosen.
     cards.add(valve(answers.selector()));
@@ -61,12 +61,12 @@ final class SuctionPage implements GuidePage {
     fields.add(
         Field.choice(
             "third",
-            "Its third port leads to",
+            Says.ITS_THIRD_PORT_LEADS_TO.text(),
             valve.third().name(),
             List.of(
-                new Field.Option("HOSE", "a hose that draws from outside"),
-                new Field.Option("OTHER_TANK", "the other tank"),
-                new Field.Option("DRAIN", "a drain under the vehicle"))));
+                new Field.Option("HOSE", Says.A_HOSE_THAT_DRAWS_FROM_OUTSIDE.text()),
+                new Field.Option("OTHER_TANK", Says.THE_OTHER_TANK.text()),
+                new Field.Option("DRAIN", Says.A_DRAIN_UNDER_THE_VEHICLE.text()))));
     for (Points points : Points.values()) {
       String joins =
           valve.positions().stream()
@@ -77,20 +77,20 @@ final class SuctionPage implements GuidePage {
       fields.add(
           Field.choice(
               "joins-" + points.name(),
-              "When its handle " + points.words(),
+              Says.WHEN_ITS_HANDLE.filled(points.words()),
               joins,
               List.of(
-                  new Field.Option("", "it cannot stand so"),
-                  new Field.Option("TANK_AND_PUMP", "tank and pump are joined"),
-                  new Field.Option("THIRD_AND_PUMP", "the third port and the pump are joined"),
-                  new Field.Option("TANK_AND_THIRD", "tank and third port are joined"),
-                  new Field.Option("ALL", "all three are joined"),
-                  new Field.Option("NOTHING", "it is closed"))));
+                  new Field.Option("", Says.IT_CANNOT_STAND_SO.text()),
+                  new Field.Option("TANK_AND_PUMP", Says.TANK_AND_PUMP_ARE_JOINED.text()),
+                  new Field.Option("THIRD_AND_PUMP", Says.THE_THIRD_PORT_AND_THE_PUMP.text()),
+                  new Field.Option("TANK_AND_THIRD", Says.TANK_AND_THIRD_PORT_ARE_JOINED.text()),
+                  new Field.Option("ALL", Says.ALL_THREE_ARE_JOINED.text()),
+                  new Field.Option("NOTHING", Says.IT_IS_CLOSED.text()))));
     }
     return new Card(
         "valve",
-        "What does the three-way valve join?",
-        "Turn it with the pump off and look where its handle points; the picture shows what you say.",
+        Says.WHAT_DOES_THE_THREE_WAY_VALVE.text(),
+        Says.TURN_IT_WITH_THE_PUMP_OFF.text(),
         fields);
   }
 
@@ -115,9 +115,7 @@ final class SuctionPage implements GuidePage {
           .ifPresent(joins -> positions.add(new Position(points, joins)));
     }
     if (positions.isEmpty()) {
-      sheet.error(
-          "joins-" + Points.RIGHT.name(),
-          "The three-way valve: its handle stands somewhere; say what it joins there");
+      sheet.error("joins-" + Points.RIGHT.name(), Says.THE_THREE_WAY_VALVE_ITS_HANDLE.text());
       return before;
     }
     return new Selector(sheet.choice("third", Third.class).orElse(before.third()), positions);

@@ -40,60 +40,62 @@ final class TanksPage implements GuidePage {
     cards.add(
         new Card(
             "more",
-            answers.tanks().isEmpty() ? "Which tanks does it have?" : "Another tank",
-            "A can that is carried in and out counts as a tank.",
+            answers.tanks().isEmpty()
+                ? Says.WHICH_TANKS_DOES_IT_HAVE.text()
+                : Says.ANOTHER_TANK.text(),
+            Says.A_CAN_THAT_IS_CARRIED.text(),
             List.of(),
             List.of(
-                new Button("add-fresh", "A fresh tank"), new Button("add-gray", "A gray tank"))));
+                new Button("add-fresh", Says.A_FRESH_TANK.text()),
+                new Button("add-gray", Says.A_GRAY_TANK.text()))));
     return cards;
   }
 
   private static Card card(Tank tank, Units units) {
     String t = tank.id() + "-";
     List<Field> fields = new ArrayList<>();
-    fields.add(Field.text(t + "label", "Its name", tank.label(), ""));
+    fields.add(Field.text(t + "label", Says.ITS_NAME.text(), tank.label(), ""));
     fields.add(
         Field.number(
             t + "litres",
-            "Capacity on the label",
+            Says.CAPACITY_ON_THE_LABEL.text(),
             tank.litres().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
             units.unit(Measure.VOLUME).sign(),
-            "Enough to go on; its sizes are guessed then."));
+            Says.ENOUGH_TO_GO_ON_ITS_SIZES.text()));
     fields.add(
         Field.number(
             t + "size",
-            "Its dimensions, if you have measured",
+            Says.ITS_DIMENSIONS_IF_YOU_HAVE.text(),
             tank.size().map(s -> size(s, units)).orElse(""),
             units.unit(Measure.LENGTH).sign(),
-            "Along the vehicle x across x high, as in %s."
-                .formatted(size(new Size(0.9, 0.4, 0.29), units))));
-    fields.add(Field.tick(t + "inside", "Measured inside", tank.inside(), ""));
-    fields.add(Field.spot(t + "spot", "Where it stands", FilledPage.spot(tank.spot())));
+            Says.ALONG_THE_VEHICLE_X_ACROSS_X.filled(size(new Size(0.9, 0.4, 0.29), units))));
+    fields.add(Field.tick(t + "inside", Says.MEASURED_INSIDE.text(), tank.inside(), ""));
+    fields.add(Field.spot(t + "spot", Says.WHERE_IT_STANDS.text(), FilledPage.spot(tank.spot())));
     fields.add(
         GuidePage.amount(
             t + "bottom",
-            "Its bottom above the ground",
+            Says.ITS_BOTTOM_ABOVE_THE_GROUND.text(),
             units,
             Measure.LENGTH,
             tank.bottom(),
-            "The vehicle on level ground."));
+            Says.THE_VEHICLE_ON_LEVEL_GROUND.text()));
     if (tank.contents() == Contents.FRESH) {
       fields.add(
           Field.choice(
               t + "drain",
-              "How it is emptied",
+              Says.HOW_IT_IS_EMPTIED.text(),
               tank.drain().name(),
               List.of(
-                  new Field.Option("NONE", "nothing of its own"),
-                  new Field.Option("CAP", "a cap at its bottom"),
-                  new Field.Option("VALVE", "a valve at its bottom"))));
+                  new Field.Option("NONE", Says.NOTHING_OF_ITS_OWN.text()),
+                  new Field.Option("CAP", Says.A_CAP_AT_ITS_BOTTOM.text()),
+                  new Field.Option("VALVE", Says.A_VALVE_AT_ITS_BOTTOM.text()))));
     }
     return new Card(
         tank.id(),
         tank.label(),
-        tank.contents() == Contents.FRESH ? "Fresh water." : "Gray water.",
+        tank.contents() == Contents.FRESH ? Says.FRESH_WATER.text() : Says.GRAY_WATER.text(),
         fields,
-        List.of(new Button("remove-" + tank.id(), "Remove this tank")));
+        List.of(new Button("remove-" + tank.id(), Says.REMOVE_THIS_TANK.text())));
   }
 
   private static String size(Size size, Units units) {
@@ -114,7 +116,7 @@ final class TanksPage implements GuidePage {
       }
     }
     if (action.startsWith("add-") && tanks.size() >= MOST) {
-      sheet.error("do", "There is room for " + MOST + " tanks; remove one first");
+      sheet.error("do", Says.THERE_IS_ROOM_FOR_TANKS_REMOVE.filled(MOST));
     } else if (action.equals("add-fresh")) {
       tanks.add(anew(tanks, Contents.FRESH));
     } else if (action.equals("add-gray")) {
@@ -134,7 +136,12 @@ final class TanksPage implements GuidePage {
         sheet.tick(t + "inside"),
         sheet.spot(t + "spot", was.spot()),
         sheet.amount(
-            t + "bottom", was.label() + ", bottom", Measure.LENGTH, was.bottom(), 0.05, HIGHEST),
+            t + "bottom",
+            Says.BOTTOM.filled(was.label()),
+            Measure.LENGTH,
+            was.bottom(),
+            0.05,
+            HIGHEST),
         was.fills(),
         was.neck(),
         was.neckHeight(),
@@ -156,7 +163,8 @@ final class TanksPage implements GuidePage {
       return was.size();
     }
     try {
-      return Optional.of(size(was, sheet, sheet.units().sizes(was.label() + ", sizes", text)));
+      return Optional.of(
+          size(was, sheet, sheet.units().sizes(Says.SIZES.filled(was.label()), text)));
     } catch (Refusal refusal) {
       sheet.error(field, String.valueOf(refusal.getMessage()));
       return was.size();
@@ -177,22 +185,25 @@ final class TanksPage implements GuidePage {
       possible(was, sheet, size.height());
       return size;
     }
-    throw new Refusal(
-        "%s: give three sizes, such as 900 x 400 x 290, or two and the litres of its label"
-            .formatted(was.label()));
+    throw new Refusal(Says.GIVE_THREE_SIZES_SUCH_AS_900_X.with(was.label()));
   }
 
   private static void possible(Tank was, FilledPage sheet, double side) {
     if (side < 0.04 || side > HIGHEST) {
       throw new Refusal(
-          "%s: a side of %s is not possible"
-              .formatted(was.label(), sheet.units().show(Measure.LENGTH, side)));
+          Says.A_SIDE_OF_IS_NOT_POSSIBLE.with(
+              was.label(), sheet.units().show(Measure.LENGTH, side)));
     }
   }
 
   private static Optional<Double> litres(Tank was, FilledPage sheet) {
     return sheet.optional(
-        was.id() + "-litres", was.label() + ", litres", Measure.VOLUME, was.litres(), 0.002, 5);
+        was.id() + "-litres",
+        Says.LITRES.filled(was.label()),
+        Measure.VOLUME,
+        was.litres(),
+        0.002,
+        5);
   }
 
   private static Tank anew(List<Tank> others, Contents contents) {

@@ -29,15 +29,29 @@ final class TapsPage implements GuidePage {
 
   private static final List<Usual> ALL =
       List.of(
-          usual(Use.SINK, "A sink", "In the kitchen.", 3, 2, 1.5, Runs.TANK),
-          usual(Use.BASIN, "A basin", "To wash hands and face.", 2, 2, 1.4, Runs.TANK),
-          usual(Use.SHOWER, "A shower", "Inside, with a tray.", 2, 0, 1.9, Runs.TANK),
-          usual(Use.TOILET, "A toilet that is flushed", "", 2, 0, 1.2, Runs.TANK),
-          usual(Use.DRINKING, "A tap for drinking only", "", 3, 2, 1.5, Runs.TANK),
+          usual(Use.SINK, Says.A_SINK.text(), Says.IN_THE_KITCHEN.text(), 3, 2, 1.5, Runs.TANK),
+          usual(
+              Use.BASIN,
+              Says.A_BASIN.text(),
+              Says.TO_WASH_HANDS_AND_FACE.text(),
+              2,
+              2,
+              1.4,
+              Runs.TANK),
+          usual(
+              Use.SHOWER,
+              Says.A_SHOWER.text(),
+              Says.INSIDE_WITH_A_TRAY.text(),
+              2,
+              0,
+              1.9,
+              Runs.TANK),
+          usual(Use.TOILET, Says.A_TOILET_THAT_IS_FLUSHED.text(), "", 2, 0, 1.2, Runs.TANK),
+          usual(Use.DRINKING, Says.A_TAP_FOR_DRINKING_ONLY.text(), "", 3, 2, 1.5, Runs.TANK),
           usual(
               Use.OUTSIDE,
-              "Outside shower or tap",
-              "A tap or shower outside.",
+              Says.OUTSIDE_SHOWER_OR_TAP.text(),
+              Says.A_TAP_OR_SHOWER_OUTSIDE.text(),
               0,
               2,
               1,
@@ -56,20 +70,25 @@ final class TapsPage implements GuidePage {
       Tap tap = now(answers, usual);
       String u = usual.use().name() + "-";
       List<Field> fields = new ArrayList<>();
-      fields.add(Field.tick(u + "there", "There is one", there, ""));
-      fields.add(Field.spot(u + "spot", "Where it is", FilledPage.spot(tap.spot())));
+      fields.add(Field.tick(u + "there", Says.THERE_IS_ONE.text(), there, ""));
+      fields.add(Field.spot(u + "spot", Says.WHERE_IT_IS.text(), FilledPage.spot(tap.spot())));
       fields.add(
           GuidePage.amount(
-              u + "height", "Its spout above the ground", units, Measure.LENGTH, tap.height(), ""));
+              u + "height",
+              Says.ITS_SPOUT_ABOVE_THE_GROUND.text(),
+              units,
+              Measure.LENGTH,
+              tap.height(),
+              ""));
       if (usual.use() != Use.TOILET && usual.use() != Use.OUTSIDE) {
         fields.add(
             Field.choice(
                 u + "runs",
-                "Its waste runs",
+                Says.ITS_WASTE_RUNS.text(),
                 tap.runs().name(),
                 List.of(
-                    new Field.Option("TANK", "into the gray tank"),
-                    new Field.Option("GROUND", "onto the ground"))));
+                    new Field.Option("TANK", Says.INTO_THE_GRAY_TANK.text()),
+                    new Field.Option("GROUND", Says.ONTO_THE_GROUND.text()))));
       }
       cards.add(new Card(usual.use().name(), usual.words(), usual.what(), fields));
     }
@@ -96,7 +115,7 @@ final class TapsPage implements GuidePage {
                 sheet.spot(u + "spot", was.spot()),
                 sheet.amount(
                     u + "height",
-                    usual.words() + ", height",
+                    Says.HEIGHT.filled(usual.words()),
                     Measure.LENGTH,
                     was.height(),
                     0.1,

@@ -12,10 +12,10 @@ import java.util.stream.Collectors;
 
 /** The units in one choice: metric, US, imperial, or a mix of one's own, measure by measure. */
 enum UnitChoice {
-  METRIC("litres, millimetres, bar, °C", ""),
-  US("US gallons, inches, psi, °F", "US gal,in,psi,lb,°F"),
-  IMPERIAL("imperial gallons, inches, psi, °C", "imp gal,in,psi,lb,°C"),
-  OWN("a mix of my own", "");
+  METRIC(Says.LITRES_MILLIMETRES_BAR_C.text(), ""),
+  US(Says.US_GALLONS_INCHES_PSI_F.text(), Says.US_GAL_IN_PSI_LB_F.text()),
+  IMPERIAL(Says.IMPERIAL_GALLONS_INCHES_PSI_C.text(), Says.IMP_GAL_IN_PSI_LB_C.text()),
+  OWN(Says.A_MIX_OF_MY_OWN.text(), "");
 
   static final String NAME = "units";
 
@@ -37,7 +37,7 @@ enum UnitChoice {
   static Field field(Units now) {
     return Field.choice(
         NAME,
-        "Units on all pages",
+        Says.UNITS_ON_ALL_PAGES.text(),
         of(now).name(),
         Arrays.stream(values()).map(c -> new Field.Option(c.name(), c.words)).toList());
   }

@@ -49,7 +49,7 @@ public record ValvePicture(
 
   private static String words(Third third) {
     return switch (third) {
-      case OTHER_TANK -> "other tank";
+      case OTHER_TANK -> Says.OTHER_TANK.text();
       case HOSE -> "hose";
       case DRAIN -> "drain";
     };
@@ -58,10 +58,10 @@ public record ValvePicture(
   private static String said(Joins joins, String third) {
     return switch (joins) {
       case NOTHING -> "closed";
-      case TANK_AND_PUMP -> "tank to pump";
-      case THIRD_AND_PUMP -> third + " to pump";
-      case TANK_AND_THIRD -> "tank to " + third;
-      case ALL -> "all three";
+      case TANK_AND_PUMP -> Says.TANK_TO_PUMP_INSIDE.text();
+      case THIRD_AND_PUMP -> Says.TO_PUMP.filled(third);
+      case TANK_AND_THIRD -> Says.TANK_TO.filled(third);
+      case ALL -> Says.ALL_THREE.text();
     };
   }
 }

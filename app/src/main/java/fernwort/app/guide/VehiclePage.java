@@ -28,29 +28,33 @@ final class VehiclePage implements GuidePage {
     return List.of(
         new Card(
             "vehicle",
-            "The vehicle",
+            Says.THE_VEHICLE.text(),
             "",
             List.of(
-                Field.text("name", "What you call it", answers.name(), ""),
+                Field.text("name", Says.WHAT_YOU_CALL_IT.text(), answers.name(), ""),
                 Field.choice(
                     "body",
-                    "What it is",
+                    Says.WHAT_IT_IS.text(),
                     answers.vehicle().body().name(),
                     List.of(
-                        new Field.Option("VAN", "van, with two axles"),
-                        new Field.Option("TRUCK", "bus or truck, with two axles"),
-                        new Field.Option("TRAILER", "trailer, with a coupling"))),
+                        new Field.Option("VAN", Says.VAN_WITH_TWO_AXLES.text()),
+                        new Field.Option("TRUCK", Says.BUS_OR_TRUCK_WITH_TWO_AXLES.text()),
+                        new Field.Option("TRAILER", Says.TRAILER_WITH_A_COUPLING.text()))),
                 GuidePage.amount(
                     "length",
-                    "How long it is",
+                    Says.HOW_LONG_IT_IS.text(),
                     units,
                     Measure.LENGTH,
                     answers.vehicle().length(),
-                    "From bumper to bumper, roughly; a trailer without its drawbar."),
+                    Says.FROM_BUMPER_TO_BUMPER_ROUGHLY.text()),
                 Field.number(
-                    "people", "How many travel", Integer.toString(answers.people()), "", ""),
+                    "people",
+                    Says.HOW_MANY_TRAVEL.text(),
+                    Integer.toString(answers.people()),
+                    "",
+                    ""),
                 UnitChoice.field(units))),
-        new Card("own-units", "Units of your own", "", UnitChoice.own(units)));
+        new Card("own-units", Says.UNITS_OF_YOUR_OWN.text(), "", UnitChoice.own(units)));
   }
 
   @Override
@@ -61,7 +65,12 @@ final class VehiclePage implements GuidePage {
         new RigAnswers.Van(
             sheet.choice("body", Vehicle.Body.class).orElse(before.vehicle().body()),
             sheet.amount(
-                "length", "Its length", Measure.LENGTH, before.vehicle().length(), 1.5, 20)));
+                "length",
+                Says.ITS_LENGTH.text(),
+                Measure.LENGTH,
+                before.vehicle().length(),
+                1.5,
+                20)));
   }
 
   private static int people(RigAnswers before, FilledPage sheet) {
@@ -70,7 +79,7 @@ final class VehiclePage implements GuidePage {
       return Integer.parseInt(text);
     }
     if (!text.isEmpty()) {
-      sheet.error("people", "How many travel: “" + text + "” is not a number from 0 to 20");
+      sheet.error("people", Says.HOW_MANY_TRAVEL_IS_NOT_A_NUMBER.filled(text));
     }
     return before.people();
   }

@@ -30,7 +30,7 @@ final class VentsPage implements GuidePage {
 
   @Override
   public String title() {
-    return "Vents and openings";
+    return Says.VENTS_AND_OPENINGS.text();
   }
 
   @Override
@@ -46,23 +46,19 @@ final class VentsPage implements GuidePage {
     fields.add(
         GuidePage.amount(
             tank.id() + "-vent",
-            "Its vent ends above the ground",
+            Says.ITS_VENT_ENDS_ABOVE_THE_GROUND.text(),
             units,
             Measure.LENGTH,
             tank.ventEnd(),
-            "The thin line from its top, which lets air in and out. Water runs out there when the"
-                + " tank is full."));
+            Says.THE_THIN_LINE_FROM_ITS_TOP.text()));
     fields.add(
         Field.tick(
-            tank.id() + "-rises",
-            "The vent hose loops higher before it ends",
-            tank.ventRises(),
-            ""));
+            tank.id() + "-rises", Says.THE_VENT_HOSE_LOOPS_HIGHER.text(), tank.ventRises(), ""));
     fields.add(openings(tank, made, answers, units));
     return new Card(
         tank.id(),
         tank.label(),
-        "Its openings are where they usually are; pick those that are elsewhere.",
+        Says.ITS_OPENINGS.text(),
         fields,
         List.of(),
         Optional.of(sketch(tank, made, answers, units)));
@@ -85,11 +81,11 @@ final class VentsPage implements GuidePage {
   private static String words(TankPort port, RigAnswers answers) {
     return switch (port.id()) {
       case "vent" -> "vent";
-      case "neck" -> "tank filler";
-      case "mains" -> "from mains water";
-      case "feed" -> "to the pump";
+      case "neck" -> Says.TANK_FILLER.text();
+      case "mains" -> Says.FROM_MAINS_WATER.text();
+      case "feed" -> Says.TO_THE_PUMP.text();
       case "drain" -> "drain";
-      case "transfer" -> "from another tank";
+      case "transfer" -> Says.FROM_ANOTHER_TANK.text();
       default ->
           answers.tanks().stream()
               .filter(t -> port.id().equals("to-" + t.id()))
@@ -113,17 +109,17 @@ final class VentsPage implements GuidePage {
           List.of(
               Field.choice(
                   field + "face",
-                  words + ", its face",
+                  Says.ITS_FACE.filled(words),
                   shown.map(o -> o.face().name()).orElse(""),
                   FACES),
-              length(field + "across", words + ", across", shown.map(Opening::across), units),
+              length(
+                  field + "across", Says.ACROSS.filled(words), shown.map(Opening::across), units),
               length(field + "up", words + ", up", shown.map(Opening::up), units)));
     }
     return Field.table(
         tank.id() + "-openings",
-        "Measured from two edges, where you want (%s)".formatted(units.lengthSign()),
-        "%s, to the middle of the hole: from the rear edge and from the lower one; on top and bottom from the right one instead, on rear and front across from the right."
-            .formatted(tank.inside() ? "Inside" : "Outside"),
+        Says.MEASURED_FROM_TWO_EDGES.filled(units.lengthSign()),
+        Says.TO_THE_MIDDLE_OF_THE_HOLE.filled(tank.inside() ? "Inside" : "Outside"),
         new Field.Table(HEADS, rows, false, names));
   }
 
@@ -134,7 +130,7 @@ final class VentsPage implements GuidePage {
 
   private static List<Field.Option> faces() {
     List<Field.Option> faces = new ArrayList<>();
-    faces.add(new Field.Option("", "as usual"));
+    faces.add(new Field.Option("", Says.AS_USUAL.text()));
     Arrays.stream(Face.values()).forEach(f -> faces.add(new Field.Option(f.name(), f.words())));
     return List.copyOf(faces);
   }
@@ -174,7 +170,7 @@ final class VentsPage implements GuidePage {
     return tank.vented(
             sheet.amount(
                 tank.id() + "-vent",
-                tank.label() + ", vent",
+                Says.VENT.filled(tank.label()),
                 Measure.LENGTH,
                 tank.ventEnd(),
                 0.05,
@@ -191,7 +187,7 @@ final class VentsPage implements GuidePage {
         face,
         sheet.amount(
             field(tank, port) + "across",
-            label + ", across",
+            Says.ACROSS.filled(label),
             Measure.LENGTH,
             was.map(Opening::across).orElse(0.0),
             0,

@@ -35,8 +35,8 @@ final class WastePage implements GuidePage {
       cards.add(
           new Card(
               "traps",
-              "Which share a trap?",
-              "The bend or bottle under the sink that holds water against smell.",
+              Says.WHICH_SHARE_A_TRAP.text(),
+              Says.THE_BEND_OR_BOTTLE_UNDER.text(),
               drained.stream()
                   .map(t ->
                       Field.tick(
@@ -51,14 +51,17 @@ final class WastePage implements GuidePage {
     cards.add(
         new Card(
             "dump",
-            gray ? "Emptying the gray tank" : "There is no gray tank",
+            gray ? Says.EMPTYING_THE_GRAY_TANK.text() : Says.THERE_IS_NO_GRAY_TANK.text(),
             gray
-                ? "Its outlet has a cap and takes a dump hose."
-                : "Every waste runs onto the ground; add a gray tank under Tanks if there is one.",
+                ? Says.ITS_OUTLET_HAS_A_CAP_AND_TAKES.text()
+                : Says.EVERY_WASTE_RUNS_ONTO_THE_GROUND.text(),
             gray
                 ? List.of(
                     Field.tick(
-                        "dump-valve", "A valve before the outlet", answers.waste().dumpValve(), ""))
+                        "dump-valve",
+                        Says.A_VALVE_BEFORE_THE_OUTLET.text(),
+                        answers.waste().dumpValve(),
+                        ""))
                 : List.of()));
     return cards;
   }

@@ -115,7 +115,7 @@ class AutomationsController {
         case KEEP_BETWEEN ->
             String.format(
                 Locale.ROOT,
-                "Keep %s between %.0f and %.0f %% with %s",
+                Says.KEEP_BETWEEN_AND_WITH.text(),
                 label(rig, tank),
                 low,
                 high,
@@ -123,7 +123,7 @@ class AutomationsController {
         case STOP_WHEN_FULL ->
             String.format(
                 Locale.ROOT,
-                "Close %s when %s has come to %.0f %%",
+                Says.CLOSE_WHEN_HAS_COME_TO.text(),
                 label(rig, valve),
                 label(rig, tank),
                 high);
@@ -131,14 +131,14 @@ class AutomationsController {
             valve.equals(second)
                 ? String.format(
                     Locale.ROOT,
-                    "Turn %s to %s when %s has fallen to %.0f %%",
+                    Says.TURN_TO_WHEN_HAS_FALLEN_TO.text(),
                     label(rig, valve),
                     label(rig, other),
                     label(rig, tank),
                     low)
                 : String.format(
                     Locale.ROOT,
-                    "Change from %s to %s when %s has fallen to %.0f %%",
+                    Says.CHANGE_FROM_TO_WHEN_HAS_FALLEN.text(),
                     label(rig, valve),
                     label(rig, second),
                     label(rig, tank),
@@ -146,22 +146,23 @@ class AutomationsController {
         case TOP_UP ->
             String.format(
                 Locale.ROOT,
-                "Top %s up from %s with %s, from %.0f to %.0f %%",
+                Says.TOP_UP_FROM_WITH_FROM_TO.text(),
                 label(rig, tank),
                 label(rig, other),
                 label(rig, valve),
                 low,
                 high);
-        case SHUT_ON_LEAK ->
-            "Close every motor valve and stop every pump when the leak sensor is wet";
+        case SHUT_ON_LEAK -> Says.CLOSE_EVERY_MOTOR_VALVE_AND_STOP.text();
       };
     }
 
     private static String label(Rig rig, String part) {
       if (part.startsWith(BY_JOB)) {
-        return "all that it takes";
+        return Says.ALL_THAT_IT_TAKES.text();
       }
-      return rig.partsById().containsKey(part) ? rig.part(part).label() : "a part that is gone";
+      return rig.partsById().containsKey(part)
+          ? rig.part(part).label()
+          : Says.A_PART_THAT_IS_GONE.text();
     }
   }
 
@@ -191,42 +192,49 @@ class AutomationsController {
         List.of(
             new Offer(
                 "KEEP_BETWEEN",
-                "Keep a tank between two marks",
+                Says.KEEP_A_TANK_BETWEEN_TWO_MARKS.text(),
                 "Tank",
                 "",
-                "Valve or pump that fills it",
+                Says.VALVE_OR_PUMP_THAT_FILLS_IT.text(),
                 "",
                 true,
                 true),
             new Offer(
                 "STOP_WHEN_FULL",
-                "Stop filling when full",
+                Says.STOP_FILLING_WHEN_FULL.text(),
                 "Tank",
                 "",
-                "Valve or pump that fills it",
+                Says.VALVE_OR_PUMP_THAT_FILLS_IT.text(),
                 "",
                 false,
                 true),
             new Offer(
                 "CHANGE_WHEN_DRY",
-                "Change tank when one runs dry",
-                "Tank that runs dry",
-                "Tank to change to",
-                "Its valve",
-                "Valve of the other (the same, for one selector)",
+                Says.CHANGE_TANK_WHEN_ONE_RUNS_DRY.text(),
+                Says.TANK_THAT_RUNS_DRY.text(),
+                Says.TANK_TO_CHANGE_TO.text(),
+                Says.ITS_VALVE.text(),
+                Says.VALVE_OF_THE_OTHER_THE_SAME.text(),
                 true,
                 false),
             new Offer(
                 "TOP_UP",
-                "Top one tank up from another",
-                "Tank to top up",
-                "Tank to take from",
-                "Valve or pump between them",
+                Says.TOP_ONE_TANK_UP_FROM_ANOTHER.text(),
+                Says.TANK_TO_TOP_UP.text(),
+                Says.TANK_TO_TAKE_FROM.text(),
+                Says.VALVE_OR_PUMP_BETWEEN_THEM.text(),
                 "",
                 true,
                 true),
             new Offer(
-                "SHUT_ON_LEAK", "Close and stop all on a leak", "", "", "", "", false, false));
+                "SHUT_ON_LEAK",
+                Says.CLOSE_AND_STOP_ALL_ON_A_LEAK.text(),
+                "",
+                "",
+                "",
+                "",
+                false,
+                false));
 
     static Offer of(String id) {
       return ALL.stream().filter(p -> p.id.equals(id)).findFirst().orElse(ALL.getFirst());
@@ -266,7 +274,7 @@ class AutomationsController {
                 kept.id(),
                 entered.words(rig.rig()),
                 List.of(),
-                "It no longer fits the rig: " + units.say(e.saying()) + "."));
+                Says.IT_NO_LONGER_FITS_THE_RIG.filled(units.say(e.saying()))));
       }
     }
     model.addAttribute("rig", id);
@@ -306,7 +314,7 @@ class AutomationsController {
     Job found =
         book.jobs()
             .byId(job)
-            .orElseThrow(() -> new Refusal("The rig has no job “" + job + "”; choose another"));
+            .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_JOB_CHOOSE.with(job)));
     return book.plans().plan(found, states.of(rig).state());
   }
 
@@ -344,11 +352,10 @@ class AutomationsController {
     List<String> tanks =
         rig.network().tanks().stream()
             .map(t ->
-                "%s held %s to %s"
-                    .formatted(
-                        t.label(),
-                        units.show(Measure.VOLUME, course.lowest().getOrDefault(t.id(), 0.0)),
-                        units.show(Measure.VOLUME, course.highest().getOrDefault(t.id(), 0.0))))
+                Says.HELD_TO.filled(
+                    t.label(),
+                    units.show(Measure.VOLUME, course.lowest().getOrDefault(t.id(), 0.0)),
+                    units.show(Measure.VOLUME, course.highest().getOrDefault(t.id(), 0.0))))
             .toList();
     return new CourseView(
         events.stream().limit(MOST_EVENTS).toList(),
@@ -380,8 +387,8 @@ class AutomationsController {
             other,
             valve,
             second,
-            Form.plain("Lower mark", low),
-            Form.plain("Upper mark", high));
+            Form.plain(Says.LOWER_MARK.text(), low),
+            Form.plain(Says.UPPER_MARK.text(), high));
     entered.on(rig.rig(), job -> plan(rig, job));
     store.add(rig.id(), mapper.writeValueAsString(entered));
     return "redirect:/rigs/" + id + "/automations";

@@ -116,7 +116,7 @@ class CardsController {
       return Optional.of(
           LocalDate.parse(until.strip()).plusDays(1).atStartOfDay(clock.getZone()).toInstant());
     } catch (DateTimeException e) {
-      throw new Refusal("The day is not readable; give it as 2026-12-24");
+      throw new Refusal(Says.THE_DAY_IS_NOT_READABLE.with());
     }
   }
 
@@ -135,11 +135,7 @@ class CardsController {
   @GetMapping("/c/{token}")
   String card(@PathVariable String token, @ModelAttribute("units") Units units, Model model) {
     CardStore.Card card =
-        store
-            .holding(token)
-            .orElseThrow(() ->
-                new Missing(
-                    "This card was withdrawn, is over, or was never made. Ask whoever lent you the rig."));
+        store.holding(token).orElseThrow(() -> new Missing(Says.THIS_CARD_WAS_WITHDRAWN.text()));
     OpenRig rig = rigs.open(card.rig());
     JobBook book = desk.book(rig);
     State now = states.of(rig).state();

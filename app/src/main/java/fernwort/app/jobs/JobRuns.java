@@ -138,7 +138,7 @@ class JobRuns {
     State now = states.of(rig).state();
     Plan plan = desk.plan(rig, going.job(), now, stage, stuck);
     if (plan.trouble().isPresent()) {
-      throw new Refusal("There is no other way from here: " + plan.trouble().get().words());
+      throw new Refusal(Says.THERE_IS_NO_OTHER_WAY_FROM_HERE.with(plan.trouble().get().words()));
     }
     store.replan(run, text.planned(plan));
   }
@@ -161,7 +161,7 @@ class JobRuns {
   void stands(OpenRig rig, String run, Map<String, String> typed, Units units, String who) {
     RunStore.Run going = store.get(rig.id(), run);
     if (going.outcome() != RunStore.Outcome.DONE) {
-      throw new Refusal("This sheet is not finished yet; tick its steps first");
+      throw new Refusal(Says.THIS_SHEET_IS_NOT_FINISHED_YET.with());
     }
     Map<String, Double> expected = RunView.levels(rig, store.steps(run), text);
     for (Map.Entry<String, Double> tank : expected.entrySet()) {
@@ -198,11 +198,11 @@ class JobRuns {
       logbook.job(
           rig.id(),
           run,
-          Message.of(
-                  "{}: done in {}{}",
+          Says.DONE_IN
+              .with(
                   Message.kept(going.title()),
                   Amount.time(took.toSeconds()),
-                  moved > 0 ? Message.of(", about {}", Amount.volume(moved)) : Message.NOTHING)
+                  moved > 0 ? Says.ABOUT.with(Amount.volume(moved)) : Message.NOTHING)
               .keep(),
           who);
     }
@@ -211,12 +211,11 @@ class JobRuns {
   /** A step of a run that is under way. */
   private RunStore.Row row(OpenRig rig, String run, int seq) {
     if (store.get(rig.id(), run).outcome() != RunStore.Outcome.RUNNING) {
-      throw new Refusal("This run has ended and stays as it is; begin the job again");
+      throw new Refusal(Says.THIS_RUN_HAS_ENDED_AND_STAYS.with());
     }
     return store.steps(run).stream()
         .filter(r -> r.seq() == seq && r.mark() != Mark.REPLACED)
         .findFirst()
-        .orElseThrow(
-            () -> new Refusal("This step has been planned anew since; look at the sheet again"));
+        .orElseThrow(() -> new Refusal(Says.THIS_STEP_HAS_BEEN_PLANNED_ANEW.with()));
   }
 }

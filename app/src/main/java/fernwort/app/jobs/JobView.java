@@ -85,8 +85,7 @@ record JobView(
     }
 
     private static String said(Slip slip, Units units) {
-      return (slip.step() < 0 ? "" : String.format(Locale.ROOT, "Step %d: ", slip.step() + 1))
-          + units.say(slip.words());
+      return (slip.step() < 0 ? "" : Says.STEP.filled(slip.step() + 1)) + units.say(slip.words());
     }
   }
 
@@ -122,7 +121,7 @@ record JobView(
     return halfFull(rig).entrySet().stream()
         .map(t ->
             rig.rig().part(t.getKey()).label() + " " + units.show(Measure.VOLUME, t.getValue()))
-        .collect(Collectors.joining(", ", "Times are worked out from every tank half full: ", "."));
+        .collect(Collectors.joining(", ", Says.TIMES_ARE_WORKED_OUT_FROM_EVERY.text(), "."));
   }
 
   /** What a plan costs: moves of hands, places, time, water; empty where it cannot be done. */
@@ -146,15 +145,15 @@ record JobView(
     long things = plan.steps().stream().filter(Acts::isDone).count();
     String hands =
         things == 0
-            ? "nothing to do"
-            : String.format(
-                Locale.ROOT,
-                "%d thing%s to do%s",
+            ? Says.NOTHING_TO_DO.text()
+            : Says.THING_TO_DO.filled(
                 things,
                 things == 1 ? "" : "s",
-                visits == 0 ? "" : visits == 1 ? " in 1 place" : " in " + visits + " places");
+                visits == 0
+                    ? ""
+                    : visits == 1 ? Says.IN_1_PLACE.text() : Says.IN_PLACES.filled(visits));
     return hands
-        + (seconds > 0 ? " · " + Times.of(seconds) + " wait" : "")
+        + (seconds > 0 ? Says.WAIT.filled(Times.of(seconds)) : "")
         + (litres > 0 ? " · " + units.show(Measure.VOLUME, litres) : "");
   }
 }

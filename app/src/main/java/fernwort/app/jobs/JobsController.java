@@ -105,7 +105,14 @@ class JobsController {
   record Card(String title, List<Row> first, List<Row> more) {
 
     private static final List<String> ORDER =
-        List.of("Fill", "Use", "Dump and drain", "Move", "Hot water", "Outside", "Drive and park");
+        List.of(
+            "Fill",
+            "Use",
+            Says.DUMP_AND_DRAIN.text(),
+            "Move",
+            Says.HOT_WATER.text(),
+            "Outside",
+            Says.DRIVE_AND_PARK.text());
 
     private static final int SEEN = 2;
 
@@ -202,10 +209,10 @@ class JobsController {
       RedirectAttributes to) {
     Job filling = desk.book(rigs.open(id)).job(job);
     BigDecimal litres =
-        BigDecimal.valueOf(1000 * units.parse("The mark", Measure.VOLUME, amount))
+        BigDecimal.valueOf(1000 * units.parse(Says.THE_MARK.text(), Measure.VOLUME, amount))
             .setScale(1, RoundingMode.HALF_UP);
     if (litres.signum() <= 0) {
-      throw new Refusal("The mark has to be above nothing; type how much the tank is to hold");
+      throw new Refusal(Says.THE_MARK_HAS_TO_BE_ABOVE_NOTHING.with());
     }
     to.addAttribute("id", id).addAttribute("job", FillToMark.name(filling, litres));
     return "redirect:/rigs/{id}/jobs/{job}";
@@ -223,7 +230,9 @@ class JobsController {
               return new JobView.Other(
                   o.id(),
                   units.say(o.name()),
-                  other.trouble().isPresent() ? "not now" : JobView.sum(rig, other, units));
+                  other.trouble().isPresent()
+                      ? Says.NOT_NOW.text()
+                      : JobView.sum(rig, other, units));
             })
             .toList();
     return JobView.of(rig, book, plan, others, units);

@@ -145,9 +145,8 @@ class LabelsController {
         line.label(),
         "%s to %s"
             .formatted(rig.part(line.from().part()).label(), rig.part(line.to().part()).label()),
-        "%s bore, %s long"
-            .formatted(
-                units.show(Measure.LENGTH, line.bore()), units.show(Measure.LENGTH, line.length())),
+        Says.BORE_LONG.filled(
+            units.show(Measure.LENGTH, line.bore()), units.show(Measure.LENGTH, line.length())),
         x,
         y);
   }

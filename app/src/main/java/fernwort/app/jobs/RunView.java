@@ -174,11 +174,10 @@ record RunView(
             .filter(at -> !at.equals(position) && Gone.has(rig.rig(), part, position))
             .ifPresent(at ->
                 drift.add(
-                    "%s is “%s”, not “%s”"
-                        .formatted(
-                            rig.rig().part(part).label(),
-                            rig.rig().position(part, at).words(),
-                            rig.rig().position(part, position).words()))));
+                    Says.IS_NOT.filled(
+                        rig.rig().part(part).label(),
+                        rig.rig().position(part, at).words(),
+                        rig.rig().position(part, position).words()))));
     return drift;
   }
 }

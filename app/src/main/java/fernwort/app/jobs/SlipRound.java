@@ -10,7 +10,6 @@ import fernwort.core.rig.State;
 import java.time.Duration;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -61,17 +60,10 @@ final class SlipRound {
         done++;
       }
     } catch (EffortExceededException e) {
-      trouble =
-          String.format(
-              Locale.ROOT,
-              "It was ended after %d of %d jobs, for it took long or nobody looked. Load the page to begin anew.",
-              done,
-              jobs);
+      trouble = Says.IT_WAS_ENDED_AFTER_OF_JOBS.filled(done, jobs);
     } catch (RuntimeException e) {
       LOG.warn("trying slips broke off", e);
-      trouble =
-          String.format(
-              Locale.ROOT, "It broke off after %d of %d jobs; the log says more.", done, jobs);
+      trouble = Says.IT_BROKE_OFF_AFTER_OF_JOBS.filled(done, jobs);
     }
     return found;
   }

@@ -42,7 +42,7 @@ record Stays(List<Row> rows, String total) {
   private static String where(Rig rig, ResidualWater left) {
     return switch (left.kind()) {
       case TANK -> rig.part(left.id()).label();
-      case BODY -> rig.part(left.id()).label() + " (its body)";
+      case BODY -> Says.ITS_BODY.filled(rig.part(left.id()).label());
       case LINE ->
           "line "
               + rig.lines().stream()

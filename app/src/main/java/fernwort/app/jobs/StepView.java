@@ -52,7 +52,7 @@ record StepView(
 
   /** A move of a part that was taken out since, as it was; or by its id, if no version has it. */
   static StepView gone(Optional<Rig> before, Step.Move move, Units units) {
-    String since = "The rig has no such part any more; tick it or leave it, nothing is turned.";
+    String since = Says.THE_RIG_HAS_NO_SUCH_PART.text();
     return before
         .map(rig -> {
           StepView as = of(rig, move, units);

@@ -73,14 +73,14 @@ record BudgetView(
     ConsumptionFilter fresh = budget.fresh();
     return new BudgetView(
         budget.enough(),
-        fresh.isKnown() ? "Fresh water ends " + span(fresh.ends(), budget.at()) : "",
+        fresh.isKnown() ? Says.FRESH_WATER_ENDS.filled(span(fresh.ends(), budget.at())) : "",
         budget
             .gray()
             .filter(ConsumptionFilter::isKnown)
-            .map(g -> "Gray is full " + span(g.ends(), budget.at()))
+            .map(g -> Says.GRAY_IS_FULL.filled(span(g.ends(), budget.at())))
             .orElse(""),
         fresh.isKnown() && !isFar(fresh.ends().low(), budget.at())
-            ? "Be at a water point by %s to be safe.".formatted(When.hour(fresh.ends().low()))
+            ? Says.BE_AT_A_WATER_POINT.filled(When.hour(fresh.ends().low()))
             : "",
         why(budget, days, units),
         wish.map(at -> reach(budget, at)).orElse(""),
@@ -97,13 +97,12 @@ record BudgetView(
 
   private static String span(Range ends, double now) {
     if (isFar(ends.expected(), now)) {
-      return "not within a year, as it is used";
+      return Says.NOT_WITHIN_A_YEAR.text();
     }
-    return "%s; likely between %s and %s"
-        .formatted(
-            When.hour(ends.expected()),
-            When.hour(ends.low()),
-            isFar(ends.high(), now) ? "next year" : When.hour(ends.high()));
+    return Says.LIKELY_BETWEEN_AND.filled(
+        When.hour(ends.expected()),
+        When.hour(ends.low()),
+        isFar(ends.high(), now) ? Says.NEXT_YEAR.text() : When.hour(ends.high()));
   }
 
   private static boolean isFar(double at, double now) {
@@ -116,16 +115,15 @@ record BudgetView(
     double more = rate.expected() - budget.entered();
     String than =
         Math.abs(more) < AS_ENTERED * budget.entered()
-            ? "as entered"
-            : "%s %s than entered"
-                .formatted(units.show(Measure.VOLUME, Math.abs(more)), more > 0 ? "more" : "less");
+            ? Says.AS_ENTERED.text()
+            : Says.THAN_ENTERED.filled(
+                units.show(Measure.VOLUME, Math.abs(more)), more > 0 ? "more" : "less");
     why.add(
-        "You use %s each a day (%s to %s), %s."
-            .formatted(
-                units.show(Measure.VOLUME, rate.expected()),
-                units.show(Measure.VOLUME, rate.low()),
-                units.show(Measure.VOLUME, rate.high()),
-                than));
+        Says.YOU_USE_EACH_A_DAY_TO.filled(
+            units.show(Measure.VOLUME, rate.expected()),
+            units.show(Measure.VOLUME, rate.low()),
+            units.show(Measure.VOLUME, rate.high()),
+            than));
     Daily.trend(days)
         .filter(t -> t.times() > MUCH || t.times() < 1 / MUCH)
         .ifPresent(t ->
@@ -133,26 +131,25 @@ record BudgetView(
                 t.times() > 1
                     ? String.format(
                         Locale.ROOT,
-                        "Since %s it was %.1f times as much as before.",
+                        Says.SINCE_IT_WAS_TIMES_AS_MUCH.text(),
                         t.since().format(WEEKDAY),
                         t.times())
                     : String.format(
                         Locale.ROOT,
-                        "Since %s it was less: %.0f %% of before.",
+                        Says.SINCE_IT_WAS_LESS_OF_BEFORE.text(),
                         t.since().format(WEEKDAY),
                         100 * t.times())));
     switch (budget.crew().lean()) {
       case EVEN -> {}
-      case MORNINGS -> why.add("Mornings take more of your days than evenings.");
-      case EVENINGS -> why.add("Evenings take more of your days than usual, mornings less.");
+      case MORNINGS -> why.add(Says.MORNINGS_TAKE_MORE_OF_YOUR_DAYS.text());
+      case EVENINGS -> why.add(Says.EVENINGS_TAKE_MORE_OF_YOUR_DAYS.text());
     }
     int people = budget.crew().at(budget.at());
     why.add(
-        "%s on board; %s of fresh water (±%s)."
-            .formatted(
-                people == 1 ? "1 person" : people + " people",
-                units.show(Measure.VOLUME, budget.fresh().volume()),
-                units.show(Measure.VOLUME, budget.fresh().doubt())));
+        Says.ON_BOARD_OF_FRESH_WATER.filled(
+            people == 1 ? Says.FOR_1_PERSON.text() : people + " people",
+            units.show(Measure.VOLUME, budget.fresh().volume()),
+            units.show(Measure.VOLUME, budget.fresh().doubt())));
     return why;
   }
 
@@ -161,17 +158,14 @@ record BudgetView(
     double at = wish.getEpochSecond();
     String words = When.day(wish);
     if (ends.low() >= at) {
-      return "It reaches %s.".formatted(words);
+      return Says.IT_REACHES.filled(words);
     }
     if (ends.expected() >= at) {
-      return "It probably reaches %s; at the earliest it ends %s."
-          .formatted(words, When.hour(ends.low()));
+      return Says.IT_PROBABLY_REACHES.filled(words, When.hour(ends.low()));
     }
     return ends.high() >= at
-        ? "It probably does not reach %s: it should end about %s."
-            .formatted(words, When.hour(ends.expected()))
-        : "It does not reach %s: it ends %s at the latest."
-            .formatted(words, When.hour(ends.high()));
+        ? Says.IT_PROBABLY_DOES_NOT_REACH.filled(words, When.hour(ends.expected()))
+        : Says.IT_DOES_NOT_REACH_IT_ENDS.filled(words, When.hour(ends.high()));
   }
 
   private static List<Would> woulds(Budget budget, Habits habits, Units units) {
@@ -190,7 +184,7 @@ record BudgetView(
             if (factor > 0 && factor < 1) {
               woulds.add(
                   would(
-                      "%s a minute shorter".formatted(habit.label()),
+                      Says.A_MINUTE_SHORTER.filled(habit.label()),
                       fresh.ends(),
                       fresh.ends(factor, 0)));
             }
@@ -198,7 +192,7 @@ record BudgetView(
     }
     woulds.add(
         would(
-            "A jug of %s more".formatted(units.show(Measure.VOLUME, A_JUG)),
+            Says.A_JUG_OF_MORE.filled(units.show(Measure.VOLUME, A_JUG)),
             fresh.ends(),
             fresh.ends(1, A_JUG)));
     budget
@@ -206,7 +200,7 @@ record BudgetView(
         .filter(ConsumptionFilter::isKnown)
         .ifPresent(gray -> {
           double room = gray.volume();
-          woulds.add(would("Gray dumped now", gray.ends(), gray.ends(1, room)));
+          woulds.add(would(Says.GRAY_DUMPED_NOW.text(), gray.ends(), gray.ends(1, room)));
         });
     return woulds;
   }
@@ -233,7 +227,7 @@ record BudgetView(
               units.show(Measure.VOLUME, share * now),
               Double.isFinite(later)
                   ? String.format(Locale.ROOT, "%.1f days", later)
-                  : "all of them");
+                  : Says.ALL_OF_THEM.text());
         })
         .toList();
   }
@@ -244,8 +238,8 @@ record BudgetView(
         what,
         When.hour(after.expected()),
         hours < 48
-            ? String.format(Locale.ROOT, "%.0f h later", hours)
-            : String.format(Locale.ROOT, "%.1f days later", hours / 24));
+            ? String.format(Locale.ROOT, Says.H_LATER.text(), hours)
+            : String.format(Locale.ROOT, Says.DAYS_LATER.text(), hours / 24));
   }
 
   // --- pictures --------------------------------------------------------------------------------
@@ -290,21 +284,29 @@ record BudgetView(
     for (String tank : tanks) {
       courses.add(
           new Chart.Course(
-              rig.rig().part(tank).label() + ", as read",
+              Says.AS_READ.filled(rig.rig().part(tank).label()),
               Chart.Style.DOTS,
               times.stream().map(t -> read(entries, tank, t, units)).toList()));
     }
     List<Range> ahead = times.stream().map(t -> t >= now ? learnt.at(t) : seen(looks, t)).toList();
     courses.add(
-        course("low, likely", Chart.Style.LOW, ahead.stream().map(Range::low).toList(), units));
+        course(
+            Says.LOW_LIKELY.text(),
+            Chart.Style.LOW,
+            ahead.stream().map(Range::low).toList(),
+            units));
     courses.add(
         course(
             "expected", Chart.Style.EXPECTED, ahead.stream().map(Range::expected).toList(), units));
     courses.add(
-        course("high, likely", Chart.Style.HIGH, ahead.stream().map(Range::high).toList(), units));
+        course(
+            Says.HIGH_LIKELY.text(),
+            Chart.Style.HIGH,
+            ahead.stream().map(Range::high).toList(),
+            units));
     return new Chart(
         title,
-        new Chart.Axis("days from now", ""),
+        new Chart.Axis(Says.DAYS_FROM_NOW.text(), ""),
         new Chart.Axis("water", units.unit(Measure.VOLUME).sign()),
         times.stream().map(t -> (t - now) / DAY).toList(),
         courses,
@@ -353,17 +355,17 @@ record BudgetView(
     }
     return Optional.of(
         new Chart(
-            "What water cost",
-            new Chart.Axis("days from now", ""),
+            Says.WHAT_WATER_COST.text(),
+            new Chart.Axis(Says.DAYS_FROM_NOW.text(), ""),
             new Chart.Axis("paid", ""),
             steps.stream().map(s -> (s.at().getEpochSecond() - now) / DAY).toList(),
             List.of(
                 new Chart.Course(
-                    "in all by then",
+                    Says.IN_ALL_BY_THEN.text(),
                     Chart.Style.EXPECTED,
                     steps.stream().map(s -> s.sum().doubleValue()).toList()),
                 new Chart.Course(
-                    "each time",
+                    Says.EACH_TIME.text(),
                     Chart.Style.DOTS,
                     steps.stream().map(s -> s.price().doubleValue()).toList()))));
   }
@@ -381,13 +383,13 @@ record BudgetView(
             .toList();
     return Optional.of(
         new Chart(
-            "Fresh water used day by day",
-            new Chart.Axis("days from now", ""),
-            new Chart.Axis("water a day", units.unit(Measure.VOLUME).sign()),
+            Says.FRESH_WATER_USED_DAY_BY_DAY.text(),
+            new Chart.Axis(Says.DAYS_FROM_NOW.text(), ""),
+            new Chart.Axis(Says.WATER_A_DAY.text(), units.unit(Measure.VOLUME).sign()),
             at,
             List.of(
                 course(
-                    "all together",
+                    Says.ALL_TOGETHER.text(),
                     Chart.Style.EXPECTED,
                     days.stream().map(Daily::used).toList(),
                     units),

@@ -123,15 +123,16 @@ class CareController {
 
   private static String verdict(List<Row> due, List<Row> unknown, List<Row> later) {
     if (!due.isEmpty()) {
-      return due.size() == 1 ? due.getFirst().what() + " is due." : due.size() + " things are due.";
+      return due.size() == 1
+          ? Says.IS_DUE.filled(due.getFirst().what())
+          : Says.THINGS_ARE_DUE.filled(due.size());
     }
     if (!unknown.isEmpty()) {
-      return "Say once when these were last done.";
+      return Says.SAY_ONCE_WHEN_THESE_WERE_LAST.text();
     }
     return later.isEmpty()
-        ? "Nothing on this rig needs maintenance."
-        : "Nothing is due. Next: %s, %s."
-            .formatted(later.getFirst().what(), later.getFirst().when());
+        ? Says.NOTHING_ON_THIS_RIG_NEEDS.text()
+        : Says.NOTHING_IS_DUE_NEXT.filled(later.getFirst().what(), later.getFirst().when());
   }
 
   /**
@@ -159,13 +160,13 @@ class CareController {
           rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
       if (date.isBlank()) {
         Optional<Instant> month = Optional.of(now.plus(Duration.ofDays(MONTH)));
-        diary.add(rig, new Entry.Upkeep(u.subject(), month, "not known when"), now, who);
+        diary.add(rig, new Entry.Upkeep(u.subject(), month, Says.NOT_KNOWN_WHEN.text()), now, who);
       } else {
         Instant done = day(u.what(), date, now);
         // What is older is due in any case, and would not be looked at.
         Instant oldest = now.minus(Upkeep.MEMORY).plus(Duration.ofDays(1));
         boolean old = done.isBefore(oldest);
-        String note = old ? "last done " + date : "";
+        String note = old ? Says.LAST_DONE.filled(date) : "";
         Entry.What what =
             tank
                 ? new Entry.Sanitize(u.subject(), note)
@@ -181,7 +182,7 @@ class CareController {
       Instant noon = LocalDate.parse(date).atTime(12, 0).atZone(ZoneId.systemDefault()).toInstant();
       return noon.isAfter(now) ? now : noon;
     } catch (DateTimeParseException e) {
-      throw new Refusal("%s: “%s” is not a date; write it as 2026-05-31".formatted(what, date));
+      throw new Refusal(Says.IS_NOT_A_DATE_WRITE.with(what, date));
     }
   }
 
@@ -193,12 +194,13 @@ class CareController {
         u.what(),
         u.isDue(now) ? "due" : "by " + date(u.due()),
         u.isDue(now),
-        u.last().map(l -> "last " + date(l)).orElse("never noted"),
+        u.last().map(l -> "last " + date(l)).orElse(Says.NEVER_NOTED.text()),
         u.use().map(use -> used(rig, u.subject(), use, units)).orElse(""),
         u.putOff()
-            .map(reason -> "put off: " + (reason.isEmpty() ? "no reason given" : reason))
+            .map(reason ->
+                Says.PUT_OFF.filled((reason.isEmpty() ? Says.NO_REASON_GIVEN.text() : reason)))
             .orElse(""),
-        "every %s days. %s".formatted(u.every(), u.source()),
+        Says.EVERY_DAYS.filled(u.every(), u.source()),
         tank,
         tank ? dose(rig, u.subject(), units) : "",
         tank
@@ -211,23 +213,21 @@ class CareController {
         .map(ran ->
             String.format(
                 Locale.ROOT,
-                "It ran about %.1f h of %.0f h since, for %s, by the log",
+                Says.IT_RAN_ABOUT_H_OF_H_SINCE.text(),
                 ran / 3600,
                 use.mayRun().orElseThrow() / 3600,
                 units.show(Measure.VOLUME, use.passed())))
         .orElseGet(() ->
-            "%s of %s passed since, by the log%s"
-                .formatted(
-                    units.show(Measure.VOLUME, use.passed()),
-                    units.show(Measure.VOLUME, use.lasts()),
-                    clogging(rig, part, use)));
+            Says.OF_PASSED_SINCE_BY_THE_LOG.filled(
+                units.show(Measure.VOLUME, use.passed()),
+                units.show(Measure.VOLUME, use.lasts()),
+                clogging(rig, part, use)));
   }
 
   /** A cartridge whose doubling is known takes so many times its clean loss by now. */
   private static String clogging(OpenRig rig, String part, Upkeep.Use use) {
     return rig.rig().part(part).kind().clogs()
-        ? String.format(
-            Locale.ROOT, "; it takes about %.1f times its clean loss by now", use.clogging())
+        ? String.format(Locale.ROOT, Says.IT_TAKES_ABOUT_TIMES_ITS_CLEAN.text(), use.clogging())
         : "";
   }
 
@@ -239,13 +239,8 @@ class CareController {
     TankFigures figures = rig.network().figures(rig.rig().part(tank), Slope.LEVEL);
     double full = figures.full();
     Dose dose = Dose.sanitizing(full, figures.stranded());
-    return String.format(
-        Locale.ROOT,
-        "Full, %s of plain bleach of 6 g in 100 mL make 50 mg/L; run it to each tap, 4 h, then %d changes"
-            + " of water. Carbon filters bypassed or out; never with acids or other cleaners; the"
-            + " product's label first.",
-        units.show(Measure.VOLUME, dose.bleach()),
-        dose.changes());
+    return Says.FULL_OF_PLAIN_BLEACH_OF_6_G.filled(
+        units.show(Measure.VOLUME, dose.bleach()), dose.changes());
   }
 
   /** What is more than a look has a sheet of its own. */
@@ -268,7 +263,7 @@ class CareController {
       LocalDate on = LocalDate.ofInstant(u.due(), ZoneId.systemDefault());
       VEvent event = new VEvent(on, "%s: %s".formatted(rig.rig().name(), u.what()));
       event.add(new Uid("%s-%s-%s@fernwort".formatted(id, u.subject().replace(':', '-'), on)));
-      event.add(new Description("Every %s days. %s.".formatted(u.every(), u.source())));
+      event.add(new Description(Says.EVERY_DAYS_STOP.filled(u.every(), u.source())));
       calendar.add(event);
     }
     return ResponseEntity.ok()
@@ -289,7 +284,7 @@ class CareController {
     OpenRig rig = rigs.open(id);
     Entry batch = diary.get(rig, entry).entry();
     if (!(batch.what() instanceof Entry.Fill)) {
-      throw new Refusal("Only a fill can be followed; open the entry of one");
+      throw new Refusal(Says.ONLY_A_FILL_CAN_BE_FOLLOWED_OPEN.with());
     }
     BadBatch found =
         BadBatch.of(

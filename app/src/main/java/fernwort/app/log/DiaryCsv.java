@@ -40,12 +40,12 @@ final class DiaryCsv {
           "at",
           "kind",
           "part",
-          "volume (L)",
+          Says.VOLUME_L.text(),
           "shown",
           "reckoned",
           "people",
           "pets",
-          "per person and day (L)",
+          Says.PER_PERSON_AND_DAY_L.text(),
           "until",
           "trips",
           "price",
@@ -55,8 +55,8 @@ final class DiaryCsv {
           "note",
           "who",
           "made",
-          "pitch (°)",
-          "roll (°)",
+          Says.PITCH.text(),
+          Says.ROLL.text(),
           "standing",
           "replaces");
 
@@ -183,17 +183,17 @@ final class DiaryCsv {
           first = false;
         }
         if (all.size() >= MOST) {
-          throw new Refusal("The file has more than %s rows; split it".formatted(MOST));
+          throw new Refusal(Says.THE_FILE_HAS_MORE_THAN_ROWS.with(MOST));
         }
         all.add(entry(rig, new Row(line), who, now));
       }
     } catch (CsvParseException e) {
-      throw new Refusal("The file is no CSV: " + e.getMessage());
+      throw new Refusal(Says.THE_FILE_IS_NO_CSV.with(String.valueOf(e.getMessage())));
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
     if (all.isEmpty()) {
-      throw new Refusal("The file has no rows under its header; nothing was imported");
+      throw new Refusal(Says.THE_FILE_HAS_NO_ROWS_UNDER.with());
     }
     return all;
   }
@@ -202,8 +202,7 @@ final class DiaryCsv {
     for (String needed : NEEDED) {
       if (!header.contains(needed)) {
         throw new Refusal(
-            "The first line has no column “%s”; it needs at least %s"
-                .formatted(needed, String.join(" and ", NEEDED)));
+            Says.THE_FIRST_LINE_HAS_NO_COLUMN.with(needed, String.join(" and ", NEEDED)));
       }
     }
   }
@@ -217,8 +216,7 @@ final class DiaryCsv {
 
     Refusal refused(String column, String why) {
       return new Refusal(
-          "Line %s, “%s”: %s. Nothing was imported"
-              .formatted(line.getStartingLineNumber(), column, why));
+          Says.LINE_NOTHING_WAS_IMPORTED.with(line.getStartingLineNumber(), column, why));
     }
 
     <T> Optional<T> read(String column, Function<String, T> reader, String kind) {
@@ -235,12 +233,14 @@ final class DiaryCsv {
 
     <T> T needed(String column, Function<String, T> reader, String kind) {
       return read(column, reader, kind)
-          .orElseThrow(() -> refused(column, "it is empty, and this kind needs a " + kind));
+          .orElseThrow(() -> refused(column, Says.IT_IS_EMPTY_AND_THIS_KIND_NEEDS.filled(kind)));
     }
 
     Optional<Double> volume(String column) {
       return read(
-          column, t -> new BigDecimal(t).movePointLeft(3).doubleValue(), "number of litres");
+          column,
+          t -> new BigDecimal(t).movePointLeft(3).doubleValue(),
+          Says.NUMBER_OF_LITRES.text());
     }
 
     boolean yes(String column) {
@@ -256,7 +256,7 @@ final class DiaryCsv {
   }
 
   private static DiaryStore.Kept entry(OpenRig rig, Row row, String who, Instant now) {
-    Instant at = row.needed("at", Instant::parse, "time in UTC, such as 2026-05-04T18:30:00Z");
+    Instant at = row.needed("at", Instant::parse, Says.TIME_IN_UTC_SUCH_AS_2026_05.text());
     try {
       Entry.What what = what(row);
       String part = what.part();
@@ -274,15 +274,15 @@ final class DiaryCsv {
           author.isEmpty() ? who : author,
           row.read("made", Instant::parse, "time").orElse(now).truncatedTo(ChronoUnit.MICROS),
           new Slope(
-              row.read("pitch (°)", Double::parseDouble, "number").orElse(0.0),
-              row.read("roll (°)", Double::parseDouble, "number").orElse(0.0)),
+              row.read(Says.PITCH.text(), Double::parseDouble, "number").orElse(0.0),
+              row.read(Says.ROLL.text(), Double::parseDouble, "number").orElse(0.0)),
           standing.isEmpty() ? DiaryStore.Standing.STANDS : DiaryStore.standing(standing),
           row.text("replaces"));
     } catch (Refusal e) {
       String line = "Line " + row.line().getStartingLineNumber();
       throw e.getMessage().startsWith("Line ")
           ? e
-          : new Refusal("%s: %s. Nothing was imported".formatted(line, e.getMessage()));
+          : new Refusal(Says.NOTHING_WAS_IMPORTED.with(line, String.valueOf(e.getMessage())));
     }
   }
 
@@ -292,15 +292,16 @@ final class DiaryCsv {
         Arrays.stream(Entry.Kind.values())
             .filter(k -> k.name().equalsIgnoreCase(name))
             .findFirst()
-            .orElseThrow(() -> row.refused("kind", "“%s” is not a kind of entry".formatted(name)));
+            .orElseThrow(() -> row.refused("kind", Says.IS_NOT_A_KIND_OF_ENTRY.filled(name)));
     String part = row.text("part");
     String note = row.text("note");
-    Optional<Double> volume = row.volume("volume (L)");
+    Optional<Double> volume = row.volume(Says.VOLUME_L.text());
     return switch (kind) {
       case READING ->
           new Entry.Reading(
               part,
-              volume.orElseThrow(() -> row.refused("volume (L)", "a reading needs one")),
+              volume.orElseThrow(
+                  () -> row.refused(Says.VOLUME_L.text(), Says.A_READING_NEEDS_ONE.text())),
               row.text("shown"),
               row.yes("reckoned"),
               note);
@@ -309,15 +310,16 @@ final class DiaryCsv {
       case HAUL ->
           new Entry.Haul(
               part,
-              volume.orElseThrow(() -> row.refused("volume (L)", "a haul needs one")),
-              row.read("trips", Integer::valueOf, "whole number").orElse(1),
+              volume.orElseThrow(
+                  () -> row.refused(Says.VOLUME_L.text(), Says.A_HAUL_NEEDS_ONE.text())),
+              row.read("trips", Integer::valueOf, Says.WHOLE_NUMBER.text()).orElse(1),
               row.bought(),
               note);
       case PEOPLE ->
           new Entry.People(
-              row.needed("people", Integer::valueOf, "whole number"),
-              row.read("pets", Integer::valueOf, "whole number").orElse(0),
-              row.volume("per person and day (L)"),
+              row.needed("people", Integer::valueOf, Says.WHOLE_NUMBER.text()),
+              row.read("pets", Integer::valueOf, Says.WHOLE_NUMBER.text()).orElse(0),
+              row.volume(Says.PER_PERSON_AND_DAY_L.text()),
               note);
       case AWAY -> new Entry.Away(row.needed("until", Instant::parse, "time"), note);
       case SANITIZE -> new Entry.Sanitize(part, note);

@@ -26,37 +26,33 @@ final class EntryWords {
                       tank,
                       w.volume()
                           .map(v -> ": " + units.show(Measure.VOLUME, v))
-                          .orElse(" until full"),
+                          .orElse(Says.UNTIL_FULL.text()),
                       bought(w.bought(), units),
-                      w.doubtful() ? ", not to be trusted" : "");
+                      w.doubtful() ? Says.NOT_TO_BE_TRUSTED.text() : "");
           case Entry.Dump w ->
               "%s dumped%s"
                   .formatted(
                       tank, w.volume().map(v -> ": " + units.show(Measure.VOLUME, v)).orElse(""));
           case Entry.Haul w ->
-              "%s hauled to %s in %s%s"
-                  .formatted(
-                      units.show(Measure.VOLUME, w.volume()),
-                      tank,
-                      w.trips() == 1 ? "one trip" : w.trips() + " trips",
-                      bought(w.bought(), units));
+              Says.HAULED_TO_IN.filled(
+                  units.show(Measure.VOLUME, w.volume()),
+                  tank,
+                  w.trips() == 1 ? Says.ONE_TRIP.text() : w.trips() + " trips",
+                  bought(w.bought(), units));
           case Entry.People w ->
-              "%s on board%s%s"
-                  .formatted(
-                      w.people() == 1 ? "1 person" : w.people() + " people",
-                      w.pets() == 0
-                          ? ""
-                          : w.pets() == 1 ? " and 1 pet" : " and %s pets".formatted(w.pets()),
-                      w.perPersonDay()
-                          .map(v ->
-                              ", taken to use %s each a day"
-                                  .formatted(units.show(Measure.VOLUME, v)))
-                          .orElse(""));
-          case Entry.Away w -> "Nobody on board until " + When.day(w.until());
+              Says.ON_BOARD.filled(
+                  w.people() == 1 ? Says.FOR_1_PERSON.text() : w.people() + " people",
+                  w.pets() == 0
+                      ? ""
+                      : w.pets() == 1 ? Says.AND_1_PET.text() : Says.AND_PETS.filled(w.pets()),
+                  w.perPersonDay()
+                      .map(v -> Says.TAKEN_TO_USE_EACH_A_DAY.filled(units.show(Measure.VOLUME, v)))
+                      .orElse(""));
+          case Entry.Away w -> Says.NOBODY_ON_BOARD_UNTIL.filled(When.day(w.until()));
           case Entry.Sanitize w -> tank + " sanitized";
           case Entry.Upkeep w ->
               w.putOff()
-                  .map(until -> "%s put off until %s".formatted(tank, When.day(until)))
+                  .map(until -> Says.PUT_OFF_UNTIL.filled(tank, When.day(until)))
                   .orElse(tank + " maintained");
           case Entry.Note w -> w.note();
         };
@@ -76,7 +72,7 @@ final class EntryWords {
       words.add("at " + bought.place());
     }
     bought.price().ifPresent(p -> words.add("for " + units.price(p)));
-    bought.treated().ifPresent(t -> words.add(t ? "treated" : "not treated"));
+    bought.treated().ifPresent(t -> words.add(t ? "treated" : Says.NOT_TREATED.text()));
     return words.isEmpty() ? "" : ", " + String.join(", ", words);
   }
 

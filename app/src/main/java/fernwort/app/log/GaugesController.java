@@ -74,37 +74,34 @@ class GaugesController {
     List<Form.Row> jugs =
         form.table(
             Calibrations.rows(tank.id()),
-            "Poured in, and what it showed",
-            "Begin empty and level. Pour a known jug, let it settle, read; a row for each.",
+            Says.POURED_IN_AND_WHAT_IT_SHOWED.text(),
+            Says.BEGIN_EMPTY_AND_LEVEL.text(),
             List.of(
-                Column.amount("holds", "in it by then", Measure.VOLUME),
-                shown(steps, "shows", "it shows")),
+                Column.amount("holds", Says.IN_IT_BY_THEN.text(), Measure.VOLUME),
+                shown(steps, "shows", Says.IT_SHOWS.text())),
             List.of());
     List<Form.Row> fills =
         form.table(
             Calibrations.fills(tank.id()),
-            "Or two readings and a fill",
-            "Level, whatever is in it: read, pour in what you know, read again. What it held before"
-                + " is taken from the tank's shape.",
+            Says.OR_TWO_READINGS_AND_A_FILL.text(),
+            Says.LEVEL_WHATEVER_IS_IN_IT_READ.text(),
             List.of(
-                shown(steps, "before", "before it shows"),
-                Column.amount("poured", "poured in", Measure.VOLUME),
-                shown(steps, "after", "after it shows")),
+                shown(steps, "before", Says.BEFORE_IT_SHOWS.text()),
+                Column.amount("poured", Says.POURED_IN.text(), Measure.VOLUME),
+                shown(steps, "after", Says.AFTER_IT_SHOWS.text())),
             List.of());
     return Question.of(
         "cal-" + tank.id(),
         tank.label(),
         form,
-        "The curve only rises, and is smooth between what was seen; readings out of order are"
-            + " averaged. A step that is further off the tank's shape than half a step"
-            + " lies: trust the jugs.",
+        Says.THE_CURVE_ONLY_RISES.text(),
         () -> answer(trip, new GaugeScale(kind, trip.network().room(tank.id())), jugs, fills));
   }
 
   private static Column shown(boolean steps, String id, String words) {
     return steps
-        ? Column.number(id, words + ", steps", "")
-        : Column.amount(id, words + ", wet on the stick", Measure.LENGTH);
+        ? Column.number(id, Says.STEPS.filled(words), "")
+        : Column.amount(id, Says.WET_ON_THE_STICK.filled(words), Measure.LENGTH);
   }
 
   private static Question.Answer answer(
@@ -133,22 +130,26 @@ class GaugesController {
                   : trip.show(Measure.LENGTH, point.shows()),
               trip.show(Measure.VOLUME, point.holds()),
               trip.show(Measure.VOLUME, scale.volume(point.shows())),
-              lying ? "it lies here" : "agrees"));
+              lying ? Says.IT_LIES_HERE.text() : "agrees"));
     }
     return Question.Answer.tables(
         List.of(
             new Question.Row(
-                "A reading is off by",
+                Says.A_READING_IS_OFF_BY.text(),
                 trip.show(Measure.VOLUME, curve.doubt()),
-                "root of the mean square from the curve"),
+                Says.ROOT_OF_THE_MEAN_SQUARE.text()),
             new Question.Row(
-                "Against the tank as drawn",
-                lies == 0 ? "agrees" : lies + " of its readings lie",
-                "half a step of eight, or of the sender's, is allowed")),
+                Says.AGAINST_THE_TANK_AS_DRAWN.text(),
+                lies == 0 ? "agrees" : Says.OF_ITS_READINGS_LIE.filled(lies),
+                Says.HALF_A_STEP_OF_EIGHT.text())),
         List.of(
             new Question.Table(
-                "What it stands for",
-                List.of("it shows", "by what was poured", "by the tank's shape", ""),
+                Says.WHAT_IT_STANDS_FOR.text(),
+                List.of(
+                    Says.IT_SHOWS.text(),
+                    Says.BY_WHAT_WAS_POURED.text(),
+                    Says.BY_THE_TANKS_SHAPE.text(),
+                    ""),
                 table)));
   }
 
@@ -174,11 +175,11 @@ class GaugesController {
     OpenRig rig = rigs.open(id);
     Part part = rig.rig().part(tank);
     if (!(part.kind() instanceof Tank kind)) {
-      throw new Refusal(part.label() + " is not a tank; a stick goes into a tank");
+      throw new Refusal(Says.IS_NOT_A_TANK_A_STICK_GOES.with(part.label()));
     }
     Slope slope = new Slope(pitch, roll);
     if (!slope.canBeParked()) {
-      throw new Refusal("Nobody parks like that; give up to 20° for pitch and roll");
+      throw new Refusal(Says.NOBODY_PARKS_LIKE.with());
     }
     Dipstick stick =
         Dipstick.of(kind, rig.network().room(tank), slope, 1 / units.in(Measure.VOLUME, 1));
@@ -210,7 +211,7 @@ class GaugesController {
               lines));
     }
     model.addAttribute("label", part.label());
-    model.addAttribute("slope", String.format(Locale.ROOT, "pitch %.1f°, roll %.1f°", pitch, roll));
+    model.addAttribute("slope", String.format(Locale.ROOT, Says.PITCH_ROLL.text(), pitch, roll));
     model.addAttribute("strips", strips);
     model.addAttribute("width", Math.max(130, 20 + strips.size() * EACH));
     model.addAttribute("height", TOP + STRIP + 24);

@@ -98,39 +98,37 @@ class HaulsController {
             budget, Budget.fresh(rig.network(), states.parked(rig)), number(typed, "days", "Days"));
     List<String> rows = new ArrayList<>();
     rows.add(
-        "%s to fetch: %s days take up to %s, and you have %s."
-            .formatted(
-                need.missing() > 0 ? units.show(Measure.VOLUME, need.missing()) : "Nothing",
-                typed.getOrDefault("days", ""),
-                units.show(Measure.VOLUME, need.used()),
-                units.show(Measure.VOLUME, need.there())));
+        Says.TO_FETCH_DAYS_TAKE.filled(
+            need.missing() > 0 ? units.show(Measure.VOLUME, need.missing()) : "Nothing",
+            typed.getOrDefault("days", ""),
+            units.show(Measure.VOLUME, need.used()),
+            units.show(Measure.VOLUME, need.there())));
     if (need.missing() <= 0) {
       return rows;
     }
-    double can = units.parse("A can", Measure.VOLUME, typed.getOrDefault("can", ""));
+    double can = units.parse(Says.A_CAN.text(), Measure.VOLUME, typed.getOrDefault("can", ""));
     Hauling hauling =
         Hauling.of(
             need.missing(),
             new Hauling.Container(
                 can, 0.05 * can * Water.DENSITY, (int) number(typed, "cans", "Cans")),
-            units.parse("What you can carry", Measure.MASS, typed.getOrDefault("carry", "")),
-            number(typed, "litre", "The price per " + units.volumeSign())
+            units.parse(
+                Says.WHAT_YOU_CAN_CARRY.text(), Measure.MASS, typed.getOrDefault("carry", "")),
+            number(typed, "litre", Says.THE_PRICE_PER.filled(units.volumeSign()))
                 * units.in(Measure.VOLUME, 1),
-            number(typed, "trip", "The price of a trip"));
+            number(typed, "trip", Says.THE_PRICE_OF_A_TRIP.text()));
     rows.add(
-        "%s cans in %s, %s at a time: %s on the fullest."
-            .formatted(
-                hauling.containers(),
-                hauling.trips() == 1 ? "one trip" : hauling.trips() + " trips",
-                hauling.perTrip(),
-                units.show(Measure.MASS, hauling.load())));
-    rows.add("It costs %s.".formatted(units.price(BigDecimal.valueOf(hauling.price()))));
+        Says.CANS_IN_AT_A_TIME.filled(
+            hauling.containers(),
+            hauling.trips() == 1 ? Says.ONE_TRIP.text() : hauling.trips() + " trips",
+            hauling.perTrip(),
+            units.show(Measure.MASS, hauling.load())));
+    rows.add(Says.IT_COSTS.filled(units.price(BigDecimal.valueOf(hauling.price()))));
     pouring(rig, need.missing(), units).ifPresent(rows::add);
     rows.add(
         need.missing() > need.room()
-            ? "The tanks have room for %s now: keep the rest in its cans."
-                .formatted(units.show(Measure.VOLUME, need.room()))
-            : "The tanks have room for it.");
+            ? Says.THE_TANKS_HAVE_ROOM_FOR_NOW_KEEP.filled(units.show(Measure.VOLUME, need.room()))
+            : Says.THE_TANKS_HAVE_ROOM_FOR_IT.text());
     return rows;
   }
 
@@ -147,14 +145,14 @@ class HaulsController {
         .findFirst()
         .map(w -> w.moved() / w.seconds().expected())
         .map(flow ->
-            "Pouring it in takes %s in all, at %s."
-                .formatted(units.show(Amount.time(need / flow)), units.show(Measure.FLOW, flow)));
+            Says.POURING_IT_IN_TAKES_IN_ALL_AT.filled(
+                units.show(Amount.time(need / flow)), units.show(Measure.FLOW, flow)));
   }
 
   private static double number(Map<String, String> typed, String field, String what) {
     String text = typed.getOrDefault(field, "").replace(',', '.');
     if (!text.matches("[0-9]{1,6}(\\.[0-9]{1,4})?")) {
-      throw new Refusal("%s must be a number, such as 3".formatted(what));
+      throw new Refusal(Says.MUST_BE_A_NUMBER_SUCH_AS_3.with(what));
     }
     return Double.parseDouble(text);
   }
@@ -171,7 +169,7 @@ class HaulsController {
     return paid.stream()
         .map(p ->
             new Place(
-                p.place().isEmpty() ? "not noted" : p.place(),
+                p.place().isEmpty() ? Says.NOT_NOTED.text() : p.place(),
                 units.show(Measure.VOLUME, p.volume()),
                 units.price(p.price()),
                 p.perCubicMetre().map(units::priceOfUnit).orElse("–"),

@@ -178,7 +178,7 @@ class LogController {
     List<Chart> charts = new ArrayList<>();
     charts.add(
         BudgetView.levels(
-            "Fresh water",
+            Says.FRESH_WATER.text(),
             rig,
             ids(rig, Contents.FRESH),
             budget.fresh(),
@@ -192,7 +192,7 @@ class LogController {
         .ifPresent(g ->
             charts.add(
                 BudgetView.levels(
-                    "Gray water",
+                    Says.GRAY_WATER.text(),
                     rig,
                     ids(rig, Contents.GRAY),
                     g,
@@ -246,7 +246,7 @@ class LogController {
     model.addAttribute("words", EntryWords.of(rig.rig(), kept.entry(), units));
     model.addAttribute(
         "trace",
-        "Noted %s by %s".formatted(When.full(kept.made()), kept.who())
+        Says.NOTED_BY.filled(When.full(kept.made()), kept.who())
             + (kept.standing() == DiaryStore.Standing.STANDS
                 ? ""
                 : ", " + kept.standing().words()));

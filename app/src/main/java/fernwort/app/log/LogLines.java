@@ -42,10 +42,10 @@ class LogLines {
   /** Groups of kinds to filter by. */
   enum Group {
     WATER("Water"),
-    PEOPLE("On board"),
-    CARE("Care and notes"),
-    HANDLES("Handles and jobs"),
-    RIG("The rig");
+    PEOPLE(Says.ON_BOARD_FIRST.text()),
+    CARE(Says.CARE_AND_NOTES.text()),
+    HANDLES(Says.HANDLES_AND_JOBS.text()),
+    RIG(Says.THE_RIG.text());
 
     private final String words;
 
@@ -193,12 +193,11 @@ class LogLines {
       String label = part.map(Part::label).orElse(entry.subject());
       return switch (entry.kind()) {
         case TURN ->
-            "%s: from “%s” to “%s”"
-                .formatted(label, words(part, entry.before()), words(part, entry.after()));
+            Says.FROM_TO.filled(label, words(part, entry.before()), words(part, entry.after()));
         case READING -> label + " read";
-        case UNDO -> "Undid a change of " + label;
+        case UNDO -> Says.UNDID_A_CHANGE_OF.filled(label);
         case JOB -> units.say(Message.kept(entry.after()));
-        case REDO -> "Redid a change of " + label;
+        case REDO -> Says.REDID_A_CHANGE_OF.filled(label);
       };
     }
 

@@ -60,8 +60,7 @@ record NoteForm(Map<String, String> typed, Units units) {
               .atZone(ZoneId.systemDefault())
               .toInstant());
     } catch (DateTimeParseException e) {
-      throw new Refusal(
-          "“%s” is not a time; give day and hour, such as 2026-05-04T18:30".formatted(text));
+      throw new Refusal(Says.IS_NOT_A_TIME_GIVE_DAY.with(text));
     }
   }
 
@@ -70,7 +69,7 @@ record NoteForm(Map<String, String> typed, Units units) {
     return Arrays.stream(Entry.Kind.values())
         .filter(k -> k.name().equalsIgnoreCase(text("kind")))
         .findFirst()
-        .orElseThrow(() -> new Refusal("Choose what to note: read, filled, dumped or another"));
+        .orElseThrow(() -> new Refusal(Says.CHOOSE_WHAT_TO_NOTE_READ_FILLED.with()));
   }
 
   /**
@@ -89,24 +88,28 @@ record NoteForm(Map<String, String> typed, Units units) {
       case HAUL ->
           new Entry.Haul(
               tank(rig),
-              volume("amount").orElseThrow(() -> new Refusal("How much was hauled? Give litres")),
+              volume("amount")
+                  .orElseThrow(() -> new Refusal(Says.HOW_MUCH_WAS_HAULED_GIVE_LITRES.with())),
               number("trips", "Trips").orElse(1),
               bought(),
               note);
       case PEOPLE ->
           new Entry.People(
-              number("people", "People").orElseThrow(() -> new Refusal("How many are on board?")),
+              number("people", "People")
+                  .orElseThrow(() -> new Refusal(Says.HOW_MANY_ARE_ON_BOARD.with())),
               number("pets", "Pets").orElse(0),
               volume("each"),
               note);
       case AWAY ->
           new Entry.Away(
-              time("until").orElseThrow(() -> new Refusal("Until when is nobody on board?")), note);
+              time("until")
+                  .orElseThrow(() -> new Refusal(Says.UNTIL_WHEN_IS_NOBODY_ON_BOARD.with())),
+              note);
       case SANITIZE -> new Entry.Sanitize(tank(rig), note);
       case UPKEEP -> new Entry.Upkeep(text("part"), time("until"), note);
       case NOTE -> {
         if (note.isEmpty()) {
-          throw new Refusal("Nothing to note was written; write it, or leave it");
+          throw new Refusal(Says.NOTHING_TO_NOTE_WAS_WRITTEN.with());
         }
         yield new Entry.Note(note);
       }
@@ -131,7 +134,7 @@ record NoteForm(Map<String, String> typed, Units units) {
 
   private Optional<Double> volume(String field) {
     return has(field)
-        ? Optional.of(units.parse("The amount", Measure.VOLUME, text(field)))
+        ? Optional.of(units.parse(Says.THE_AMOUNT.text(), Measure.VOLUME, text(field)))
         : Optional.empty();
   }
 
@@ -141,7 +144,7 @@ record NoteForm(Map<String, String> typed, Units units) {
       return Optional.empty();
     }
     if (!text.matches("[0-9]{1,4}")) {
-      throw new Refusal("%s must be a whole number, such as 3".formatted(what));
+      throw new Refusal(Says.MUST_BE_A_WHOLE_NUMBER.with(what));
     }
     return Optional.of(Integer.parseInt(text));
   }
@@ -149,7 +152,7 @@ record NoteForm(Map<String, String> typed, Units units) {
   private Entry.Bought bought() {
     String price = text("price").replace(',', '.');
     if (!price.isEmpty() && !price.matches("[0-9]{1,7}(\\.[0-9]{1,2})?")) {
-      throw new Refusal("“%s” is not a price; type it as 3.50, without a sign".formatted(price));
+      throw new Refusal(Says.IS_NOT_A_PRICE_TYPE.with(price));
     }
     return new Entry.Bought(
         price.isEmpty() ? Optional.empty() : Optional.of(new BigDecimal(price)),

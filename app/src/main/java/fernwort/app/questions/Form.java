@@ -165,7 +165,7 @@ public final class Form {
     for (int c = 0; c < columns.size(); c++) {
       Column column = columns.get(c);
       String field = cell(name, row, column);
-      String label = head(column) + ", row " + (row + 1);
+      String label = Says.ROW.filled(head(column), (row + 1));
       Optional<SizingStore.Kept> given = entry(field);
       String text =
           given.map(SizingStore.Kept::text).orElse(c < preset.size() ? preset.get(c) : "");
@@ -243,8 +243,7 @@ public final class Form {
   public static int whole(String label, String text) {
     double value = plain(label, text);
     if (value != Math.rint(value) || Math.abs(value) > 1_000_000) {
-      throw new Refusal(
-          "%s: “%s” is not a whole number; type one, such as 2".formatted(label, text.strip()));
+      throw new Refusal(Says.IS_NOT_A_WHOLE_NUMBER_TYPE.with(label, text.strip()));
     }
     return (int) value;
   }

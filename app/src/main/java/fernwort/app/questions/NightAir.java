@@ -37,18 +37,20 @@ public final class NightAir {
     String source =
         form.choice(
             "night-source",
-            "Outside air",
+            Says.OUTSIDE_AIR.text(),
             List.of(
-                new Field.Option("forecast", "the forecast for tonight (simulated)"),
-                new Field.Option("typed", "as I enter it")));
+                new Field.Option("forecast", Says.THE_FORECAST_FOR_TONIGHT.text()),
+                new Field.Option("typed", Says.AS_I_ENTER_IT.text())));
     double inside = temperature(form, "night-inside", "Inside", 288.15);
     if (source.equals("forecast")) {
       return asked(night.evening(), night.lowest(), night.wind(), inside);
     }
-    double lowest = temperature(form, "night-lowest", "Lowest (6 h)", night.lowest());
-    double evening = temperature(form, "night-evening", "In the evening (18 h)", night.evening());
+    double lowest = temperature(form, "night-lowest", Says.LOWEST_6_H.text(), night.lowest());
+    double evening =
+        temperature(form, "night-evening", Says.IN_THE_EVENING_18_H.text(), night.evening());
     double wind =
-        form.number("night-wind", "Wind", night.wind(), "m/s", "Counts under the open floor.");
+        form.number(
+            "night-wind", "Wind", night.wind(), "m/s", Says.COUNTS_UNDER_THE_OPEN_FLOOR.text());
     return asked(evening, lowest, wind, inside);
   }
 

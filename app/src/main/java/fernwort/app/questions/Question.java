@@ -41,9 +41,7 @@ public record Question(
   /** One question of a page that takes long leaves time for the others. */
   private static final Duration LIMIT = Duration.ofSeconds(4);
 
-  private static final String TOO_LONG =
-      "This takes too long to work out: the rig has very many parts, or its water never comes to"
-          + " rest; ask it of a smaller part of the rig";
+  private static final String TOO_LONG = Says.THIS_TAKES_TOO_LONG_TO_WORK.text();
 
   /**
    * A figure.
@@ -76,7 +74,7 @@ public record Question(
             .filter(e -> !e.isEmpty())
             .limit(MOST_SAID)
             .collect(Collectors.joining(", "));
-    return said.isEmpty() || !problem.isEmpty() ? "" : "Worked out for: " + said + ".";
+    return said.isEmpty() || !problem.isEmpty() ? "" : Says.WORKED_OUT_FOR.filled(said);
   }
 
   private static String entered(Field field) {

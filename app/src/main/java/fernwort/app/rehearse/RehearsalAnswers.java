@@ -45,7 +45,7 @@ final class RehearsalAnswers {
               expected
                   .pressure(id, "cold")
                   .map(p -> units.show(Measure.PRESSURE, p))
-                  .orElse("its pressure");
+                  .orElse(Says.ITS_PRESSURE.text());
           String low = units.show(Measure.FLOW, less.fixture(id));
           String high = units.show(Measure.FLOW, more.fixture(id));
           String figure = units.show(Measure.FLOW, q);
@@ -54,13 +54,11 @@ final class RehearsalAnswers {
                   ? new Row(
                       rig.rig().part(id).label(),
                       figure,
-                      "at %s; the range allows for fittings half or twice as restrictive"
-                          .formatted(pressure))
+                      Says.AT_THE_RANGE_ALLOWS_FOR_FITTINGS.filled(pressure))
                   : new Row(
                       rig.rig().part(id).label(),
                       "%s (%s to %s)".formatted(figure, low, high),
-                      "at %s; the range is for fittings that lose half as much, or twice"
-                          .formatted(pressure)));
+                      Says.AT_THE_RANGE_IS_FOR_FITTINGS.filled(pressure)));
         });
     return rows;
   }
@@ -84,9 +82,7 @@ final class RehearsalAnswers {
               HappeningWords.of(rig.rig(), h),
               "in " + HappeningWords.time(h.at() - from.time()) + range,
               working(h, before, gains, units)
-                  + (range.isEmpty()
-                      ? ""
-                      : ". The range is for fittings that lose half as much, or twice")));
+                  + (range.isEmpty() ? "" : Says.THE_RANGE_IS_FOR_FITTINGS.text())));
     }
     return rows;
   }
@@ -118,12 +114,11 @@ final class RehearsalAnswers {
   private static String working(Event h, State before, Map<String, Double> gains, Units units) {
     boolean tank = h.kind() == Event.Kind.FULL || h.kind() == Event.Kind.DRY;
     if (!tank) {
-      return "from the same run";
+      return Says.FROM_THE_SAME_RUN.text();
     }
-    return "from %s, at %s to begin with; the flow changes with the level"
-        .formatted(
-            units.show(Measure.VOLUME, before.volume(h.subject())),
-            units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
+    return Says.FROM_AT_TO_BEGIN_WITH_THE_FLOW.filled(
+        units.show(Measure.VOLUME, before.volume(h.subject())),
+        units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
   }
 
   /** Returns what each shut tap would give, and what that would leave the open ones. */
@@ -141,11 +136,10 @@ final class RehearsalAnswers {
             .forEach((id, q) -> {
               if (q > FLOWS) {
                 others.add(
-                    "%s then %s instead of %s"
-                        .formatted(
-                            rig.rig().part(id).label(),
-                            units.show(Measure.FLOW, then.fixture(id)),
-                            units.show(Measure.FLOW, q)));
+                    Says.THEN_INSTEAD_OF.filled(
+                        rig.rig().part(id).label(),
+                        units.show(Measure.FLOW, then.fixture(id)),
+                        units.show(Measure.FLOW, q)));
               }
             });
         double gives = then.fixture(part.id());
@@ -154,11 +148,10 @@ final class RehearsalAnswers {
                 part.label(),
                 gives > FLOWS ? units.show(Measure.FLOW, gives) : "nothing",
                 others.isEmpty()
-                    ? "with nothing else open; at %s"
-                        .formatted(
-                            then.pressure(part.id(), "cold")
-                                .map(p -> units.show(Measure.PRESSURE, p))
-                                .orElse("no pressure"))
+                    ? Says.WITH_NOTHING_ELSE_OPEN_AT.filled(
+                        then.pressure(part.id(), "cold")
+                            .map(p -> units.show(Measure.PRESSURE, p))
+                            .orElse(Says.NO_PRESSURE.text()))
                     : String.join("; ", others)));
       }
     }

@@ -5,7 +5,6 @@ import fernwort.app.services.OpenRig;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
 import java.time.Duration;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -54,8 +53,7 @@ class RehearsalRoom implements SmartLifecycle {
    */
   String start(OpenRig rig, Simulation from) {
     if (seats.size() >= MOST) {
-      throw new Refusal(
-          String.format(Locale.ROOT, "%d rehearsals are running; close one of them first", MOST));
+      throw new Refusal(Says.REHEARSALS_ARE_RUNNING_CLOSE.filled(MOST));
     }
     String id = UUID.randomUUID().toString();
     seats.put(id, new Seat(new Rehearsal(rig, from)));
@@ -74,7 +72,7 @@ class RehearsalRoom implements SmartLifecycle {
   private Seat seat(String id) {
     Seat seat = seats.get(id);
     if (seat == null) {
-      throw new Missing("This rehearsal has ended; start another from the Board");
+      throw new Missing(Says.THIS_REHEARSAL_HAS_ENDED_START.text());
     }
     seat.seen = System.nanoTime();
     return seat;

@@ -209,7 +209,7 @@ class RehearseController {
         rehearsal.moment().state(),
         volume -> units.show(Measure.VOLUME, volume) + " rehearsed",
         who);
-    Done.say(to, "Levels and handles are as rehearsed now.");
+    Done.say(to, Says.LEVELS_AND_HANDLES.text());
     return "redirect:/rigs/%s/board".formatted(id);
   }
 }

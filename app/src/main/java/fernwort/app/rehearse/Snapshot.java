@@ -72,7 +72,7 @@ record Snapshot(
       double air = moment.air().getOrDefault(tank.id(), 0.0);
       String text = units.show(Measure.VOLUME, volume);
       if (Math.abs(air) > 50) {
-        text += ", air " + units.show(Measure.PRESSURE, air);
+        text += Says.AIR.filled(units.show(Measure.PRESSURE, air));
       }
       tanks.put(tank.id(), new TankMark(text, share, units.in(Measure.VOLUME, volume)));
       double gain = moment.gains().getOrDefault(tank.id(), 0.0);
@@ -111,7 +111,7 @@ record Snapshot(
         rehearsal.speed(),
         rehearsal.stopped().isEmpty()
             ? ""
-            : rehearsal.stopped() + ". Play on, set something, or go back.",
+            : Says.PLAY_ON_SET_SOMETHING_OR_GO_BACK.filled(rehearsal.stopped()),
         tanks,
         lines,
         streams(network, flows, units),
@@ -158,7 +158,7 @@ record Snapshot(
                 switch (pump.does()) {
                   case RUNS, CYCLES -> units.show(Measure.FLOW, pump.flow());
                   case RESTS -> "rests";
-                  case DRAWS_AIR -> "draws air";
+                  case DRAWS_AIR -> Says.DRAWS_AIR.text();
                 }));
     return marks;
   }

@@ -53,8 +53,8 @@ final class AddForm {
         .map(p ->
             new DescribeView.AddView(
                 PLACE + p.id(),
-                "Add a part",
-                "It is joined to nothing yet; then pick one of its free ends.",
+                Says.ADD_A_PART.text(),
+                Says.IT_IS_JOINED_TO_NOTHING_YET.text(),
                 USUAL,
                 List.of(new DescribeView.Group("", options(NewParts.all()))),
                 List.of(name(), height(units, p.z()))));
@@ -66,41 +66,41 @@ final class AddForm {
     fields.add(
         Field.choice(
             "towards",
-            "Water goes on towards",
+            Says.WATER_GOES_ON_TOWARDS.text(),
             name(Addition.onward(rig, line)),
             List.of(
                 new Field.Option(name(line.to()), names.beyond(line.from())),
                 new Field.Option(name(line.from()), names.beyond(line.to())))));
-    fields.add(length(units, "For a branch; empty if nobody measured."));
+    fields.add(length(units, Says.FOR_A_BRANCH_EMPTY_IF_NOBODY.text()));
     return new DescribeView.AddView(
         LINE + line.id(),
-        "Add a part",
-        "What lets water pass is put into the line; what ends one gets a tee and a branch.",
+        Says.ADD_A_PART.text(),
+        Says.WHAT_LETS_WATER_PASS_IS_PUT.text(),
         USUAL,
         List.of(
-            new DescribeView.Group("into the line", options(NewParts.inLine())),
-            new DescribeView.Group("on a branch", options(NewParts.atEnd()))),
+            new DescribeView.Group(Says.INTO_THE_LINE.text(), options(NewParts.inLine())),
+            new DescribeView.Group(Says.ON_A_BRANCH.text(), options(NewParts.atEnd()))),
         fields);
   }
 
   private static DescribeView.AddView port(Rig rig, PortNames names, PortRef port, Units units) {
     List<DescribeView.Group> groups = new ArrayList<>();
-    groups.add(new DescribeView.Group("something new", options(NewParts.joined())));
+    groups.add(new DescribeView.Group(Says.SOMETHING_NEW.text(), options(NewParts.joined())));
     List<Field.Option> others =
         names.free().stream()
             .filter(p -> !p.part().equals(port.part()))
             .map(p -> new Field.Option(JOIN + name(p), names.full(p)))
             .toList();
     if (!others.isEmpty()) {
-      groups.add(new DescribeView.Group("a line to", others));
+      groups.add(new DescribeView.Group(Says.A_LINE_TO.text(), others));
     }
     return new DescribeView.AddView(
         PORT + name(port),
         "At " + names.at(port),
-        "What you connect gets a line between.",
+        Says.WHAT_YOU_CONNECT_GETS_A_LINE.text(),
         NewParts.usualAt(rig.part(port.part()), port.port()).id(),
         groups,
-        List.of(name(), length(units, "Of the line; empty if nobody measured.")));
+        List.of(name(), length(units, Says.OF_THE_LINE_EMPTY_IF_NOBODY.text())));
   }
 
   private static List<Field.Option> options(List<NewPart> parts) {
@@ -108,7 +108,7 @@ final class AddForm {
   }
 
   private static Field name() {
-    return Field.text("add-label", "Its name", "", "");
+    return Field.text("add-label", Says.ITS_NAME.text(), "", "");
   }
 
   private static Field length(Units units, String hint) {
@@ -118,10 +118,10 @@ final class AddForm {
   private static Field height(Units units, double si) {
     return Field.number(
         "add-height",
-        "Height over the ground",
+        Says.HEIGHT_OVER_THE_GROUND.text(),
         "",
         units.unit(Measure.LENGTH).sign(),
-        "Empty: as high as the place, %s.".formatted(units.show(Measure.LENGTH, si)));
+        Says.EMPTY_AS_HIGH_AS_THE_PLACE.filled(units.show(Measure.LENGTH, si)));
   }
 
   /**
@@ -160,13 +160,13 @@ final class AddForm {
     if (at.startsWith(PORT)) {
       return new Addition.OnPort(free(rig, at.substring(PORT.length())));
     }
-    throw new Refusal("Nothing was picked; pick a line, a free end or a place, and add it there");
+    throw new Refusal(Says.NOTHING_WAS_PICKED_PICK_A_LINE.with());
   }
 
   private static PortRef free(Rig rig, String name) {
     PortRef port = port(name);
     if (!PortNames.of(rig).free().contains(port)) {
-      throw new Refusal("“%s” is no longer a free end; pick another one".formatted(name));
+      throw new Refusal(Says.IS_NO_LONGER_A_FREE_END_PICK.with(name));
     }
     return port;
   }
@@ -174,7 +174,7 @@ final class AddForm {
   private static PortRef port(String text) {
     int dot = text.lastIndexOf('.');
     if (dot < 0) {
-      throw new Refusal("“" + text + "” is not a port; pick one of the list");
+      throw new Refusal(Says.IS_NOT_A_PORT_PICK.with(text));
     }
     return new PortRef(text.substring(0, dot), text.substring(dot + 1));
   }

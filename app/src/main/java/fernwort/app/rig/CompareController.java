@@ -85,17 +85,18 @@ class CompareController {
     rows.add(row("Lines", first, second, r -> Integer.toString(r.lines().size())));
     Holds one = Holds.of(Network.of(first), habits);
     Holds two = Holds.of(Network.of(second), habits);
-    rows.add(row("Fresh water, full", one, two, h -> units.show(Measure.VOLUME, h.fresh())));
-    rows.add(row("Gray water, full", one, two, h -> units.show(Measure.VOLUME, h.gray())));
+    rows.add(
+        row(Says.FRESH_WATER_FULL.text(), one, two, h -> units.show(Measure.VOLUME, h.fresh())));
+    rows.add(row(Says.GRAY_WATER_FULL.text(), one, two, h -> units.show(Measure.VOLUME, h.gray())));
     rows.add(
         row(
-            String.format(Locale.ROOT, "Days from full, for %d", habits.people()),
+            Says.DAYS_FROM_FULL_FOR.filled(habits.people()),
             one,
             two,
             h -> String.format(Locale.ROOT, "%.1f", h.lasts().days())));
     rows.add(
         row(
-            "Findings of the review",
+            Says.FINDINGS_OF_THE_REVIEW.text(),
             first,
             second,
             r -> Integer.toString(LayoutReview.of(Network.of(r)).size())));
@@ -114,14 +115,17 @@ class CompareController {
     Set<String> before = keys(first);
     Set<String> after = keys(second);
     return List.of(
-            new Listed("Parts gone", c.onlyFirst().stream().map(Part::label).toList()),
-            new Listed("Parts new", c.onlySecond().stream().map(Part::label).toList()),
-            new Listed("Parts changed", c.changed().stream().map(Part::label).toList()),
-            new Listed("Lines gone", c.linesOnlyFirst().stream().map(Line::label).toList()),
-            new Listed("Lines new", c.linesOnlySecond().stream().map(Line::label).toList()),
-            new Listed("Lines changed", c.linesChanged().stream().map(Line::label).toList()),
-            new Listed("Findings gone", titles(first, after, units)),
-            new Listed("Findings new", titles(second, before, units)))
+            new Listed(Says.PARTS_GONE.text(), c.onlyFirst().stream().map(Part::label).toList()),
+            new Listed(Says.PARTS_NEW.text(), c.onlySecond().stream().map(Part::label).toList()),
+            new Listed(Says.PARTS_CHANGED.text(), c.changed().stream().map(Part::label).toList()),
+            new Listed(
+                Says.LINES_GONE.text(), c.linesOnlyFirst().stream().map(Line::label).toList()),
+            new Listed(
+                Says.LINES_NEW.text(), c.linesOnlySecond().stream().map(Line::label).toList()),
+            new Listed(
+                Says.LINES_CHANGED.text(), c.linesChanged().stream().map(Line::label).toList()),
+            new Listed(Says.FINDINGS_GONE.text(), titles(first, after, units)),
+            new Listed(Says.FINDINGS_NEW.text(), titles(second, before, units)))
         .stream()
         .filter(l -> !l.items().isEmpty())
         .toList();

@@ -195,8 +195,7 @@ class DescribeController {
         LayoutReview.of(rigs.open(id).network()).stream()
             .filter(f -> f.key().equals(finding) && f.change().isPresent())
             .findFirst()
-            .orElseThrow(() ->
-                new Refusal("That finding is gone, or cannot be fixed with a click; look again"));
+            .orElseThrow(() -> new Refusal(Says.THAT_FINDING_IS_GONE_OR_CANNOT.with()));
     return step(
         new Hand(id, version, who),
         new Alteration.Mended(

@@ -125,24 +125,23 @@ class Describing {
         length(
             units,
             "height",
-            tank ? "Inside bottom over the ground" : "Height over the ground",
+            tank ? Says.INSIDE_BOTTOM_OVER_THE_GROUND.text() : Says.HEIGHT_OVER_THE_GROUND.text(),
             part.height(),
-            "Tape from level ground."));
+            Says.TAPE_FROM_LEVEL_GROUND.text()));
     if (!tank) {
       common.add(
           Field.exact(
               "volume",
-              "Water its body holds",
+              Says.WATER_ITS_BODY_HOLDS.text(),
               units.number(Measure.VOLUME, part.volume()),
               part.volume(),
               units.unit(Measure.VOLUME).sign(),
               NewParts.body(part.kind())
                   .map(v ->
-                      "Winter has to get it out. Empty: what is usual for its kind, %s."
-                          .formatted(units.show(Measure.VOLUME, v)))
-                  .orElse("Winter has to get it out.")));
+                      Says.WINTER_HAS_TO_GET_IT_OUT_EMPTY.filled(units.show(Measure.VOLUME, v)))
+                  .orElse(Says.WINTER_HAS_TO_GET_IT_OUT.text())));
     }
-    common.add(Field.spot("spot", "Where it is on the plan", spot(rig, part)));
+    common.add(Field.spot("spot", Says.WHERE_IT_IS_ON_THE_PLAN.text(), spot(rig, part)));
     return common;
   }
 
@@ -170,15 +169,17 @@ class Describing {
         length(
             units,
             "x",
-            tank ? "Rear edge ahead of the rear axle" : "Ahead of the rear axle",
+            tank
+                ? Says.REAR_EDGE_AHEAD_OF_THE_REAR_AXLE.text()
+                : Says.AHEAD_OF_THE_REAR_AXLE.text(),
             part.x(),
-            "Behind it is negative."),
+            Says.BEHIND_IT_IS_NEGATIVE.text()),
         length(
             units,
             "y",
-            tank ? "Right edge left of the middle" : "Left of the middle",
+            tank ? Says.RIGHT_EDGE_LEFT_OF_THE_MIDDLE.text() : Says.LEFT_OF_THE_MIDDLE.text(),
             part.y(),
-            "To the right is negative."));
+            Says.TO_THE_RIGHT_IS_NEGATIVE.text()));
   }
 
   /** The picture of what to measure on a kind; tanks have their own, to scale. */
@@ -222,11 +223,11 @@ class Describing {
     rig.place(v.text("place"));
     Point at = spotted(rig, old, v);
     Kind kind = form(rig, old, units).read(old.kind(), v);
-    double height = v.amount("height", "Height over the ground", Measure.LENGTH, -1, 4.5);
+    double height = v.amount("height", Says.HEIGHT_OVER_THE_GROUND.text(), Measure.LENGTH, -1, 4.5);
     double body =
         old.kind().is(Purpose.HOLDS)
             ? 0
-            : v.optional("volume", "Water its body holds", Measure.VOLUME, 0, 0.06)
+            : v.optional("volume", Says.WATER_ITS_BODY_HOLDS.text(), Measure.VOLUME, 0, 0.06)
                 .or(() -> NewParts.body(old.kind()))
                 .orElse(0.0);
     v.settle();
@@ -235,8 +236,8 @@ class Describing {
 
   /** Where a part is: as measured, where that was changed; else where it was tapped to be. */
   private static Point spotted(Rig rig, Part old, Values v) {
-    double x = v.amount("x", "Ahead of the rear axle", Measure.LENGTH, -6, 14);
-    double y = v.amount("y", "Left of the middle", Measure.LENGTH, -1.6, 1.6);
+    double x = v.amount("x", Says.AHEAD_OF_THE_REAR_AXLE.text(), Measure.LENGTH, -6, 14);
+    double y = v.amount("y", Says.LEFT_OF_THE_MIDDLE.text(), Measure.LENGTH, -1.6, 1.6);
     String spot = v.text("spot");
     boolean measured = x != old.x() || y != old.y();
     if (measured || !spot.matches("[0-4]-[0-2]") || spot.equals(spot(rig, old))) {

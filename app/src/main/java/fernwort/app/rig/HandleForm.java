@@ -43,39 +43,44 @@ final class HandleForm {
       fields.add(
           Field.text(
               "words-" + stop.id(),
-              "Handle when it " + joins(stop.joins()),
+              Says.HANDLE_WHEN_IT.filled(joins(stop.joins())),
               stop.words(),
-              "As it looks to you, such as “across the pipe”."));
-      fields.add(turn("angle-" + stop.id(), "The lever points", stop.angle()));
+              Says.AS_IT_LOOKS.text()));
+      fields.add(turn("angle-" + stop.id(), Says.THE_LEVER_POINTS.text(), stop.angle()));
     }
-    fields.add(Field.choice("new-joins", "One more position, which", "", joinsOf(valve)));
-    fields.add(Field.text("new-words", "Its handle", "", "A position left empty is removed."));
-    fields.add(turn("new-angle", "Its free end points", 0));
+    fields.add(Field.choice("new-joins", Says.ONE_MORE_POSITION_WHICH.text(), "", joinsOf(valve)));
+    fields.add(
+        Field.text(
+            "new-words", Says.ITS_HANDLE.text(), "", Says.A_POSITION_LEFT_EMPTY_IS_REMOVED.text()));
+    fields.add(turn("new-angle", Says.ITS_FREE_END_POINTS.text(), 0));
     fields.add(
         Field.choice(
-            "design", "Closed by a", valve.design().map(Values::key).orElse(""), designs()));
-    fields.add(Field.tick("motor", "Has a motor", valve.motor().isPresent(), ""));
+            "design",
+            Says.CLOSED_BY_A.text(),
+            valve.design().map(Values::key).orElse(""),
+            designs()));
+    fields.add(Field.tick("motor", Says.HAS_A_MOTOR.text(), valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
-    rest.add(new Field.Option("", "stays as it is"));
+    rest.add(new Field.Option("", Says.STAYS_AS_IT_IS.text()));
     valve.stops().forEach(s -> rest.add(new Field.Option(s.id(), s.words())));
     fields.add(
         Field.choice(
             "unpowered",
-            "Without power the motor",
+            Says.WITHOUT_POWER_THE_MOTOR.text(),
             valve.motor().flatMap(Motor::unpowered).orElse(""),
             rest));
     fields.add(
         Field.tick(
             "frost",
-            "Takes that position by itself near 5 °C, as a frost valve",
+            Says.TAKES_THAT_POSITION_BY_ITSELF.text(),
             valve.motor().flatMap(Motor::opensBelow).isPresent(),
-            "It lets heater and tank run out in the cold or without power."));
+            Says.IT_LETS_HEATER_AND_TANK_RUN.text()));
     return fields;
   }
 
   private static List<Field.Option> designs() {
     List<Field.Option> options = new ArrayList<>();
-    options.add(new Field.Option("", "ball, as most are"));
+    options.add(new Field.Option("", Says.BALL_AS_MOST_ARE.text()));
     options.addAll(Values.options(Valve.Design.class));
     return options;
   }
@@ -84,14 +89,14 @@ final class HandleForm {
   static Optional<Valve.Design> design(Values v) {
     return v.text("design").isEmpty()
         ? Optional.empty()
-        : Optional.of(v.choice("design", "Closed by a", Valve.Design.class));
+        : Optional.of(v.choice("design", Says.CLOSED_BY_A.text(), Valve.Design.class));
   }
 
   /** What a position joins, in words. */
   private String joins(List<List<String>> groups) {
     return groups.isEmpty()
-        ? "closes all"
-        : groups.stream().map(this::joined).collect(Collectors.joining(", and "));
+        ? Says.CLOSES_ALL.text()
+        : groups.stream().map(this::joined).collect(Collectors.joining(Says.AND.text()));
   }
 
   private String joined(List<String> group) {
@@ -103,7 +108,7 @@ final class HandleForm {
     String now = String.format(Locale.ROOT, "%.0f", ((angle % 360) + 360) % 360);
     List<Field.Option> options = new ArrayList<>(TURNS);
     if (options.stream().noneMatch(o -> o.value().equals(now))) {
-      options.add(new Field.Option(now, "between, at " + now + "°"));
+      options.add(new Field.Option(now, Says.BETWEEN_AT.filled(now)));
     }
     return Field.turn(name, label, now, options);
   }
@@ -111,8 +116,8 @@ final class HandleForm {
   /** What a position can join, as a person sees it from the ports. */
   private List<Field.Option> joinsOf(Valve valve) {
     List<Field.Option> options = new ArrayList<>();
-    options.add(new Field.Option("", "none more"));
-    options.add(new Field.Option("shut", "closes all"));
+    options.add(new Field.Option("", Says.NONE_MORE.text()));
+    options.add(new Field.Option("shut", Says.CLOSES_ALL.text()));
     List<String> ends = valve.ports();
     for (int i = 0; i < ends.size(); i++) {
       for (int j = i + 1; j < ends.size(); j++) {
@@ -121,7 +126,7 @@ final class HandleForm {
       }
     }
     if (ends.size() > 2) {
-      options.add(new Field.Option(String.join("-", ends), "joins all"));
+      options.add(new Field.Option(String.join("-", ends), Says.JOINS_ALL.text()));
     }
     return options;
   }
@@ -135,19 +140,18 @@ final class HandleForm {
         double angle =
             v.isAsShown("angle-" + s.id())
                 ? s.angle()
-                : v.plain("angle-" + s.id(), "Where the handle points");
+                : v.plain("angle-" + s.id(), Says.WHERE_THE_HANDLE_POINTS.text());
         stops.add(new Stop(s.id(), words, angle, s.joins()));
       }
     }
     String joins = v.text("new-joins");
     if (joinsOf(valve).stream().noneMatch(o -> o.value().equals(joins))) {
-      throw new Refusal(
-          "One more position: “" + joins + "” cannot be chosen; pick one of the list");
+      throw new Refusal(Says.ONE_MORE_POSITION_CANNOT.with(joins));
     }
     if (!joins.isEmpty()) {
       List<List<String>> groups =
           joins.equals("shut") ? List.of() : List.of(List.of(joins.split("-")));
-      double angle = v.plain("new-angle", "Where the new position's handle points");
+      double angle = v.plain("new-angle", Says.WHERE_THE_NEW_POSITIONS_HANDLE.text());
       stops.add(new Stop(freeId(stops, joins), v.text("new-words"), angle, groups));
     }
     return stops;

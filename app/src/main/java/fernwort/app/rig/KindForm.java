@@ -73,7 +73,7 @@ final class KindForm {
     return Values.options(of).stream()
         .map(o ->
             o.value().equals(Values.key(Fixture.Type.HOSE_POINT))
-                ? new Field.Option(o.value(), "outside rinse")
+                ? new Field.Option(o.value(), Says.OUTSIDE_RINSE.text())
                 : o)
         .toList();
   }

@@ -16,7 +16,7 @@ import java.util.Map;
 /** A line as people see it: bore, length, what it is made of, what stands in it, how it runs. */
 final class LineForm {
 
-  private static final String INSULATION = "How thick it is round the pipe; empty for none.";
+  private static final String INSULATION = Says.HOW_THICK_IT_IS_ROUND_THE_PIPE.text();
   private static final int SPARE = 2;
   private static final int MOST = 20;
   private static final double LONGEST = 15;
@@ -29,9 +29,10 @@ final class LineForm {
 
   List<Field> fields(Line line) {
     return List.of(
-        Field.text("label", "Tag", line.label(), "What you write on it before you take it off."),
-        Describing.length(units, "bore", "Bore", line.bore(), "Inside; printed on the pipe."),
-        Describing.length(units, "length", "Length", line.length(), "Along the run."),
+        Field.text("label", "Tag", line.label(), Says.WHAT_YOU_WRITE.text()),
+        Describing.length(
+            units, "bore", "Bore", line.bore(), Says.INSIDE_PRINTED_ON_THE_PIPE.text()),
+        Describing.length(units, "length", "Length", line.length(), Says.ALONG_THE_RUN.text()),
         Field.choice(
             "material",
             "Material",
@@ -54,9 +55,9 @@ final class LineForm {
             .toList();
     return Field.table(
         "fittings",
-        "Fittings in it",
-        "Count the fittings; what is entered now loses as much as %s elbows. Leave all empty to keep that."
-            .formatted(Scale.rounded(line.minorLoss() / Obstacle.ELBOW.coefficient(), 1)),
+        Says.FITTINGS_IN_IT.text(),
+        Says.COUNT_THE_FITTINGS.filled(
+            Scale.rounded(line.minorLoss() / Obstacle.ELBOW.coefficient(), 1)),
         new Field.Table(
             Arrays.stream(Obstacle.values()).map(o -> new Field.Head(o.words(), id(o))).toList(),
             List.of(row),
@@ -75,18 +76,20 @@ final class LineForm {
           List.of(
               there
                   ? Describing.length(
-                      units, along(i), "Along it", line.profile().get(i).along(), "")
-                  : Field.number(along(i), "Along it", "", "", ""),
+                      units, along(i), Says.ALONG_IT.text(), line.profile().get(i).along(), "")
+                  : Field.number(along(i), Says.ALONG_IT.text(), "", "", ""),
               there
                   ? Describing.length(units, up(i), "Height", line.profile().get(i).height(), "")
                   : Field.number(up(i), "Height", "", "", "")));
     }
     return Field.table(
         "profile",
-        "Rises and sags (" + units.unit(Measure.LENGTH).sign() + ")",
-        "A row for each low or high spot: how far along the line, how high over the ground.",
+        Says.RISES_AND_SAGS.filled(units.unit(Measure.LENGTH).sign()),
+        Says.A_ROW_FOR_EACH_LOW_OR_HIGH_SPOT.text(),
         new Field.Table(
-            List.of(new Field.Head("along it", ""), new Field.Head("over the ground", "")),
+            List.of(
+                new Field.Head(Says.ALONG_IT_INSIDE.text(), ""),
+                new Field.Head(Says.OVER_THE_GROUND.text(), "")),
             rows,
             false));
   }
@@ -125,7 +128,7 @@ final class LineForm {
     return counted
         ? Arrays.stream(Obstacle.values())
             .filter(o -> !v.text(id(o)).isEmpty())
-            .mapToDouble(o -> o.coefficient() * v.plain(id(o), "How many " + o.words()))
+            .mapToDouble(o -> o.coefficient() * v.plain(id(o), Says.HOW_MANY.filled(o.words())))
             .sum()
         : old.minorLoss();
   }
@@ -136,8 +139,8 @@ final class LineForm {
       if (!v.text(along(i)).isEmpty() || !v.text(up(i)).isEmpty()) {
         spots.add(
             new ProfilePoint(
-                v.amount(along(i), "Rises and sags, along the line", Measure.LENGTH),
-                v.amount(up(i), "Rises and sags, height", Measure.LENGTH)));
+                v.amount(along(i), Says.RISES_AND_SAGS_ALONG_THE_LINE.text(), Measure.LENGTH),
+                v.amount(up(i), Says.RISES_AND_SAGS_HEIGHT.text(), Measure.LENGTH)));
       }
     }
     return spots;

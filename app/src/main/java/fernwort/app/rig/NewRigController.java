@@ -52,10 +52,9 @@ class NewRigController {
       @RequestParam String layout, @RequestParam String name, @ModelAttribute("who") String who) {
     ReadyRig ready =
         ReadyRig.find(layout)
-            .orElseThrow(
-                () -> new Refusal("There is no layout “" + layout + "”; pick one of the pictures"));
+            .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_LAYOUT_PICK.with(layout)));
     Rig rig = name.isBlank() ? ready.rig() : RigEdit.of(ready.rig()).rename(name.strip());
-    String id = rigs.add(UsualBuild.on(rig), who, "Started from “" + ready.title() + "”");
+    String id = rigs.add(UsualBuild.on(rig), who, Says.STARTED_FROM.filled(ready.title()));
     return "redirect:/rigs/" + id + "/rig";
   }
 }

@@ -49,23 +49,26 @@ final class PlaceForm {
     String p = prefix(place);
     FloorGrid.Cell cell = FloorGrid.of(rig.vehicle()).cell(place.x(), place.y());
     return List.of(
-        Field.text(p + "label", "Its name", place.label(), ""),
+        Field.text(p + "label", Says.ITS_NAME.text(), place.label(), ""),
         Field.text(
-            p + "reach", "How you get at it", place.reach(), "As in “kneel at the rear door”."),
-        Field.spot(p + "spot", "Where it is", cell.along() + "-" + cell.side()),
-        Describing.length(units, p + "height", "Height over the ground", place.z(), ""),
+            p + "reach",
+            Says.HOW_YOU_GET_AT_IT.text(),
+            place.reach(),
+            Says.AS_IN_KNEEL_AT_THE_REAR_DOOR.text()),
+        Field.spot(p + "spot", Says.WHERE_IT_IS.text(), cell.along() + "-" + cell.side()),
+        Describing.length(units, p + "height", Says.HEIGHT_OVER_THE_GROUND.text(), place.z(), ""),
         Field.number(
             p + "warmth",
-            "How much of the inside's warmth it keeps",
+            Says.HOW_MUCH_OF_THE_INSIDES_WARMTH.text(),
             place.warmth().map(w -> String.format(Locale.ROOT, "%.0f", 100 * w)).orElse(""),
             "%",
-            "0 under the open floor, 100 in the heated room; empty if nobody knows."),
+            Says.FOR_0_UNDER_THE_OPEN_FLOOR_100.text()),
         Field.number(
             p + "heating",
-            "Warm air or a pad puts in",
+            Says.WARM_AIR_OR_A_PAD_PUTS_IN.text(),
             place.heating().map(h -> String.format(Locale.ROOT, "%.0f", h)).orElse(""),
             "W",
-            "Empty for none."));
+            Says.EMPTY_FOR_NONE.text()));
   }
 
   /** Two forms for places may stand on a page: the fields of that for a new one have a prefix. */
@@ -78,7 +81,8 @@ final class PlaceForm {
     Values v = new Values(form, units, fields(old));
     String p = prefix(old);
     String label = v.text(p + "label");
-    double height = v.amount(p + "height", "Height over the ground", Measure.LENGTH, -1, 4.5);
+    double height =
+        v.amount(p + "height", Says.HEIGHT_OVER_THE_GROUND.text(), Measure.LENGTH, -1, 4.5);
     Optional<Double> warmth = share(v, p + "warmth", old.warmth());
     Optional<Double> heating = watts(v, p + "heating", old.heating());
     v.settle();
@@ -96,9 +100,9 @@ final class PlaceForm {
     if (v.isAsShown(name) || v.text(name).isEmpty()) {
       return v.isAsShown(name) ? old : Optional.empty();
     }
-    double percent = v.plain(name, "How much warmth it keeps");
+    double percent = v.plain(name, Says.HOW_MUCH_WARMTH_IT_KEEPS.text());
     if (percent < 0 || percent > 100) {
-      v.slip(name, "How much warmth it keeps lies between 0 and 100 %");
+      v.slip(name, Says.HOW_MUCH_WARMTH_IT_KEEPS_LIES.text());
     }
     return Optional.of(percent / 100);
   }
@@ -107,9 +111,9 @@ final class PlaceForm {
     if (v.isAsShown(name) || v.text(name).isEmpty()) {
       return v.isAsShown(name) ? old : Optional.empty();
     }
-    double watts = v.plain(name, "Warm air or a pad");
+    double watts = v.plain(name, Says.WARM_AIR_OR_A_PAD.text());
     if (watts < 0 || watts > MOST_HEATING) {
-      v.slip(name, "Warm air or a pad gives between 0 and 10000 W");
+      v.slip(name, Says.WARM_AIR_OR_A_PAD_GIVES_BETWEEN.text());
     }
     return Optional.of(watts);
   }

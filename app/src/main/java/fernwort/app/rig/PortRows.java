@@ -27,9 +27,9 @@ final class PortRows {
       List.of(
           new Field.Head("name", ""),
           new Field.Head("use", ""),
-          new Field.Head("from the rear", ""),
-          new Field.Head("from the right", ""),
-          new Field.Head("from the bottom", ""),
+          new Field.Head(Says.FROM_THE_REAR.text(), ""),
+          new Field.Head(Says.FROM_THE_RIGHT.text(), ""),
+          new Field.Head(Says.FROM_THE_BOTTOM.text(), ""),
           new Field.Head("bore", ""));
 
   private static final List<Field.Option> USES = options();
@@ -53,7 +53,8 @@ final class PortRows {
     if (floats) {
       heads.add(
           new Field.Head(
-              "float passes at 1 bar", "in " + units.unit(Measure.FLOW).sign() + ", fully open"));
+              Says.FLOAT_PASSES_AT_1_BAR.text(),
+              Says.IN_FULLY_OPEN.filled(units.unit(Measure.FLOW).sign())));
     }
     List<List<Field>> rows = new ArrayList<>();
     for (int i = 0; i < Math.min(MOST, ports.size() + SPARE); i++) {
@@ -66,9 +67,8 @@ final class PortRows {
     }
     return Field.table(
         "ports",
-        "Openings (" + units.unit(Measure.LENGTH).sign() + ")",
-        "Inside, to the middle of the hole. A bore starts as that of its line; leave it out for a"
-            + " mere point. A float is a fill whose valve closes when the water comes up to it.",
+        Says.OPENINGS.filled(units.unit(Measure.LENGTH).sign()),
+        Says.INSIDE_TO_THE_MIDDLE_OF_THE_HOLE.text(),
         new Field.Table(heads, rows, false));
   }
 
@@ -90,20 +90,25 @@ final class PortRows {
 
   private List<Field> row(int i, Optional<TankPort> port) {
     String p = "port-" + i + "-";
-    String which = port.map(TankPort::id).orElse("a new opening");
+    String which = port.map(TankPort::id).orElse(Says.A_NEW_OPENING.text());
     return List.of(
-        Field.text(p + "name", which + ", its name", port.map(TankPort::id).orElse(""), ""),
+        Field.text(
+            p + "name", Says.ITS_NAME_OF.filled(which), port.map(TankPort::id).orElse(""), ""),
         Field.choice(
-            p + "use", which + ", its use", port.map(q -> Values.key(q.use())).orElse(""), USES),
-        cell(p + "x", which + ", from the rear", port.map(q -> q.at().x())),
-        cell(p + "y", which + ", from the right", port.map(q -> q.at().y())),
-        cell(p + "z", which + ", from the bottom", port.map(q -> q.at().z())),
-        cell(p + "bore", which + ", its bore", port.flatMap(TankPort::bore)));
+            p + "use",
+            Says.ITS_USE.filled(which),
+            port.map(q -> Values.key(q.use())).orElse(""),
+            USES),
+        cell(p + "x", Says.FROM_THE_REAR_OF.filled(which), port.map(q -> q.at().x())),
+        cell(p + "y", Says.FROM_THE_RIGHT_OF.filled(which), port.map(q -> q.at().y())),
+        cell(p + "z", Says.FROM_THE_BOTTOM_OF.filled(which), port.map(q -> q.at().z())),
+        cell(p + "bore", Says.ITS_BORE.filled(which), port.flatMap(TankPort::bore)));
   }
 
   private Field passes(int i, Optional<TankPort> port) {
     String name = "port-" + i + "-passes";
-    String label = port.map(TankPort::id).orElse("a new opening") + ", its float passes";
+    String label =
+        Says.ITS_FLOAT_PASSES.filled(port.map(TankPort::id).orElse(Says.A_NEW_OPENING.text()));
     return port.flatMap(TankPort::passes)
         .map(x -> Field.exact(name, label, units.number(Measure.FLOW, x), x, "", ""))
         .orElseGet(() -> Field.number(name, label, "", "", ""));
@@ -131,7 +136,7 @@ final class PortRows {
   /** One row; none where its use is not to be understood, which is noted at its field. */
   private static Optional<TankPort> port(Values v, String p, List<TankPort> others) {
     String typed = v.text(p + "name");
-    String what = "Opening " + (typed.isEmpty() ? "without a name" : "“" + typed + "”");
+    String what = "Opening " + (typed.isEmpty() ? Says.WITHOUT_A_NAME.text() : "“" + typed + "”");
     Optional<TankPort.Use> use =
         v.guarded(p + "use", () -> Optional.of(use(v.text(p + "use"), what)), Optional.empty());
     return use.map(u ->
@@ -139,21 +144,18 @@ final class PortRows {
             typed.isEmpty() ? freeName(Values.key(u), others) : typed,
             u,
             new Point(
-                v.amount(p + "x", what + ", from the rear", Measure.LENGTH),
-                v.amount(p + "y", what + ", from the right", Measure.LENGTH),
-                v.amount(p + "z", what + ", from the bottom", Measure.LENGTH)),
-            v.optional(p + "bore", what + ", its bore", Measure.LENGTH),
-            v.optional(p + "passes", what + ", its float passes", Measure.FLOW)));
+                v.amount(p + "x", Says.FROM_THE_REAR_OF.filled(what), Measure.LENGTH),
+                v.amount(p + "y", Says.FROM_THE_RIGHT_OF.filled(what), Measure.LENGTH),
+                v.amount(p + "z", Says.FROM_THE_BOTTOM_OF.filled(what), Measure.LENGTH)),
+            v.optional(p + "bore", Says.ITS_BORE.filled(what), Measure.LENGTH),
+            v.optional(p + "passes", Says.ITS_FLOAT_PASSES.filled(what), Measure.FLOW)));
   }
 
   private static TankPort.Use use(String text, String what) {
     return Arrays.stream(TankPort.Use.values())
         .filter(u -> Values.key(u).equals(text))
         .findFirst()
-        .orElseThrow(() ->
-            new Refusal(
-                "%s: “%s” is not a use; choose fill, feed, vent, drain, gauge, link or float"
-                    .formatted(what, text)));
+        .orElseThrow(() -> new Refusal(Says.IS_NOT_A_USE_CHOOSE_FILL_FEED.with(what, text)));
   }
 
   private static String freeName(String use, List<TankPort> others) {

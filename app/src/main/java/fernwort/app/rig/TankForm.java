@@ -73,70 +73,64 @@ final class TankForm {
             shape(tank.shape()),
             List.of(
                 new Field.Option("box", "box"),
-                new Field.Option("upright", "cylinder, standing"),
-                new Field.Option("lying", "cylinder, lying along the vehicle"),
-                new Field.Option("across", "cylinder, lying across"),
-                new Field.Option("prism", "any side view, straight through"),
-                new Field.Option("straddling", "boxes joined over an arch"),
-                new Field.Option("table", "measured by filling"))));
+                new Field.Option("upright", Says.CYLINDER_STANDING.text()),
+                new Field.Option("lying", Says.CYLINDER_LYING_ALONG_THE_VEHICLE.text()),
+                new Field.Option("across", Says.CYLINDER_LYING_ACROSS.text()),
+                new Field.Option("prism", Says.ANY_SIDE_VIEW_STRAIGHT_THROUGH.text()),
+                new Field.Option("straddling", Says.BOXES_JOINED_OVER_AN_ARCH.text()),
+                new Field.Option("table", Says.MEASURED_BY_FILLING.text()))));
     fields.add(
         Field.rows(
             "sizes",
-            "Outside sizes (" + units.unit(Measure.LENGTH).sign() + ")",
+            Says.OUTSIDE_SIZES.filled(units.unit(Measure.LENGTH).sign()),
             sizes(tank.shape()),
-            "Box: length x width x height. Cylinder: diameter x length. Any side view: width, then a"
-                + " line for each corner: forward, up. Boxes: a line each: x, y, z, length, width,"
-                + " height. By filling: length, then a line each: depth, litres."));
+            Says.BOX_LENGTH_X_WIDTH_X_HEIGHT.text()));
     double holds = TankRoom.of(tank).capacity();
     fields.add(
         Field.exact(
             "holds",
-            "It holds, to the brim",
+            Says.IT_HOLDS_TO_THE_BRIM.text(),
             units.number(Measure.VOLUME, holds),
             holds,
             units.unit(Measure.VOLUME).sign(),
-            "Follows from its sizes. Type what its label says, such as 45 L, and its sizes follow."));
+            Says.FOLLOWS_FROM_ITS_SIZES_TYPE.text()));
     fields.add(
         Field.exact(
             "wall",
-            "Wall thickness",
+            Says.WALL_THICKNESS.text(),
             units.number(Measure.LENGTH, tank.wall()),
             tank.wall(),
             units.unit(Measure.LENGTH).sign(),
-            "Callipers at a port; default 5 mm."));
+            Says.CALLIPERS_AT_A_PORT_DEFAULT_5_MM.text()));
     fields.add(new PortRows(units).field(tank.tankPorts()));
     fields.add(
         Field.tick(
-            "carried",
-            "Openings come along when its sizes change",
-            true,
-            "Each keeps its distance to the nearer wall."));
+            "carried", Says.OPENINGS_COME_ALONG.text(), true, Says.EACH_KEEPS_ITS_DISTANCE.text()));
     fields.add(
         Field.tick(
             "flipped",
-            "Measured upside down",
+            Says.MEASURED_UPSIDE_DOWN.text(),
             false,
-            "Then right becomes left and bottom becomes top; Fernwort mirrors the ports."));
+            Says.THEN_RIGHT_BECOMES_LEFT.text()));
     fields.add(
         Field.choice(
             "gauge",
-            "Level is read by",
+            Says.LEVEL_IS_READ_BY.text(),
             Values.key(tank.gauge().kind()),
             Values.options(Gauge.GaugeKind.class)));
     fields.add(
         Field.number(
             "steps",
-            "Steps or lamps it shows",
+            Says.STEPS_OR_LAMPS_IT_SHOWS.text(),
             Integer.toString(tank.gauge().steps()),
             "",
-            "A sender shows the step nearest to the level; a lamp lights once the water is up to it."));
+            Says.A_SENDER_SHOWS_THE_STEP_NEAREST.text()));
     fields.add(
         Field.text(
             "probes",
-            "Lamps light at (" + units.unit(Measure.LENGTH).sign() + ")",
+            Says.LAMPS_LIGHT_AT.filled(units.unit(Measure.LENGTH).sign()),
             tank.gauge().heights().stream().map(this::n).collect(Collectors.joining("; ")),
-            "Heights over the inside floor, the lowest first, with semicolons between them. Left"
-                + " empty, they stand evenly."));
+            Says.HEIGHTS_OVER_THE_INSIDE_FLOOR.text()));
     return fields;
   }
 
@@ -199,19 +193,20 @@ final class TankForm {
         () ->
             Arrays.stream(v.text("probes").split(";"))
                 .filter(t -> !t.isBlank())
-                .map(t -> units.parse("The height of a lamp", Measure.LENGTH, t.strip()))
+                .map(t -> units.parse(Says.THE_HEIGHT_OF_A_LAMP.text(), Measure.LENGTH, t.strip()))
                 .toList(),
         List.<Double>of());
   }
 
   Tank read(Tank old, Values v) {
-    double wall = v.amount("wall", "Wall thickness", Measure.LENGTH, 0, 0.03);
+    double wall = v.amount("wall", Says.WALL_THICKNESS.text(), Measure.LENGTH, 0, 0.03);
     boolean asItWas = v.isAsShown("sizes") && v.isAsShown("shape");
     Shape typed = asItWas ? old.shape() : v.guarded("sizes", () -> shape(v), old.shape());
-    Gauge.GaugeKind gauge = v.choice("gauge", "How its level is read", Gauge.GaugeKind.class);
+    Gauge.GaugeKind gauge =
+        v.choice("gauge", Says.HOW_ITS_LEVEL_IS_READ.text(), Gauge.GaugeKind.class);
     Tank sized =
         new Tank(
-            v.choice("contents", "What it holds", Contents.class),
+            v.choice("contents", Says.WHAT_IT_HOLDS.text(), Contents.class),
             typed,
             wall,
             List.of(),
@@ -231,7 +226,8 @@ final class TankForm {
 
   /** The tank for the litres that were typed; sizes typed with them are held against them. */
   private Tank holding(Tank sized, boolean asItWas, Values v) {
-    Optional<Double> litres = v.optional("holds", "What it holds", Measure.VOLUME, 0.002, 3);
+    Optional<Double> litres =
+        v.optional("holds", Says.WHAT_IT_HOLDS.text(), Measure.VOLUME, 0.002, 3);
     if (litres.isEmpty()) {
       return sized;
     }
@@ -240,8 +236,8 @@ final class TankForm {
       double made = TankRoom.of(sized).capacity();
       if (Math.abs(made - volume) > AGREES * volume) {
         v.doubt(
-            "Its sizes make %s, not %s; are they measured outside? If you keep them, the sizes are used"
-                .formatted(units.show(Measure.VOLUME, made), units.show(Measure.VOLUME, volume)));
+            Says.ITS_SIZES_MAKE.filled(
+                units.show(Measure.VOLUME, made), units.show(Measure.VOLUME, volume)));
       }
       return sized;
     }
@@ -251,7 +247,7 @@ final class TankForm {
   private Shape shape(Values v) {
     List<String> rows = v.text("sizes").lines().filter(l -> !l.isBlank()).toList();
     if (rows.isEmpty()) {
-      throw new Refusal("Outside sizes are empty; type length x width x height");
+      throw new Refusal(Says.OUTSIDE_SIZES_ARE_EMPTY_TYPE.with());
     }
     String first = rows.getFirst();
     List<List<String>> more = rows.stream().skip(1).map(TankForm::cells).toList();
@@ -279,7 +275,8 @@ final class TankForm {
               more.stream()
                   .map(r ->
                       new Shape.Row(
-                          length(r, 0), units.parse("Depth table", Measure.VOLUME, cell(r, 1))))
+                          length(r, 0),
+                          units.parse(Says.DEPTH_TABLE.text(), Measure.VOLUME, cell(r, 1))))
                   .toList());
       default -> {
         List<Double> s = sizes(v, first, 3);
@@ -289,15 +286,16 @@ final class TankForm {
   }
 
   private Shape.Block block(Values v, String row) {
-    List<Double> s = atLeast(units.sizes("Outside sizes", row), row, 6);
-    s.subList(3, 6).forEach(x -> v.doubt("Outside size", Measure.LENGTH, x, SHORTEST, LONGEST));
+    List<Double> s = atLeast(units.sizes(Says.OUTSIDE_SIZES_FIRST.text(), row), row, 6);
+    s.subList(3, 6)
+        .forEach(x -> v.doubt(Says.OUTSIDE_SIZE.text(), Measure.LENGTH, x, SHORTEST, LONGEST));
     return new Shape.Block(s.get(0), s.get(1), s.get(2), s.get(3), s.get(4), s.get(5));
   }
 
   /** The first sizes of a row, a slip of the decimal point doubted (m). */
   private List<Double> sizes(Values v, String row, int count) {
-    List<Double> sizes = atLeast(units.sizes("Outside sizes", row), row, count);
-    sizes.forEach(x -> v.doubt("Outside size", Measure.LENGTH, x, SHORTEST, LONGEST));
+    List<Double> sizes = atLeast(units.sizes(Says.OUTSIDE_SIZES_FIRST.text(), row), row, count);
+    sizes.forEach(x -> v.doubt(Says.OUTSIDE_SIZE.text(), Measure.LENGTH, x, SHORTEST, LONGEST));
     return sizes;
   }
 
@@ -309,7 +307,7 @@ final class TankForm {
   }
 
   private static Refusal tooFew(String row) {
-    return new Refusal("“%s” has too few numbers; see the note below the field".formatted(row));
+    return new Refusal(Says.HAS_TOO_FEW_NUMBERS_SEE_THE_NOTE.with(row));
   }
 
   /** A comma parts numbers where a space follows it; otherwise it is a decimal comma. */
@@ -318,7 +316,7 @@ final class TankForm {
   }
 
   private double length(List<String> row, int index) {
-    return units.parse("Outside sizes", Measure.LENGTH, cell(row, index));
+    return units.parse(Says.OUTSIDE_SIZES_FIRST.text(), Measure.LENGTH, cell(row, index));
   }
 
   private static String cell(List<String> row, int index) {

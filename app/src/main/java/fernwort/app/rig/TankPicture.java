@@ -55,10 +55,11 @@ public record TankPicture(
         bottom - scale * room.level(figures.stranded(), Slope.LEVEL),
         tank.tankPorts().stream().map(p -> port(p, scale, bottom)).toList(),
         List.of(
-            units.show(Measure.VOLUME, figures.capacity()) + " to the brim",
+            Says.TO_THE_BRIM.filled(units.show(Measure.VOLUME, figures.capacity())),
             units.show(Measure.VOLUME, figures.usable()) + " usable",
-            units.show(Measure.VOLUME, figures.stranded()) + " stranded below the outlet",
-            units.show(Measure.VOLUME, figures.unreachable()) + " unreachable above the vent"));
+            Says.STRANDED_BELOW_THE_OUTLET.filled(units.show(Measure.VOLUME, figures.stranded())),
+            Says.UNREACHABLE_ABOVE_THE_VENT.filled(
+                units.show(Measure.VOLUME, figures.unreachable()))));
   }
 
   private static Port port(TankPort p, double scale, double bottom) {
@@ -108,7 +109,7 @@ public record TankPicture(
   }
 
   private static String box(double x, double y, double width, double height) {
-    return String.format(Locale.ROOT, "M%.1f %.1fh%.1fv%.1fh%.1fZ", x, y, width, height, -width);
+    return String.format(Locale.ROOT, Says.M_H_V_H_Z.text(), x, y, width, height, -width);
   }
 
   private static String at(double x, double y) {

@@ -119,8 +119,8 @@ final class Values {
     for (double factor : FACTORS) {
       if (value * factor >= low && value * factor <= high) {
         doubts.add(
-            "%s of %s is unusual; did you mean %s?"
-                .formatted(label, units.show(measure, value), units.show(measure, value * factor)));
+            Says.OF_IS_UNUSUAL_DID_YOU_MEAN.filled(
+                label, units.show(measure, value), units.show(measure, value * factor)));
         return;
       }
     }
@@ -155,9 +155,7 @@ final class Values {
     return Arrays.stream(of.getEnumConstants())
         .filter(e -> key(e).equals(text(name)))
         .findFirst()
-        .orElseThrow(() ->
-            new Refusal(
-                "%s: “%s” cannot be chosen; pick one of the list".formatted(label, text(name))));
+        .orElseThrow(() -> new Refusal(Says.CANNOT_BE_CHOSEN_PICK.with(label, text(name))));
   }
 
   static String key(Enum<?> value) {

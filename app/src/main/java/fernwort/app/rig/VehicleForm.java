@@ -28,29 +28,33 @@ final class VehicleForm {
     Optional<Hitch> hitch = v.hitch();
     return List.of(
         Field.choice("body", "Is a", Values.key(v.body()), Values.options(Vehicle.Body.class)),
-        length("rear", "Rear end", v.rear(), "Ahead of the rear axle; behind it is negative."),
-        length("nose", "Front end", v.nose(), "Drawbar included."),
+        length("rear", Says.REAR_END.text(), v.rear(), Says.AHEAD_OF_THE_REAR_AXLE_BEHIND.text()),
+        length("nose", Says.FRONT_END.text(), v.nose(), Says.DRAWBAR_INCLUDED.text()),
         length("width", "Width", v.width(), ""),
-        length("floor", "Floor over the ground", v.floor(), ""),
-        length("roof", "Roof over the ground", v.roof(), ""),
+        length("floor", Says.FLOOR_OVER_THE_GROUND.text(), v.floor(), ""),
+        length("roof", Says.ROOF_OVER_THE_GROUND.text(), v.roof(), ""),
         length(
             "clearance",
-            "Lowest that a part may hang",
+            Says.LOWEST_THAT_A_PART_MAY_HANG.text(),
             v.clearance(),
-            "Your rule, or your ramp's; measured laden."),
+            Says.YOUR_RULE_OR_YOUR_RAMPS_MEASURED.text()),
         axles(v.axles()),
         length(
             "hitch",
-            "Coupling ahead of the rear axle",
+            Says.COUPLING_AHEAD_OF_THE_REAR_AXLE.text(),
             hitch.map(Hitch::x),
-            "For a trailer; empty for none."),
-        mass("hitch-lowest", "Least it should carry", hitch.map(Hitch::lowest), ""),
-        mass("hitch-highest", "Most it may carry", hitch.map(Hitch::highest), "Its plate."),
+            Says.FOR_A_TRAILER_EMPTY_FOR_NONE.text()),
+        mass("hitch-lowest", Says.LEAST_IT_SHOULD_CARRY.text(), hitch.map(Hitch::lowest), ""),
+        mass(
+            "hitch-highest",
+            Says.MOST_IT_MAY_CARRY.text(),
+            hitch.map(Hitch::highest),
+            Says.ITS_PLATE.text()),
         mass(
             "hitch-empty",
-            "It carries with empty tanks",
+            Says.IT_CARRIES_WITH_EMPTY_TANKS.text(),
             hitch.flatMap(Hitch::emptyLoad),
-            "A bathroom scale under the jockey wheel; empty if nobody weighed it."));
+            Says.A_BATHROOM_SCALE_UNDER.text()));
   }
 
   private Field length(String name, String label, double si, String hint) {
@@ -79,25 +83,36 @@ final class VehicleForm {
     List<List<Field>> rows = new ArrayList<>();
     for (int i = 0; i < Math.min(MOST_AXLES, axles.size() + 1); i++) {
       Optional<Axle> axle = i < axles.size() ? Optional.of(axles.get(i)) : Optional.empty();
-      String which = axle.map(Axle::label).orElse("one more") + " axle, ";
+      String which = axle.map(Axle::label).orElse(Says.ONE_MORE.text()) + " axle, ";
       rows.add(
           List.of(
-              Field.text("axle-" + i, which + "its name", axle.map(Axle::label).orElse(""), ""),
-              length("axle-x-" + i, which + "ahead of the rear axle", axle.map(Axle::x), ""),
-              mass("axle-limit-" + i, which + "its limit", axle.map(Axle::limit), ""),
-              mass("axle-empty-" + i, which + "with empty tanks", axle.map(Axle::emptyLoad), "")));
+              Field.text(
+                  "axle-" + i,
+                  Says.ITS_NAME_OF_2.filled(which),
+                  axle.map(Axle::label).orElse(""),
+                  ""),
+              length(
+                  "axle-x-" + i,
+                  Says.AHEAD_OF_THE_REAR_AXLE_OF.filled(which),
+                  axle.map(Axle::x),
+                  ""),
+              mass("axle-limit-" + i, Says.ITS_LIMIT.filled(which), axle.map(Axle::limit), ""),
+              mass(
+                  "axle-empty-" + i,
+                  Says.WITH_EMPTY_TANKS.filled(which),
+                  axle.map(Axle::emptyLoad),
+                  "")));
     }
     return Field.table(
         "axles",
-        "Axles, rear first",
-        "Ahead of the rear axle in %s; limit on its plate and load with empty tanks in %s. One left without a name is removed."
-            .formatted(sign(Measure.LENGTH), sign(Measure.MASS)),
+        Says.AXLES_REAR_FIRST.text(),
+        Says.AHEAD_OF_THE_REAR_AXLE_IN_LIMIT.filled(sign(Measure.LENGTH), sign(Measure.MASS)),
         new Field.Table(
             List.of(
                 new Field.Head("name", ""),
-                new Field.Head("ahead of the rear", ""),
+                new Field.Head(Says.AHEAD_OF_THE_REAR.text(), ""),
                 new Field.Head("limit", ""),
-                new Field.Head("with empty tanks", "")),
+                new Field.Head(Says.WITH_EMPTY_TANKS_INSIDE.text(), "")),
             rows,
             false));
   }
@@ -112,13 +127,14 @@ final class VehicleForm {
     Values v = new Values(form, units, fields(old));
     Vehicle vehicle =
         new Vehicle(
-            v.choice("body", "What it is", Vehicle.Body.class),
-            v.amount("rear", "Rear end", Measure.LENGTH, -6, 0),
-            v.amount("nose", "Front end", Measure.LENGTH, 0.5, 14),
+            v.choice("body", Says.WHAT_IT_IS.text(), Vehicle.Body.class),
+            v.amount("rear", Says.REAR_END.text(), Measure.LENGTH, -6, 0),
+            v.amount("nose", Says.FRONT_END.text(), Measure.LENGTH, 0.5, 14),
             v.amount("width", "Width", Measure.LENGTH, 0.8, 2.6),
-            v.amount("floor", "Floor over the ground", Measure.LENGTH, 0.2, 1.6),
-            v.amount("roof", "Roof over the ground", Measure.LENGTH, 1, 4.5),
-            v.amount("clearance", "Lowest that a part may hang", Measure.LENGTH, 0.05, 0.8),
+            v.amount("floor", Says.FLOOR_OVER_THE_GROUND.text(), Measure.LENGTH, 0.2, 1.6),
+            v.amount("roof", Says.ROOF_OVER_THE_GROUND.text(), Measure.LENGTH, 1, 4.5),
+            v.amount(
+                "clearance", Says.LOWEST_THAT_A_PART_MAY_HANG.text(), Measure.LENGTH, 0.05, 0.8),
             axles(v),
             hitch(v));
     v.settle();
@@ -136,14 +152,14 @@ final class VehicleForm {
               .map(f -> f + i)
               .anyMatch(f -> !v.text(f).isEmpty() && !v.isAsShown(f));
       if (name.isEmpty() && begun) {
-        v.slip(field, "An axle has no name; give it one, such as rear");
+        v.slip(field, Says.AN_AXLE_HAS_NO_NAME.text());
       } else if (!name.isEmpty()) {
         axles.add(
             new Axle(
                 name,
-                v.amount("axle-x-" + i, "Place of axle " + name, Measure.LENGTH),
-                v.amount("axle-limit-" + i, "Limit of axle " + name, Measure.MASS),
-                v.amount("axle-empty-" + i, "Empty load of axle " + name, Measure.MASS)));
+                v.amount("axle-x-" + i, Says.PLACE_OF_AXLE.filled(name), Measure.LENGTH),
+                v.amount("axle-limit-" + i, Says.LIMIT_OF_AXLE.filled(name), Measure.MASS),
+                v.amount("axle-empty-" + i, Says.EMPTY_LOAD_OF_AXLE.filled(name), Measure.MASS)));
       }
     }
     return axles;
@@ -156,11 +172,16 @@ final class VehicleForm {
     return Optional.of(
         new Hitch(
             v.amount("hitch", "Coupling", Measure.LENGTH, 0.5, 14),
-            v.amount("hitch-lowest", "Least on the coupling", Measure.MASS, 0, 500),
-            v.amount("hitch-highest", "Most on the coupling", Measure.MASS, 20, 1500),
+            v.amount("hitch-lowest", Says.LEAST_ON_THE_COUPLING.text(), Measure.MASS, 0, 500),
+            v.amount("hitch-highest", Says.MOST_ON_THE_COUPLING.text(), Measure.MASS, 20, 1500),
             v.text("hitch-empty").isEmpty()
                 ? Optional.empty()
                 : Optional.of(
-                    v.amount("hitch-empty", "Empty load of the coupling", Measure.MASS, 0, 1500))));
+                    v.amount(
+                        "hitch-empty",
+                        Says.EMPTY_LOAD_OF_THE_COUPLING.text(),
+                        Measure.MASS,
+                        0,
+                        1500))));
   }
 }

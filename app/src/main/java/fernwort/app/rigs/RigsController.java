@@ -80,8 +80,7 @@ class RigsController {
       HttpServletResponse response)
       throws IOException {
     if (file.getSize() > RigFormat.MOST_BYTES) {
-      throw new Refusal(
-          "The file is larger than 2 MB; rigs are far smaller, check that it is the right file");
+      throw new Refusal(Says.THE_FILE_IS_LARGER_THAN_2_MB.with());
     }
     try {
       return "redirect:/rigs/" + rigs.add(file.getBytes(), who) + "/board";
@@ -96,8 +95,8 @@ class RigsController {
   @PostMapping("/rigs/{id}/copy")
   String copy(@PathVariable String id, @ModelAttribute("who") String who) {
     Rig rig = rigs.open(id).rig();
-    Rig copy = RigEdit.of(rig).rename(RigEdit.shortened("Copy of " + rig.name()));
-    return "redirect:/rigs/" + rigs.add(copy, who, "Copied from " + rig.name()) + "/rig";
+    Rig copy = RigEdit.of(rig).rename(RigEdit.shortened(Says.COPY_OF.filled(rig.name())));
+    return "redirect:/rigs/" + rigs.add(copy, who, Says.COPIED_FROM.filled(rig.name())) + "/rig";
   }
 
   @PostMapping("/rigs/{id}/archive")

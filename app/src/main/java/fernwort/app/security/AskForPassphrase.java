@@ -15,15 +15,14 @@ import org.springframework.security.web.AuthenticationEntryPoint;
  */
 final class AskForPassphrase implements AuthenticationEntryPoint {
 
-  static final String SENTENCE =
-      "Nobody has used this page for a while, so it asks for the passphrase again. What you typed is still here.";
+  static final String SENTENCE = Says.NOBODY_HAS_USED_THIS_PAGE.text();
 
   @Override
   public void commence(
       HttpServletRequest request, HttpServletResponse response, AuthenticationException asked)
       throws IOException {
     if (request.getRequestURI().startsWith("/api/")) {
-      say(response, HttpStatus.UNAUTHORIZED, "Log in first: POST /login with the passphrase.");
+      say(response, HttpStatus.UNAUTHORIZED, Says.LOG_IN_FIRST_POST_LOGIN.text());
     } else if (isByScript(request)) {
       say(response, HttpStatus.UNAUTHORIZED, SENTENCE);
     } else {

@@ -30,7 +30,11 @@ class BodyLimit extends OncePerRequestFilter {
       throws ServletException, IOException {
     boolean streamed = request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null;
     if (streamed) {
-      refuse(request, response, HttpStatus.LENGTH_REQUIRED, "Send the length of what you send.");
+      refuse(
+          request,
+          response,
+          HttpStatus.LENGTH_REQUIRED,
+          Says.SEND_THE_LENGTH_OF_WHAT_YOU_SEND.text());
     } else if (request.getContentLengthLong() > most(request.getRequestURI())) {
       refuse(request, response, HttpStatus.CONTENT_TOO_LARGE, Sentence.TOO_LARGE);
     } else {

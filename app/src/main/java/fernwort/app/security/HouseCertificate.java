@@ -74,15 +74,14 @@ public final class HouseCertificate {
       String said = new String(process.getInputStream().readAllBytes());
       if (!process.waitFor(60, TimeUnit.SECONDS) || process.exitValue() != 0) {
         throw new Refusal(
-            "No certificate could be made (%s). Bring one with --certificate FILE --key FILE."
-                .formatted(said.lines().findFirst().orElse("no reason given")));
+            Says.NO_CERTIFICATE_COULD_BE_MADE.with(
+                said.lines().findFirst().orElse(Says.NO_REASON_GIVEN.text())));
       }
     } catch (IOException e) {
-      throw new Refusal(
-          "No certificate could be made, for there is no keytool beside this Java. Bring one with --certificate FILE --key FILE.");
+      throw new Refusal(Says.NO_CERTIFICATE_COULD_BE_MADE_FOR_THERE_IS_NO_KEYTOOL.with());
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
-      throw new Refusal("Making the certificate was interrupted. Start again.");
+      throw new Refusal(Says.MAKING_THE_CERTIFICATE_WAS.with());
     }
   }
 

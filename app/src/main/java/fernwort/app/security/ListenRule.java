@@ -32,9 +32,7 @@ public final class ListenRule {
     InetAddress address = address(wanted);
     boolean loopback = address.isLoopbackAddress();
     if (!loopback && !hasPassphrase) {
-      throw new Refusal(
-          "To listen on %s, set a passphrase first: ./fernwort passphrase (with the same --data)."
-              .formatted(wanted));
+      throw new Refusal(Says.TO_LISTEN_ON_SET_A_PASSPHRASE.with(wanted));
     }
     String digits = address.getHostAddress().replaceFirst("%.*", "");
     return new Listen(digits, digits.contains(":") ? "[" + digits + "]" : digits, loopback);
@@ -58,8 +56,6 @@ public final class ListenRule {
   }
 
   private static Refusal wrong(String wanted) {
-    return new Refusal(
-        "--listen needs an address of this machine in digits, such as 192.168.1.20, not \"%s\"."
-            .formatted(wanted));
+    return new Refusal(Says.LISTEN_NEEDS_AN_ADDRESS.with(wanted));
   }
 }

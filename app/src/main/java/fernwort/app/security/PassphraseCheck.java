@@ -26,12 +26,12 @@ class PassphraseCheck implements AuthenticationProvider {
     String address =
         asked.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
     if (limit.blocked(address)) {
-      throw new LockedException("too many tries");
+      throw new LockedException(Says.TOO_MANY_TRIES.text());
     }
     Object credentials = asked.getCredentials();
     if (credentials == null || !passphrase.matches(credentials.toString())) {
       limit.failed(address);
-      throw new BadCredentialsException("wrong passphrase");
+      throw new BadCredentialsException(Says.WRONG_PASSPHRASE.text());
     }
     limit.succeeded(address);
     return UsernamePasswordAuthenticationToken.authenticated("owner", "", List.of());

@@ -8,7 +8,6 @@ import java.io.Console;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 
 /** What a passphrase must be, and how it is set from the terminal. */
@@ -31,24 +30,14 @@ public final class PassphraseRule {
   static String checked(String typed) {
     String passphrase = typed.strip();
     if (passphrase.codePointCount(0, passphrase.length()) < SHORTEST) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "The passphrase needs at least %d letters, blanks around it not counted. Take a few words.",
-              SHORTEST));
+      throw new Refusal(Says.THE_PASSPHRASE_NEEDS_AT_LEAST.filled(SHORTEST));
     }
     if (passphrase.codePoints().filter(c -> !Character.isWhitespace(c)).distinct().count()
         < FEWEST_SIGNS) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "The passphrase needs at least %d different letters. Take a few words.",
-              FEWEST_SIGNS));
+      throw new Refusal(Says.THE_PASSPHRASE_NEEDS_AT_LEAST_DIFFERENT.filled(FEWEST_SIGNS));
     }
     if (passphrase.getBytes(StandardCharsets.UTF_8).length > LONGEST) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT, "The passphrase has room for %d letters. Shorten it.", LONGEST));
+      throw new Refusal(Says.THE_PASSPHRASE_HAS_ROOM.filled(LONGEST));
     }
     return passphrase;
   }
@@ -56,7 +45,7 @@ public final class PassphraseRule {
   /** Asks for the passphrase at the terminal, keeps its hash, and returns what to do next. */
   public static String ask(DataFolder folder) {
     set(folder, read());
-    return "The passphrase is set. Start with --listen ADDRESS to use it.";
+    return Says.THE_PASSPHRASE_IS_SET_START.text();
   }
 
   /**
@@ -72,7 +61,7 @@ public final class PassphraseRule {
   private static String read() {
     Console console = System.console();
     if (console != null && console.isTerminal()) {
-      char[] typed = console.readPassword("Passphrase (%d letters or more): ", SHORTEST);
+      char[] typed = console.readPassword(Says.PASSPHRASE_LETTERS_OR_MORE.text(), SHORTEST);
       return typed == null ? "" : new String(typed);
     }
     try {
@@ -80,7 +69,7 @@ public final class PassphraseRule {
           new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8)).readLine();
       return line == null ? "" : line;
     } catch (IOException e) {
-      throw new Refusal("The passphrase could not be read.");
+      throw new Refusal(Says.THE_PASSPHRASE_COULD_NOT_BE_READ.with());
     }
   }
 }

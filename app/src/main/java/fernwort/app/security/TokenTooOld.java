@@ -24,9 +24,7 @@ final class TokenTooOld implements AccessDeniedHandler {
       AskForPassphrase.say(
           response,
           known ? HttpStatus.FORBIDDEN : HttpStatus.UNAUTHORIZED,
-          known
-              ? "This page is older than its session. Load it again and repeat the change."
-              : AskForPassphrase.SENTENCE);
+          known ? Says.THIS_PAGE_IS_OLDER.text() : AskForPassphrase.SENTENCE);
     } else {
       response.sendRedirect("/login?again");
     }

@@ -73,7 +73,8 @@ public class Calibrations {
     return Optional.ofNullable(kept.get(field))
         .flatMap(k -> {
           try {
-            return Optional.of(Units.of(k.units()).parse("The amount", Measure.VOLUME, k.text()));
+            return Optional.of(
+                Units.of(k.units()).parse(Says.THE_AMOUNT.text(), Measure.VOLUME, k.text()));
           } catch (Refusal e) {
             return Optional.empty();
           }

@@ -46,7 +46,8 @@ public class DemoData implements ApplicationRunner {
   }
 
   private void add(DemoRig demo) {
-    OpenRig rig = rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, "Came with the demo"));
+    OpenRig rig =
+        rigs.open(rigs.add(UsualBuild.on(demo.rig()), WHO, Says.CAME_WITH_THE_DEMO.text()));
     Instant read = clock.instant().minus(Duration.ofHours(3));
     leave(demo, rig, read, WHO);
     if (!demo.id().equals(WITHOUT_LOG)) {

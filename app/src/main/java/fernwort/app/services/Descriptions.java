@@ -94,7 +94,7 @@ public class Descriptions {
    * @throws fernwort.core.rig.InvalidRigException with every fault, when it is no sound rig
    */
   public String add(byte[] file, String who) {
-    return add(format.read(file), who, "Imported from a file");
+    return add(format.read(file), who, Says.IMPORTED_FROM_A_FILE.text());
   }
 
   /** Keeps a new rig and returns its address. */
@@ -122,10 +122,7 @@ public class Descriptions {
     if (bytes > RigFormat.MOST_KEPT) {
       throw new Refusal(
           String.format(
-              Locale.ROOT,
-              "The rig would be %,d bytes large, and there is room for %,d; leave out parts, lines or points",
-              bytes,
-              RigFormat.MOST_KEPT));
+              Locale.ROOT, Says.THE_RIG_WOULD_BE_D_BYTES_LARGE.text(), bytes, RigFormat.MOST_KEPT));
     }
     return text;
   }
@@ -177,7 +174,7 @@ public class Descriptions {
     return store
         .description(id, version)
         .map(this::read)
-        .orElseThrow(() -> new Missing("This rig has no version " + version + "."));
+        .orElseThrow(() -> new Missing(Says.THIS_RIG_HAS_NO_VERSION.filled(version)));
   }
 
   /** Tells whether a rig is as it was in a version. */

@@ -119,8 +119,7 @@ public class Diary {
   private DiaryStore.Kept standing(OpenRig rig, String id) {
     DiaryStore.Kept kept = store.get(rig.id(), id);
     if (kept.standing() != DiaryStore.Standing.STANDS) {
-      throw new Refusal(
-          "That entry was %s already; load the log anew".formatted(kept.standing().words()));
+      throw new Refusal(Says.THAT_ENTRY_WAS_ALREADY_LOAD.with(kept.standing().words()));
     }
     return kept;
   }
@@ -164,8 +163,8 @@ public class Diary {
     if (entry.at().isBefore(Instant.EPOCH) || entry.at().isAfter(latest)) {
       throw new Refusal(
           plans
-              ? "The time is before 1970 or more than a year ahead; give when it is so"
-              : "The time is before 1970 or more than a day ahead; give when it was so");
+              ? Says.THE_TIME_IS_BEFORE_1970.text()
+              : Says.THE_TIME_IS_BEFORE_1970_OR_MORE_THAN_A_DAY.text());
     }
     switch (entry.what()) {
       case Entry.Reading w -> tank(rig, w.tank(), w.volume());
@@ -180,13 +179,11 @@ public class Diary {
   private static void tank(OpenRig rig, String id, double volume) {
     Part part = rig.rig().part(id);
     if (!part.kind().is(Purpose.HOLDS)) {
-      throw new Refusal(part.label() + " is not a tank; name one of the rig's tanks");
+      throw new Refusal(Says.IS_NOT_A_TANK_NAME.with(part.label()));
     }
     double capacity = rig.network().room(id).capacity();
     if (volume > capacity + 1e-4) {
-      throw new Refusal(
-          "%s holds %s L; the amount is more than that"
-              .formatted(part.label(), Math.round(capacity * 1000)));
+      throw new Refusal(Says.HOLDS_L_THE_AMOUNT.with(part.label(), Math.round(capacity * 1000)));
     }
   }
 

@@ -44,8 +44,7 @@ public record JobBook(
   public Job job(String id) {
     return jobs.byId(id)
         .or(() -> EmptyingJob.named(plans.network(), id))
-        .orElseThrow(
-            () -> new Missing("This rig has no such job any more; pick one from the list"));
+        .orElseThrow(() -> new Missing(Says.THIS_RIG_HAS_NO_SUCH_JOB.text()));
   }
 
   /** Returns the other means to the same end, as far as the rig can do them. */

@@ -94,9 +94,7 @@ public class JobDesk {
    */
   public List<Slip> slips(OpenRig rig, String job, State from) {
     return slips(rig, job, from, PATIENCE)
-        .orElseThrow(() ->
-            new TooBusy(
-                "The mistakes are still being tried. Nothing is lost; ask again in a moment."));
+        .orElseThrow(() -> new TooBusy(Says.THE_MISTAKES_ARE_STILL_BEING.text()));
   }
 
   /** The same, if it has been tried within some time; otherwise the trying goes on. */

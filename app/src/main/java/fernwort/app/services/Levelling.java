@@ -70,6 +70,8 @@ final class Levelling {
   private static Optional<Logbook.Level> logged(double volume, Entry entry) {
     return Optional.of(
         new Logbook.Level(
-            volume, entry.at(), String.format(Locale.ROOT, "%.0f L, as logged", volume * 1000)));
+            volume,
+            entry.at(),
+            String.format(Locale.ROOT, Says.L_AS_LOGGED.text(), volume * 1000)));
   }
 }

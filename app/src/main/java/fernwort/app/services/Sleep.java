@@ -231,10 +231,8 @@ public class Sleep {
                   .map(id -> rig.rig().part(id).label())
                   .sorted()
                   .toList();
-          return Message.of(
-              "It is winterized{}. Its lines take {} before water comes. De-winterize it"
-                  + " first, under Winter, De-winterize.",
-              off.isEmpty() ? "" : "; off, out or half way: " + String.join(", ", off),
+          return Says.IT_IS_WINTERIZED_ITS_LINES_TAKE.with(
+              off.isEmpty() ? "" : Says.OFF_OUT_OR_HALF_WAY.filled(String.join(", ", off)),
               Amount.volume(now.dry(rig.network()).all()));
         });
   }

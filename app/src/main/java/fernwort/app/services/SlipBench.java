@@ -49,8 +49,7 @@ public class SlipBench implements DisposableBean {
     try {
       threads.execute(awaited);
     } catch (RejectedExecutionException e) {
-      throw new TooBusy(
-          "Many mistakes are being tried already. Nothing is lost; ask again in a moment.");
+      throw new TooBusy(Says.MANY_MISTAKES_ARE_BEING_TRIED.text());
     }
     awaited.endWhenNobodyLooks();
     return awaited;

@@ -94,8 +94,7 @@ public class States {
   public void park(OpenRig rig, Slope slope) {
     if (!slope.canBeParked()) {
       throw new Refusal(
-          String.format(
-              Locale.ROOT, "Nobody parks at more than %.0f°; check the degrees", Slope.STEEPEST));
+          String.format(Locale.ROOT, Says.NOBODY_PARKS_AT_MORE_THAN_CHECK.text(), Slope.STEEPEST));
     }
     store.park(rig.id(), slope.pitch(), slope.roll());
   }
@@ -155,7 +154,7 @@ public class States {
    */
   @Transactional
   public void reckon(OpenRig rig, String tank, double volume, String who) {
-    String shown = String.format(Locale.ROOT, "%.0f L, as expected", volume * 1000);
+    String shown = String.format(Locale.ROOT, Says.L_AS_EXPECTED.text(), volume * 1000);
     Reading reading = new Reading.Volume(volume);
     keep(rig, tank, level(rig, tank, reading, shown, clock.instant()), true, who);
   }
@@ -187,10 +186,10 @@ public class States {
   private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
     Tank kind = tank(rig, tank);
     if (at.isBefore(Instant.EPOCH)) {
-      throw new Refusal("The time of the reading is before 1970; give when you looked");
+      throw new Refusal(Says.THE_TIME_OF_THE_READING.with());
     }
     if (at.isAfter(clock.instant().plus(AHEAD))) {
-      throw new Refusal("The time of the reading is more than a day ahead; give when you looked");
+      throw new Refusal(Says.THE_TIME_OF_THE_READING_IS_MORE_THAN_A_DAY.with());
     }
     double volume = volume(rig, tank, kind, reading, parked(rig));
     return new Logbook.Level(volume, at.truncatedTo(ChronoUnit.MICROS), shown);
@@ -222,7 +221,7 @@ public class States {
     if (part.kind() instanceof Tank tank) {
       return tank;
     }
-    throw new Refusal(part.label() + " is not a tank; pick a tank to read");
+    throw new Refusal(Says.IS_NOT_A_TANK_PICK_A_TANK.with(part.label()));
   }
 
   /**
@@ -242,9 +241,7 @@ public class States {
               && rig.rig().part(handle.getKey()).kind().positions().stream()
                   .anyMatch(p -> p.id().equals(handle.getValue()));
       if (!there) {
-        throw new Refusal(
-            "The rig was changed since: it has no “%s” that can stand so any more. Nothing was kept; rehearse again"
-                .formatted(handle.getKey()));
+        throw new Refusal(Says.THE_RIG_WAS_CHANGED_SINCE.with(handle.getKey()));
       }
     }
     positions.forEach((part, position) -> {

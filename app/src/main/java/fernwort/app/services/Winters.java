@@ -35,7 +35,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Winters {
 
-  private static final String SHEET = "by its sheet";
+  private static final String SHEET = Says.BY_ITS_SHEET.text();
   private static final int AT_HAND = 20;
 
   private final WinterStore store;
@@ -99,7 +99,7 @@ public class Winters {
     Sleep.Sheet autumn =
         sleep
             .asleep(rig)
-            .orElseThrow(() -> new Refusal("You have not winterized this rig here yet"));
+            .orElseThrow(() -> new Refusal(Says.YOU_HAVE_NOT_WINTERIZED_THIS_RIG.with()));
     return Spring.of(desk.book(rig).plans(), autumn.now(), autumn.before().state().setting());
   }
 
@@ -135,9 +135,7 @@ public class Winters {
   @Transactional
   public String begin(OpenRig rig, Spring.Chore chore, String who) {
     if (sleep.asleep(rig).isPresent()) {
-      throw new Refusal(
-          "It is winterized; de-winterize it first, under Winter, De-winterize: that sanitizes it"
-              + " and looks for leaks");
+      throw new Refusal(Says.IT_IS_WINTERIZED_DE_WINTERIZE.with());
     }
     WinterPlan plan = Spring.of(desk.book(rig).plans(), chore, sleep.inUse(rig));
     leaveRunning(rig);
@@ -172,7 +170,7 @@ public class Winters {
   public void tick(OpenRig rig, String id, int seq, String who) {
     Sleep.Sheet sheet = sleep.sheet(rig, id);
     if (seq < 0 || seq >= sheet.steps().size()) {
-      throw new Refusal("The sheet has no such step; load it anew");
+      throw new Refusal(Says.THE_SHEET_HAS_NO_SUCH_STEP_LOAD.with());
     }
     if (sheet.ticks().containsKey(seq)) {
       return;
@@ -189,7 +187,7 @@ public class Winters {
   public void tickAct(OpenRig rig, String id, int seq, String who) {
     List<Integer> acts = Groups.of(sleep.sheet(rig, id).steps());
     if (seq < 0 || seq >= acts.size()) {
-      throw new Refusal("The sheet has no such step; load it anew");
+      throw new Refusal(Says.THE_SHEET_HAS_NO_SUCH_STEP_LOAD.with());
     }
     for (int i = seq; i < acts.size() && acts.get(i).equals(acts.get(seq)); i++) {
       tick(rig, id, i, who);
@@ -234,8 +232,8 @@ public class Winters {
             .count();
     String cold = String.format(Locale.ROOT, "%.0f °C", sheet.cold() - ColdWater.ZERO);
     return dangers == 0
-        ? "nothing is left that breaks down to " + cold
-        : dangers + " left that break something in frost";
+        ? Says.NOTHING_IS_LEFT_THAT_BREAKS_DOWN.filled(cold)
+        : Says.LEFT_THAT_BREAK_SOMETHING.filled(dangers);
   }
 
   /** Takes a tick back; handles stay where they are until they are ticked again. */
@@ -258,12 +256,11 @@ public class Winters {
       logbook.job(
           rig.id(),
           id,
-          "%s: %s of %s steps ticked%s"
-              .formatted(
-                  sheet.title(),
-                  sheet.ticks().size(),
-                  sheet.steps().size(),
-                  sheet.season() == Season.AUTUMN ? ", " + safe(rig, sheet) : ""),
+          Says.OF_STEPS_TICKED.filled(
+              sheet.title(),
+              sheet.ticks().size(),
+              sheet.steps().size(),
+              sheet.season() == Season.AUTUMN ? ", " + safe(rig, sheet) : ""),
           who);
     }
   }

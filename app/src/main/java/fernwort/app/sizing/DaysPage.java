@@ -40,7 +40,7 @@ final class DaysPage {
   private Question stay() {
     return Question.of(
         "stay",
-        "These tanks, how long",
+        Says.THESE_TANKS_HOW_LONG.text(),
         trip.form(),
         "",
         () -> Question.Answer.rows(stayRows(Lasts.of(trip.network(), trip.now(), trip.habits()))));
@@ -48,32 +48,31 @@ final class DaysPage {
 
   private List<Question.Row> stayRows(Lasts now) {
     List<Double> worth = Demand.worthOfALitre(trip.habits(), full);
-    String ends = full.ends() == Lasts.Ends.GRAY ? "gray room" : "fresh water";
+    String ends = full.ends() == Lasts.Ends.GRAY ? Says.GRAY_ROOM.text() : Says.FRESH_WATER.text();
     double more = Math.max(worth.get(0), worth.get(1));
     var unit = trip.units().unit(Measure.VOLUME);
     return List.of(
-        new Question.Row("As read", days(now.days()), working(now)),
-        new Question.Row("From full, gray empty", days(full.days()), working(full)),
+        new Question.Row(Says.AS_READ.text(), days(now.days()), working(now)),
+        new Question.Row(Says.FROM_FULL_GRAY_EMPTY.text(), days(full.days()), working(full)),
         new Question.Row(
-            "One %s more of %s".formatted(unit.sign(), ends),
+            Says.ONE_MORE_OF.filled(unit.sign(), ends),
             Double.isFinite(more)
                 ? String.format(
                     Locale.ROOT, "%.2f days", more * Measure.VOLUME.toSi(1, unit) * 1000)
-                : "no end",
-            "from full; more of the other gives nothing"));
+                : Says.NO_END.text(),
+            Says.FROM_FULL.text()));
   }
 
   private String working(Lasts lasts) {
     String fresh =
-        "fresh %s ÷ %s a day = %s"
-            .formatted(
-                volume(lasts.freshLeft()), volume(lasts.freshPerDay()), days(lasts.freshDays()));
+        Says.FRESH_A_DAY.filled(
+            volume(lasts.freshLeft()), volume(lasts.freshPerDay()), days(lasts.freshDays()));
     return fresh
         + lasts
             .grayDays()
             .map(d ->
-                "; gray room %s ÷ %s a day = %s"
-                    .formatted(volume(lasts.grayRoom()), volume(lasts.grayPerDay()), days(d)))
+                Says.GRAY_ROOM_A_DAY.filled(
+                    volume(lasts.grayRoom()), volume(lasts.grayPerDay()), days(d)))
             .orElse("");
   }
 
@@ -83,13 +82,12 @@ final class DaysPage {
     Form form = trip.form();
     double days = form.number("days", "Days", 5, "", "");
     double reserve =
-        form.number("reserve", "Reserve", 15, "%", "On top of fresh, for the day that goes wrong.");
+        form.number("reserve", "Reserve", 15, "%", Says.ON_TOP_OF_FRESH_FOR_THE_DAY.text());
     return Question.of(
         "need",
-        "Tanks for the days you want",
+        Says.TANKS_FOR_THE_DAYS_YOU_WANT.text(),
         form,
-        "Low and high are 0.75 and 1.4 times what is expected: our own estimate of thrift and of a"
-            + " bad day.",
+        Says.LOW_AND_HIGH_ARE_0_75.text(),
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
           return new Question.Answer(
@@ -99,14 +97,12 @@ final class DaysPage {
 
   private List<Question.Row> needRows(Demand demand) {
     List<Question.Row> rows = new ArrayList<>();
-    rows.add(needRow("Fresh", demand.fresh(), full.freshLeft(), "usable in the tanks"));
+    rows.add(needRow("Fresh", demand.fresh(), full.freshLeft(), Says.USABLE_IN_THE_TANKS.text()));
     rows.add(
         full.gray().isEmpty()
             ? new Question.Row(
-                "Gray",
-                range(demand.gray()),
-                "no gray tank: catch it and empty it where that is permitted")
-            : needRow("Gray", demand.gray(), full.grayRoom(), "room in the tanks"));
+                "Gray", range(demand.gray()), Says.NO_GRAY_TANK_CATCH_IT_AND_EMPTY.text())
+            : needRow("Gray", demand.gray(), full.grayRoom(), Says.ROOM_IN_THE_TANKS.text()));
     return rows;
   }
 
@@ -116,8 +112,8 @@ final class DaysPage {
         what,
         range(range),
         missing > 0
-            ? "%s %s: %s too little".formatted(volume(has), word, volume(missing))
-            : "%s %s: enough".formatted(volume(has), word));
+            ? Says.TOO_LITTLE.filled(volume(has), word, volume(missing))
+            : Says.ENOUGH.filled(volume(has), word));
   }
 
   private String range(Demand.Range range) {
@@ -131,14 +127,14 @@ final class DaysPage {
     List<Double> at =
         Chart.with(Chart.rounds(days), lasts / Demand.LOW, lasts, lasts / Demand.HIGH);
     return new Chart(
-        "Fresh water over the days, from full",
+        Says.FRESH_WATER_OVER_THE_DAYS.text(),
         DAY,
         trip.axis("left", Measure.VOLUME),
         at,
         List.of(
-            left("low use", Chart.Style.LOW, at, start, Demand.LOW),
-            left("expected use", Chart.Style.EXPECTED, at, start, 1),
-            left("high use", Chart.Style.HIGH, at, start, Demand.HIGH)));
+            left(Says.LOW_USE.text(), Chart.Style.LOW, at, start, Demand.LOW),
+            left(Says.EXPECTED_USE.text(), Chart.Style.EXPECTED, at, start, 1),
+            left(Says.HIGH_USE.text(), Chart.Style.HIGH, at, start, Demand.HIGH)));
   }
 
   private Chart.Course left(
@@ -162,7 +158,7 @@ final class DaysPage {
       }
     }
     return new Chart(
-        "What is drawn over the days, habit upon habit",
+        Says.WHAT_IS_DRAWN_OVER_THE_DAYS.text(),
         DAY,
         trip.axis("drawn", Measure.VOLUME),
         at,
@@ -177,15 +173,16 @@ final class DaysPage {
 
   private Question stops() {
     Form form = trip.form();
-    double days = form.number("trip-days", "Days of the trip", 10, "", "");
-    List<Double> fills = form.numbers("fill-days", "Days you can fill", "Such as 3 6.5 9.");
-    List<Double> dumps = form.numbers("dump-days", "Days you can dump gray", "Such as 6.5.");
+    double days = form.number("trip-days", Says.DAYS_OF_THE_TRIP.text(), 10, "", "");
+    List<Double> fills =
+        form.numbers("fill-days", Says.DAYS_YOU_CAN_FILL.text(), Says.SUCH_AS_3_6_5_9.text());
+    List<Double> dumps =
+        form.numbers("dump-days", Says.DAYS_YOU_CAN_DUMP_GRAY.text(), Says.SUCH_AS_6_5.text());
     return Question.of(
         "stops",
-        "A trip with stops",
+        Says.A_TRIP_WITH_STOPS.text(),
         form,
-        "Starts full of fresh water with gray empty. Filling and dumping are taken to be complete."
-            + " Dump only where it is permitted.",
+        Says.STARTS_FULL_OF_FRESH_WATER.text(),
         () -> itinerary(days, fills, dumps));
   }
 
@@ -201,27 +198,29 @@ final class DaysPage {
     for (Itinerary.Leg leg : trip.legs()) {
       rows.add(
           List.of(
-              "day %s to %s".formatted(plain(leg.from()), plain(leg.to())),
+              Says.DAY_TO.filled(plain(leg.from()), plain(leg.to())),
               "%s → %s"
                   .formatted(volume(leg.freshAtStart()), volume(Math.max(0, leg.freshAtEnd()))),
               full.gray().isEmpty()
-                  ? "no tank"
+                  ? Says.NO_TANK.text()
                   : "%s → %s"
                       .formatted(volume(leg.roomAtStart()), volume(Math.max(0, leg.roomAtEnd()))),
               verdict(leg)));
     }
     Question.Row verdict =
         new Question.Row(
-            "The trip",
-            trip.works() ? "works" : "does not work",
+            Says.THE_TRIP.text(),
+            trip.works() ? "works" : Says.DOES_NOT_WORK.text(),
             trip.works()
-                ? "fresh water and gray room last on every stretch"
-                : "see which stretch; fill, dump or save more");
+                ? Says.FRESH_WATER_AND_GRAY_ROOM_LAST.text()
+                : Says.SEE_WHICH_STRETCH_FILL_DUMP.text());
     return Question.Answer.tables(
         List.of(verdict),
         List.of(
             new Question.Table(
-                "Stretch by stretch", List.of("stretch", "fresh", "gray room", "verdict"), rows)));
+                Says.STRETCH_BY_STRETCH.text(),
+                List.of("stretch", "fresh", Says.GRAY_ROOM.text(), "verdict"),
+                rows)));
   }
 
   private String verdict(Itinerary.Leg leg) {
@@ -229,13 +228,13 @@ final class DaysPage {
     if (Double.isFinite(leg.dry())) {
       faults.add(
           String.format(
-              Locale.ROOT, "dry on day %.1f, %s missing", leg.dry(), volume(-leg.freshAtEnd())));
+              Locale.ROOT, Says.DRY_ON_DAY_MISSING.text(), leg.dry(), volume(-leg.freshAtEnd())));
     }
     if (Double.isFinite(leg.full()) && !full.gray().isEmpty()) {
       faults.add(
           String.format(
               Locale.ROOT,
-              "gray full on day %.1f, %s too much",
+              Says.GRAY_FULL_ON_DAY_TOO_MUCH.text(),
               leg.full(),
               volume(-leg.roomAtEnd())));
     }
@@ -247,21 +246,19 @@ final class DaysPage {
   private Question sizes() {
     return Question.of(
         "sizes",
-        "What a larger tank would give",
+        Says.WHAT_A_LARGER_TANK_WOULD_GIVE.text(),
         trip.form(),
-        "Where the curve is flat the other tank is the limit: more of this one alone gives nothing.",
+        Says.WHERE_THE_CURVE_IS_FLAT.text(),
         () -> {
           Habits habits = trip.habits();
           if (!(habits.freshPerDay() > 0)) {
-            throw new Refusal(
-                "Nobody uses any water with these habits, so that no tank ever ends; enter some above");
+            throw new Refusal(Says.NOBODY_USES_ANY_WATER_WITH_THESE.with());
           }
           double fresh = full.freshLeft();
           double room = full.gray().isEmpty() ? Double.POSITIVE_INFINITY : full.grayRoom();
           double most = 2 * Math.max(fresh, full.gray().isEmpty() ? 0 : room);
           if (!(most > 0)) {
-            throw new Refusal(
-                "No tank of this rig holds anything that could be used; describe one with a capacity");
+            throw new Refusal(Says.NO_TANK_OF_THIS_RIG_HOLDS.with());
           }
           List<Double> rounds = Chart.rounds(trip.units().in(Measure.VOLUME, most));
           DoubleUnaryOperator si = v -> v * most / rounds.getLast();
@@ -276,7 +273,7 @@ final class DaysPage {
           List<Chart.Course> courses = new ArrayList<>();
           courses.add(
               new Chart.Course(
-                  "fresh tanks of this size",
+                  Says.FRESH_TANKS_OF_THIS_SIZE.text(),
                   Chart.Style.EXPECTED,
                   Chart.over(
                       at,
@@ -287,7 +284,7 @@ final class DaysPage {
           if (!full.gray().isEmpty()) {
             courses.add(
                 new Chart.Course(
-                    "gray tanks of this size",
+                    Says.GRAY_TANKS_OF_THIS_SIZE.text(),
                     Chart.Style.HIGH,
                     Chart.over(
                         at,
@@ -298,7 +295,7 @@ final class DaysPage {
           }
           Chart chart =
               new Chart(
-                  "Days against the size of the tanks, the other tanks as they are",
+                  Says.DAYS_AGAINST_THE_SIZE.text(),
                   trip.axis("size", Measure.VOLUME),
                   new Chart.Axis("days", ""),
                   at,
@@ -315,11 +312,11 @@ final class DaysPage {
     double share = habits.grayPerDay() / habits.freshPerDay();
     return List.of(
         new Question.Row(
-            "Gray that matches the fresh tanks",
+            Says.GRAY_THAT_MATCHES_THE_FRESH.text(),
             volume(full.freshLeft() * share),
             String.format(
                 Locale.ROOT,
-                "%s usable × %.0f %% that becomes gray; the tanks have room for %s",
+                Says.USABLE_THAT_BECOMES_GRAY.text(),
                 volume(full.freshLeft()),
                 100 * share,
                 volume(full.grayRoom()))));
@@ -336,6 +333,8 @@ final class DaysPage {
   }
 
   private static String days(double days) {
-    return Double.isFinite(days) ? String.format(Locale.ROOT, "%.1f days", days) : "no end";
+    return Double.isFinite(days)
+        ? String.format(Locale.ROOT, "%.1f days", days)
+        : Says.NO_END.text();
   }
 }

@@ -24,7 +24,7 @@ import java.util.Optional;
 record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String total) {
 
   private static final double LITRE = 1e-3;
-  private static final String BY_HAND = "Entered by hand";
+  private static final String BY_HAND = Says.ENTERED_BY_HAND.text();
 
   /**
    * One habit; where the water runs, each is its minutes, its flow and the share that it runs.
@@ -55,10 +55,9 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
         habits.pets(),
         habits.season() == Habits.Season.HOT,
         habits.habits().stream().map(h -> row(habits, h, units)).toList(),
-        "%s a day, %s of it to gray"
-            .formatted(
-                units.show(Measure.VOLUME, habits.freshPerDay()),
-                units.show(Measure.VOLUME, habits.grayPerDay())));
+        Says.A_DAY_OF_IT_TO_GRAY.filled(
+            units.show(Measure.VOLUME, habits.freshPerDay()),
+            units.show(Measure.VOLUME, habits.grayPerDay())));
   }
 
   private static Row row(Habits habits, Habit habit, Units units) {
@@ -67,9 +66,9 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
         habit.id(),
         habit.label(),
         switch (habit.per()) {
-          case PERSON -> "each person";
-          case PET -> "each pet";
-          case RIG -> "the rig";
+          case PERSON -> Says.EACH_PERSON.text();
+          case PET -> Says.EACH_PET.text();
+          case RIG -> Says.THE_RIG.text();
         },
         Form.shown(habit.times()),
         running.isPresent(),

@@ -59,7 +59,7 @@ final class PumpPage {
       questions.add(
           Question.of(
               "fixtures",
-              "At the taps",
+              Says.AT_THE_TAPS.text(),
               form,
               "",
               () -> {
@@ -98,24 +98,22 @@ final class PumpPage {
             .toList();
     return Question.of(
         "fixtures",
-        "At the taps",
+        Says.AT_THE_TAPS.text(),
         form,
-        "With none ticked, the two that take most in the house are opened together. Handles as they"
-            + " stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
-            + " half full. △ marks less than 60 % of the rated flow: our own mark.",
+        Says.WITH_NONE_TICKED.text(),
         () ->
             Question.Answer.tables(
                 List.of(),
                 List.of(
                     new Question.Table(
-                        "Alone, and with %s open".formatted(open),
+                        Says.ALONE_AND_WITH_OPEN.filled(open),
                         List.of(
                             "fixture",
                             "rated",
                             "alone",
-                            "pressure there",
+                            Says.PRESSURE_THERE.text(),
                             "together",
-                            "pressure needed"),
+                            Says.PRESSURE_NEEDED.text()),
                         rows))));
   }
 
@@ -133,38 +131,41 @@ final class PumpPage {
     List<Question.Row> rows = new ArrayList<>();
     rows.add(
         new Question.Row(
-            "Together they need",
+            Says.TOGETHER_THEY_NEED.text(),
             "%s at %s".formatted(trip.flow(need.flow()), trip.pressure(need.pressure())),
             need.given() >= need.pressure()
-                ? "the pump adds %s at that flow: enough".formatted(trip.pressure(need.given()))
+                ? Says.THE_PUMP_ADDS_AT_THAT_FLOW.filled(trip.pressure(need.given()))
                 : need.given() > 0
-                    ? "the pump adds only %s at that flow".formatted(trip.pressure(need.given()))
-                    : "more than the pump's free flow: it cannot give each its rated flow at once"));
+                    ? Says.THE_PUMP_ADDS_ONLY_AT_THAT_FLOW.filled(trip.pressure(need.given()))
+                    : Says.MORE_THAN_THE_PUMPS_FREE_FLOW.text()));
     for (PumpAndLines.Suction s : figures.suction()) {
       rows.add(
           new Question.Row(
               "%s lifts".formatted(trip.label(s.pump())),
               trip.length(Math.max(0, s.lift())),
-              "above the outlet of %s; by itself it lifts water dry by %s: %s"
-                  .formatted(
-                      trip.label(s.tank()),
-                      trip.length(s.primes()),
-                      s.works() ? "it primes itself" : "△ it will not; hang it lower")));
+              Says.ABOVE_THE_OUTLET_OF_BY_ITSELF.filled(
+                  trip.label(s.tank()),
+                  trip.length(s.primes()),
+                  s.works()
+                      ? Says.IT_PRIMES_ITSELF.text()
+                      : Says.IT_WILL_NOT_HANG_IT_LOWER.text())));
     }
     return Question.of(
         "pump",
-        "Which pump does it",
+        Says.WHICH_PUMP_DOES_IT.text(),
         trip.form(),
-        "Plates are typical sizes, not products: read the one on the pump you can get. A stronger pump"
-            + " needs thicker cable and its own fuse, and a regulator where fittings hold less.",
+        Says.PLATES_ARE_TYPICAL_SIZES.text(),
         () ->
             new Question.Answer(
                 rows,
                 List.of(
                     new Question.Table(
-                        "Other pumps on these lines, %s open"
-                            .formatted(trip.names(figures.together())),
-                        List.of("free flow", "cut-out", "gives together", "worst tap gets"),
+                        Says.OTHER_PUMPS_ON_THESE_LINES_OPEN.filled(trip.names(figures.together())),
+                        List.of(
+                            Says.FREE_FLOW.text(),
+                            "cut-out",
+                            Says.GIVES_TOGETHER.text(),
+                            Says.WORST_TAP_GETS.text()),
                         figures.pumps().stream()
                             .map(t ->
                                 List.of(
@@ -193,19 +194,19 @@ final class PumpPage {
     double wanted = trip.units().in(Measure.FLOW, need.flow());
     return List.of(
         new Chart(
-            "What the pump gives and what the taps need",
+            Says.WHAT_THE_PUMP_GIVES.text(),
             new Chart.Axis("flow", trip.units().unit(Measure.FLOW).sign()),
             new Chart.Axis("pressure", trip.units().unit(Measure.PRESSURE).sign()),
             at,
             List.of(
                 new Chart.Course(
-                    "the pump gives",
+                    Says.THE_PUMP_GIVES.text(),
                     Chart.Style.EXPECTED,
                     trip.in(
                         Measure.PRESSURE,
                         Chart.over(at, q -> q > free ? Double.NaN : shut * (1 - q / free)))),
                 new Chart.Course(
-                    "the taps need",
+                    Says.THE_TAPS_NEED.text(),
                     Chart.Style.DOTS,
                     trip.in(
                         Measure.PRESSURE,
@@ -214,7 +215,7 @@ final class PumpPage {
 
   static String worst(PumpAndLines.Trial trial) {
     String mark = trial.worst() < PumpAndLines.ENOUGH ? "△ " : "";
-    return String.format(Locale.ROOT, "%s%.0f %% of rated", mark, 100 * trial.worst());
+    return String.format(Locale.ROOT, Says.OF_RATED.text(), mark, 100 * trial.worst());
   }
 
   // --- which bores ---------------------------------------------------------------------------
@@ -247,20 +248,24 @@ final class PumpPage {
             .toList();
     return Question.of(
         "lines",
-        "Which pipe size is enough",
+        Says.WHICH_PIPE_SIZE_IS_ENOUGH.text(),
         trip.form(),
-        "Inside diameters, as water meets them; pipe is often sold by its outside.",
+        Says.INSIDE_DIAMETERS_AS_WATER_MEETS.text(),
         () ->
             Question.Answer.tables(
                 List.of(),
                 List.of(
                     new Question.Table(
-                        "What takes the pressure", List.of("line", "bore", "flow", "takes"), taken),
+                        Says.WHAT_TAKES_THE_PRESSURE.text(),
+                        List.of("line", "bore", "flow", "takes"),
+                        taken),
                     new Question.Table(
-                        "One size up", List.of("line", "bore", "gives together", "worst"), wider),
+                        Says.ONE_SIZE_UP.text(),
+                        List.of("line", "bore", Says.GIVES_TOGETHER.text(), "worst"),
+                        wider),
                     new Question.Table(
-                        "The whole way at one size",
-                        List.of("bore", "gives together", "worst tap gets"),
+                        Says.THE_WHOLE_WAY_AT_ONE_SIZE.text(),
+                        List.of("bore", Says.GIVES_TOGETHER.text(), Says.WORST_TAP_GETS.text()),
                         bores))));
   }
 
@@ -274,24 +279,24 @@ final class PumpPage {
             "Accumulator",
             Measure.VOLUME,
             vesselOnBoard().orElse(USUAL_VESSEL),
-            vesselOnBoard().isPresent() ? "As described on this rig." : "A usual small one.");
+            vesselOnBoard().isPresent()
+                ? Says.AS_DESCRIBED_ON_THIS_RIG.text()
+                : Says.A_USUAL_SMALL_ONE.text());
     double precharge =
         form.amount(
             "precharge",
-            "Its air without water",
+            Says.ITS_AIR_WITHOUT_WATER.text(),
             Measure.PRESSURE,
             pump().map(Pump::cutIn).orElse(2e5) - 0.1e5,
-            "A little under the pump's cut-in.");
+            Says.A_LITTLE_UNDER_THE_PUMPS_CUT_IN.text());
     return Question.of(
         "cycling",
-        "Starts of the pump",
+        Says.STARTS_OF_THE_PUMP.text(),
         form,
-        "More than about 10 starts a minute is heard and wears the switch: our own mark. A pump with an"
-            + " inner bypass starts once and runs on. It takes full current while the tap is"
-            + " open. Without either, hoses give way by about 25 mL: an estimate.",
+        Says.MORE_THAN_ABOUT_10_STARTS.text(),
         () -> {
           Pump pump =
-              pump().orElseThrow(() -> new Refusal("No pump with a pressure switch is described"));
+              pump().orElseThrow(() -> new Refusal(Says.NO_PUMP_WITH_A_PRESSURE_SWITCH.with()));
           double gives = PumpCycle.HOSES + PumpCycle.takesUp(pump, vessel, precharge);
           List<List<String>> rows =
               figures.fixtures().stream()
@@ -301,28 +306,29 @@ final class PumpPage {
                           trip.flow(f.alone() / 2),
                           starts(PumpCycle.perMinute(pump, f.alone() / 2, PumpCycle.HOSES)),
                           starts(PumpCycle.perMinute(pump, f.alone() / 2, gives)),
-                          "runs through"))
+                          Says.RUNS_THROUGH.text()))
                   .toList();
           return Question.Answer.tables(
               List.of(
                   new Question.Row(
-                      "The accumulator gives",
+                      Says.THE_ACCUMULATOR_GIVES.text(),
                       trip.show(Measure.VOLUME, gives - PumpCycle.HOSES),
-                      "between cut-in %s and cut-out %s, by Boyle's law"
-                          .formatted(trip.pressure(pump.cutIn()), trip.pressure(pump.cutOut())))),
+                      Says.BETWEEN_CUT_IN_AND_CUT.filled(
+                          trip.pressure(pump.cutIn()), trip.pressure(pump.cutOut())))),
               List.of(
                   new Question.Table(
-                      "With the tap half open",
-                      List.of("fixture", "flow", "bare", "accumulator", "pump with bypass"),
+                      Says.WITH_THE_TAP_HALF_OPEN.text(),
+                      List.of(
+                          "fixture", "flow", "bare", "accumulator", Says.PUMP_WITH_BYPASS.text()),
                       rows)));
         });
   }
 
   private static String starts(double perMinute) {
     if (perMinute == 0) {
-      return "runs through";
+      return Says.RUNS_THROUGH.text();
     }
-    return String.format(Locale.ROOT, "%s%.0f a minute", perMinute > 10 ? "△ " : "", perMinute);
+    return String.format(Locale.ROOT, Says.A_MINUTE.text(), perMinute > 10 ? "△ " : "", perMinute);
   }
 
   private Optional<Pump> pump() {
@@ -347,32 +353,32 @@ final class PumpPage {
   private Question narrow() {
     Form form = trip.form();
     double bore =
-        form.amount("fitting-line", "Inside diameter of the line", Measure.LENGTH, 0.013, "");
+        form.amount(
+            "fitting-line", Says.INSIDE_DIAMETER_OF_THE_LINE.text(), Measure.LENGTH, 0.013, "");
     double fitting =
         form.amount(
             "fitting-bore",
-            "Inside diameter of the fitting",
+            Says.INSIDE_DIAMETER_OF_THE_FITTING.text(),
             Measure.LENGTH,
             0.009,
-            "Look through it.");
+            Says.LOOK_THROUGH_IT.text());
     double flow = form.amount("fitting-flow", "Flow", Measure.FLOW, 10e-3 / 60, "");
-    double count = form.number("fitting-count", "How many of them", 2, "", "");
+    double count = form.number("fitting-count", Says.HOW_MANY_OF_THEM.text(), 2, "", "");
     return Question.of(
         "narrow",
-        "What a narrow fitting costs",
+        Says.WHAT_A_NARROW_FITTING_COSTS.text(),
         form,
-        "Sudden narrowing ½(1 − β²) and widening (1 − β²)², after Borda and Carnot, on the speed inside"
-            + " the fitting; β is fitting over line.",
+        Says.SUDDEN_NARROWING_1_2.text(),
         () -> {
           NarrowFitting costs = NarrowFitting.of(bore, fitting, flow, count);
           return Question.Answer.rows(
               List.of(
                   new Question.Row(
-                      "They take",
+                      Says.THEY_TAKE.text(),
                       trip.pressure(costs.takes()),
                       String.format(
                           Locale.ROOT,
-                          "as much as %.1f m of the line itself, which takes %s a metre",
+                          Says.AS_MUCH_AS_M_OF_THE_LINE.text(),
                           costs.asLine(),
                           trip.pressure(costs.metre())))));
         });
@@ -383,22 +389,20 @@ final class PumpPage {
   private Question drains() {
     return Question.of(
         "drains",
-        "Drain lines",
+        Says.DRAIN_LINES.text(),
         trip.form(),
-        "A small drain falls at least 1 in 48, as plumbing codes ask of pipes to 65 mm; your local code"
-            + " comes first. It should run no more than half full, or it gulps air and empties its"
-            + " trap.",
+        Says.A_SMALL_DRAIN_FALLS_AT_LEAST_1.text(),
         () -> {
           List<List<String>> rows = WasteLine.of(trip.network()).stream().map(this::drain).toList();
           if (rows.isEmpty()) {
-            throw new Refusal("No tap's waste is joined to a line");
+            throw new Refusal(Says.NO_TAPS_WASTE_IS_JOINED.with());
           }
           return Question.Answer.tables(
               List.of(),
               List.of(
                   new Question.Table(
-                      "From each waste to its tank or end",
-                      List.of("from", "line", "falls", "carries half full", "verdict"),
+                      Says.FROM_EACH_WASTE_TO_ITS_TANK.text(),
+                      List.of("from", "line", "falls", Says.CARRIES_HALF_FULL.text(), "verdict"),
                       rows)));
         });
   }
@@ -409,7 +413,7 @@ final class PumpPage {
         trip.label(run.fixture()),
         run.line().label(),
         waste.isSteep()
-            ? "straight down"
+            ? Says.STRAIGHT_DOWN.text()
             : String.format(
                 Locale.ROOT,
                 "%s, 1 in %.0f",
@@ -417,9 +421,9 @@ final class PumpPage {
                 1 / Math.max(1e-3, run.gradient())),
         trip.flow(waste.halfFull()),
         switch (waste.verdict()) {
-          case DOES_NOT_FALL -> "△ does not fall";
-          case TOO_FLAT -> "△ too flat";
-          case TOO_NARROW -> "△ narrower than %s".formatted(trip.flow(waste.rated()));
+          case DOES_NOT_FALL -> Says.DOES_NOT_FALL.text();
+          case TOO_FLAT -> Says.TOO_FLAT.text();
+          case TOO_NARROW -> Says.NARROWER_THAN.filled(trip.flow(waste.rated()));
           case GOOD -> "good";
         });
   }

@@ -41,10 +41,7 @@ class SizingApiController {
         Stream.of(SizingPages.values())
             .filter(p -> p.name().toLowerCase(Locale.ROOT).equals(page))
             .findFirst()
-            .orElseThrow(() ->
-                new Refusal(
-                    "There is no page “%s” of Sizing; ask for days, space, weight, pump or supply"
-                        .formatted(page)));
+            .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_PAGE_OF_SIZING_ASK.with(page)));
     return wanted.of(desk.trip(id, Units.METRIC)).stream()
         .map(c -> new Answered(c.id(), c.title(), c.problem(), c.rows(), c.tables(), c.note()))
         .toList();

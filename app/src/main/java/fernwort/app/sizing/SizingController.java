@@ -103,11 +103,10 @@ class SizingController {
     Budget budget = diary.budget(rig, clock.instant());
     Range rate = budget.fresh().rate();
     return budget.enough()
-        ? "From the log: %s each a day, likely %s to %s."
-            .formatted(
-                units.show(Measure.VOLUME, rate.expected()),
-                units.show(Measure.VOLUME, rate.low()),
-                units.show(Measure.VOLUME, rate.high()))
+        ? Says.FROM_THE_LOG_EACH_A_DAY_LIKELY.filled(
+            units.show(Measure.VOLUME, rate.expected()),
+            units.show(Measure.VOLUME, rate.low()),
+            units.show(Measure.VOLUME, rate.high()))
         : "";
   }
 
@@ -119,7 +118,7 @@ class SizingController {
       RedirectAttributes to) {
     OpenRig rig = rigs.open(id);
     states.setHabits(rig, HabitsForm.read(states.habits(rig), form, units));
-    Done.say(to, "The habits are saved and used from now on.");
+    Done.say(to, Says.THE_HABITS_ARE_SAVED_AND_USED.text());
     return "redirect:/rigs/%s/sizing".formatted(id);
   }
 

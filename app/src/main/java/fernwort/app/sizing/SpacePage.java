@@ -32,14 +32,14 @@ final class SpacePage {
     String kind =
         form.choice(
             "space",
-            "The space",
+            Says.THE_SPACE.text(),
             List.of(
-                new Field.Option("square", "has square corners"),
-                new Field.Option("arch", "lies over a wheel arch"),
-                new Field.Option("taper", "gets lower towards one end")));
-    double length = length(form, "space-length", "Length", 1.0, "Along the vehicle.");
+                new Field.Option("square", Says.HAS_SQUARE_CORNERS.text()),
+                new Field.Option("arch", Says.LIES_OVER_A_WHEEL_ARCH.text()),
+                new Field.Option("taper", Says.GETS_LOWER_TOWARDS_ONE_END.text())));
+    double length = length(form, "space-length", "Length", 1.0, Says.ALONG_THE_VEHICLE.text());
     double width = length(form, "space-width", "Width", 0.45, "Across.");
-    double height = length(form, "space-height", "Height", 0.35, "At its highest.");
+    double height = length(form, "space-height", "Height", 0.35, Says.AT_ITS_HIGHEST.text());
     Space space =
         switch (kind) {
           case "arch" ->
@@ -47,40 +47,56 @@ final class SpacePage {
                   length,
                   width,
                   height,
-                  length(form, "space-before", "From the rear end to the arch", 0.3, ""),
-                  length(form, "space-arch", "Length of the arch", 0.4, ""),
-                  length(form, "space-arch-height", "Height of the arch", 0.2, ""));
+                  length(form, "space-before", Says.FROM_THE_REAR_END_TO_THE_ARCH.text(), 0.3, ""),
+                  length(form, "space-arch", Says.LENGTH_OF_THE_ARCH.text(), 0.4, ""),
+                  length(form, "space-arch-height", Says.HEIGHT_OF_THE_ARCH.text(), 0.2, ""));
           case "taper" ->
               new Space.Tapering(
                   length,
                   width,
                   height,
-                  length(form, "space-low", "Height at the low end", 0.2, ""));
+                  length(form, "space-low", Says.HEIGHT_AT_THE_LOW_END.text(), 0.2, ""));
           default -> new Space.Square(length, width, height);
         };
     Margins margins =
         new Margins(
-            length(form, "space-around", "Free on every side", 0.01, "Padding, straps, frost mat."),
-            length(form, "space-above", "Free above", 0.06, "Vent and what is screwed in on top."),
             length(
-                form, "space-end", "Free at one end", 0.08, "Fittings, and a hand to turn them."),
+                form,
+                "space-around",
+                Says.FREE_ON_EVERY_SIDE.text(),
+                0.01,
+                Says.PADDING_STRAPS_FROST_MAT.text()),
             length(
-                form, "space-wall", "Wall of the tank", 0.006, "Roto-moulded tanks: 6 to 8 mm."));
+                form,
+                "space-above",
+                Says.FREE_ABOVE.text(),
+                0.06,
+                Says.VENT_AND_WHAT_IS_SCREWED.text()),
+            length(
+                form,
+                "space-end",
+                Says.FREE_AT_ONE_END.text(),
+                0.08,
+                Says.FITTINGS_AND_A_HAND_TO_TURN_THEM.text()),
+            length(
+                form,
+                "space-wall",
+                Says.WALL_OF_THE_TANK.text(),
+                0.006,
+                Says.ROTO_MOULDED_TANKS_6_TO_8_MM.text()));
     return Question.of(
         "fits",
-        "What fits this space",
+        Says.WHAT_FITS_THIS_SPACE.text(),
         form,
-        "Litres to the brim; where the vent leaves and where the outlet sits decide what of it can be"
-            + " used. Keep clear of brakes, exhaust, wiring and wheel travel. Never work under a"
-            + " vehicle on a jack alone.",
+        Says.LITRES_TO_THE_BRIM.text(),
         () -> fits(space, WhatFits.of(space, margins)));
   }
 
   private Question.Answer fits(Space space, List<WhatFits.Fit> fits) {
     Question.Table table =
         new Question.Table(
-            "The largest of each shape",
-            List.of("shape", "outside", "holds", "weighs full", "gives"),
+            Says.THE_LARGEST_OF_EACH_SHAPE.text(),
+            List.of("shape", "outside", "holds", Says.WEIGHS_FULL.text(), "gives"),
             fits.stream().map(this::row).toList());
     List<Sketch> sketches =
         fits.stream()
@@ -105,7 +121,7 @@ final class SpacePage {
         trip.show(Measure.VOLUME, fit.volume()),
         trip.show(Measure.MASS, fit.volume() * Water.DENSITY),
         String.format(
-            Locale.ROOT, "%.1f days of fresh", fit.volume() / trip.habits().freshPerDay()));
+            Locale.ROOT, Says.DAYS_OF_FRESH.text(), fit.volume() / trip.habits().freshPerDay()));
   }
 
   private String outside(Shape shape) {

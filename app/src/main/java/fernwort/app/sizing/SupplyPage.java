@@ -42,22 +42,21 @@ final class SupplyPage {
 
   private Question jug() {
     Form form = trip.form();
-    double jug = form.amount("jug", "The jug holds", Measure.VOLUME, 5e-3, "");
+    double jug = form.amount("jug", Says.THE_JUG_HOLDS.text(), Measure.VOLUME, 5e-3, "");
     List<Double> near =
         form.numbers(
-            "jug-near", "Seconds, each go", "At the tap or pump. Three goes show the spread.");
+            "jug-near", Says.SECONDS_EACH_GO.text(), Says.AT_THE_TAP_OR_PUMP_THREE_GOES.text());
     List<Double> far =
         form.numbers(
-            "jug-far", "Seconds farther on", "At the far end, same supply, if you timed it.");
+            "jug-far", Says.SECONDS_FARTHER_ON.text(), Says.AT_THE_FAR_END_SAME_SUPPLY.text());
     return Question.of(
         "jug",
-        "Timed jug",
+        Says.TIMED_JUG.text(),
         form,
-        "Between two points the lost share of the pressure is 1 − (far ÷ near)². Flow goes with the"
-            + " root of pressure.",
+        Says.BETWEEN_TWO_POINTS_THE_LOST.text(),
         () -> {
           if (near.isEmpty()) {
-            throw new Refusal("Fill the jug and enter how long it took");
+            throw new Refusal(Says.FILL_THE_JUG_AND_ENTER_HOW_LONG.with());
           }
           TimedJug first = TimedJug.of(jug, near);
           List<Question.Row> rows = new ArrayList<>();
@@ -65,14 +64,14 @@ final class SupplyPage {
           if (!far.isEmpty()) {
             TimedJug second = TimedJug.of(jug, far);
             double lost = TimedJug.lostBetween(first, second);
-            rows.add(timed("Flow farther on", second));
+            rows.add(timed(Says.FLOW_FARTHER_ON.text(), second));
             rows.add(
                 new Question.Row(
-                    "Lost between the two",
-                    String.format(Locale.ROOT, "%.0f %% of the pressure", 100 * lost),
+                    Says.LOST_BETWEEN_THE_TWO.text(),
+                    String.format(Locale.ROOT, Says.OF_THE_PRESSURE.text(), 100 * lost),
                     lost > 0.5
-                        ? "the bottleneck lies between the two points"
-                        : "the bottleneck lies before the first point"));
+                        ? Says.THE_BOTTLENECK_LIES_BETWEEN.text()
+                        : Says.THE_BOTTLENECK_LIES.text()));
           }
           for (Part tank : freshTanks()) {
             double volume = fills(tank);
@@ -91,9 +90,8 @@ final class SupplyPage {
         what,
         trip.flow(jug.flow()),
         jug.goes() > 1
-            ? String.format(
-                Locale.ROOT, "mean of %d goes, spread %s", jug.goes(), trip.flow(jug.spread()))
-            : "one go; time it three times to see its spread");
+            ? Says.MEAN_OF_GOES_SPREAD.filled(jug.goes(), trip.flow(jug.spread()))
+            : Says.ONE_GO_TIME_IT_THREE_TIMES.text());
   }
 
   // --- filling -------------------------------------------------------------------------------
@@ -103,38 +101,37 @@ final class SupplyPage {
     double tap =
         form.amount(
             "fill-tap",
-            "Tap through a hose",
+            Says.TAP_THROUGH_A_HOSE.text(),
             Measure.FLOW,
             tap(),
-            "As timed for the hose inlet, if it was; sites give 5 to 25 L/min.");
+            Says.AS_TIMED_FOR_THE_HOSE_INLET.text());
     double filler =
         form.amount(
             "fill-filler",
-            "Gravity fill takes",
+            Says.GRAVITY_FILL_TAKES.text(),
             Measure.FLOW,
             15 * LITRES_PER_MINUTE,
-            "Until it spits; an estimate for a 38 mm filler.");
-    double jug = form.amount("fill-jug", "A jug holds", Measure.VOLUME, 10e-3, "");
+            Says.UNTIL_IT_SPITS_AN_ESTIMATE.text());
+    double jug = form.amount("fill-jug", Says.A_JUG_HOLDS.text(), Measure.VOLUME, 10e-3, "");
     double seconds =
         form.number(
             "fill-jug-seconds",
-            "Seconds for each jug",
+            Says.SECONDS_FOR_EACH_JUG.text(),
             75,
             "s",
-            "Fetch, lift, pour. Lift with care.");
+            Says.FETCH_LIFT_POUR_LIFT_WITH_CARE.text());
     double pump =
         form.amount(
             "fill-pump",
-            "Pump from outside",
+            Says.PUMP_FROM_OUTSIDE.text(),
             Measure.FLOW,
             pump(),
-            "By its plate, if one is on board; it moves less than that through a long line.");
+            Says.BY_ITS_PLATE.text());
     return Question.of(
         "filling",
-        "How long filling takes",
+        Says.HOW_LONG_FILLING_TAKES.text(),
         form,
-        "From empty to the vent. Stay with it: fill slowly with a drinking-water hose, vent open, and"
-            + " watch the overflow. Outside water is not drinking water.",
+        Says.FROM_EMPTY_TO_THE_VENT_STAY.text(),
         () -> {
           double[] flows = {tap, filler, jug / seconds, pump};
           List<List<String>> rows =
@@ -152,7 +149,7 @@ final class SupplyPage {
               List.of(),
               List.of(
                   new Question.Table(
-                      "Minutes for each tank",
+                      Says.MINUTES_FOR_EACH_TANK.text(),
                       List.of("tank", "takes", "tap", "filler", "jug", "pump", "jugs"),
                       rows)));
         });
@@ -190,19 +187,19 @@ final class SupplyPage {
   private Question buffer() {
     Form form = trip.form();
     double supply =
-        form.amount("buffer-supply", "The supply gives", Measure.FLOW, 4 * LITRES_PER_MINUTE, "");
+        form.amount(
+            "buffer-supply", Says.THE_SUPPLY_GIVES.text(), Measure.FLOW, 4 * LITRES_PER_MINUTE, "");
     double demand =
-        form.amount("buffer-demand", "You want", Measure.FLOW, 8 * LITRES_PER_MINUTE, "");
-    double minutes = form.number("buffer-minutes", "For so many minutes", 10, "min", "");
+        form.amount("buffer-demand", Says.YOU_WANT.text(), Measure.FLOW, 8 * LITRES_PER_MINUTE, "");
+    double minutes = form.number("buffer-minutes", Says.FOR_SO_MANY_MINUTES.text(), 10, "min", "");
     return Question.of(
         "buffer",
-        "A supply slower than you want",
+        Says.A_SUPPLY_SLOWER_THAN_YOU_WANT.text(),
         form,
-        "A tank between a slow supply and the pump holds what the supply cannot give in time.",
+        Says.A_TANK_BETWEEN_A_SLOW_SUPPLY.text(),
         () -> {
           if (!(supply >= 0 && demand > 0 && minutes > 0)) {
-            throw new Refusal(
-                "The supply gives nothing or more; what you want and its minutes are more than nothing");
+            throw new Refusal(Says.THE_SUPPLY_GIVES_NOTHING.with());
           }
           double needs = new TimedJug(supply, 0, 1).buffer(demand, minutes * 60);
           List<Question.Row> rows = new ArrayList<>();
@@ -210,12 +207,13 @@ final class SupplyPage {
               new Question.Row(
                   "Buffer",
                   volume(needs),
-                  "(%s − %s) × %s min"
-                      .formatted(trip.flow(demand), trip.flow(supply), Form.shown(minutes))));
+                  Says.MIN.filled(trip.flow(demand), trip.flow(supply), Form.shown(minutes))));
           if (supply > 0) {
             rows.add(
                 new Question.Row(
-                    "Full again after", minutes(needs / supply), "at the supply's own pace"));
+                    Says.FULL_AGAIN_AFTER.text(),
+                    minutes(needs / supply),
+                    Says.AT_THE_SUPPLYS_OWN_PACE.text()));
           }
           return Question.Answer.rows(rows);
         });
@@ -228,52 +226,57 @@ final class SupplyPage {
     double needed =
         form.amount(
             "haul-volume",
-            "Water to fetch",
+            Says.WATER_TO_FETCH.text(),
             Measure.VOLUME,
             Demand.of(trip.habits(), 5, 0.15).fresh().expected(),
-            "Default: five days of your habits and 15 %.");
-    double holds = form.amount("haul-holds", "A container holds", Measure.VOLUME, 20e-3, "");
-    double empty = form.amount("haul-empty", "It weighs empty", Measure.MASS, 1.2, "");
-    double count = form.number("haul-count", "How many there are", 6, "", "");
+            Says.DEFAULT_FIVE_DAYS_OF_YOUR_HABITS.text());
+    double holds =
+        form.amount("haul-holds", Says.A_CONTAINER_HOLDS.text(), Measure.VOLUME, 20e-3, "");
+    double empty = form.amount("haul-empty", Says.IT_WEIGHS_EMPTY.text(), Measure.MASS, 1.2, "");
+    double count = form.number("haul-count", Says.HOW_MANY_THERE_ARE.text(), 6, "", "");
     double payload =
         form.amount(
             "haul-payload",
-            "May be carried on a trip",
+            Says.MAY_BE_CARRIED_ON_A_TRIP.text(),
             Measure.MASS,
             200,
-            "Payload of the vehicle less people and cargo.");
+            Says.PAYLOAD_OF_THE_VEHICLE.text());
     double price =
         form.number(
             "haul-price",
-            "Price of one filling",
+            Says.PRICE_OF_ONE_FILLING.text(),
             0,
             trip.units().currency(),
-            "Choose the currency under Rigs.");
-    double trips = form.number("haul-trip", "Price of one trip", 0, "", "Fuel, toll, entry.");
-    double straps = form.number("haul-straps", "Straps that hold it forwards", 2, "", "");
+            Says.CHOOSE_THE_CURRENCY_UNDER_RIGS.text());
+    double trips =
+        form.number("haul-trip", Says.PRICE_OF_ONE_TRIP.text(), 0, "", Says.FUEL_TOLL_ENTRY.text());
+    double straps = form.number("haul-straps", Says.STRAPS_THAT_HOLD_IT_FORWARDS.text(), 2, "", "");
     double rating =
         form.amount(
             "haul-rating",
-            "Rating of one strap",
+            Says.RATING_OF_ONE_STRAP.text(),
             Measure.MASS,
             250,
-            "Lashing capacity or working load limit on its tag: 1 daN is about 1 kg.");
+            Says.LASHING_CAPACITY_OR_WORKING_LOAD.text());
     double angle =
-        form.number("haul-angle", "Angle to straight ahead", 45, "°", "0 pulls straight back.");
+        form.number(
+            "haul-angle",
+            Says.ANGLE_TO_STRAIGHT_AHEAD.text(),
+            45,
+            "°",
+            Says.FOR_0_PULLS_STRAIGHT_BACK.text());
     double braking =
         form.number(
             "haul-braking",
-            "Braking to design for",
+            Says.BRAKING_TO_DESIGN_FOR.text(),
             Restraint.FORWARD,
             "g",
-            "EN 12195-1:2010; your own code first.");
+            Says.EN_12195_1_2010_YOUR_OWN_CODE.text());
     return Question.of(
         "hauling",
-        "Hauling water",
+        Says.HAULING_WATER.text(),
         form,
-        "Friction is not counted, which is on the safe side. Against swerving take half as much: 0.5 g"
-            + " to each side. Loose water weighs more on a bend than full containers do. Carry"
-            + " drinking water in food-grade containers.",
+        Says.FRICTION_IS_NOT_COUNTED.text(),
         () -> {
           Hauling hauling =
               Hauling.of(
@@ -289,43 +292,31 @@ final class SupplyPage {
               new Question.Row(
                   "Trips",
                   Integer.toString(hauling.trips()),
-                  String.format(
-                      Locale.ROOT,
-                      "%d fillings, %d on a trip",
-                      hauling.containers(),
-                      hauling.perTrip())));
+                  Says.FILLINGS_ON_A_TRIP.filled(hauling.containers(), hauling.perTrip())));
           rows.add(
               new Question.Row(
-                  "A full trip weighs",
+                  Says.A_FULL_TRIP_WEIGHS.text(),
                   trip.mass(hauling.load()),
-                  "of %s that may be carried".formatted(trip.mass(payload))));
+                  Says.OF_THAT_MAY_BE_CARRIED.filled(trip.mass(payload))));
           if (price > 0 || trips > 0) {
             rows.add(
                 new Question.Row(
                     "Costs",
                     trip.units().price(BigDecimal.valueOf(hauling.price())),
-                    String.format(
-                        Locale.ROOT,
-                        "%d fillings and %d trips",
-                        hauling.containers(),
-                        hauling.trips())));
+                    Says.FILLINGS_AND_TRIPS.filled(hauling.containers(), hauling.trips())));
           }
           rows.add(
               new Question.Row(
                   "Tie-down",
-                  ties.enough() ? "holds" : "△ does not hold",
-                  "%s × %s g pulls with %s; the straps hold %s%s"
-                      .formatted(
-                          trip.mass(hauling.load()),
-                          Form.shown(braking),
-                          trip.mass(ties.load() / NEWTONS),
-                          trip.mass(ties.holds() / NEWTONS),
-                          ties.enough()
-                              ? ""
-                              : String.format(
-                                  Locale.ROOT,
-                                  "; take %d like these",
-                                  ties.needed((int) straps)))));
+                  ties.enough() ? "holds" : Says.DOES_NOT_HOLD.text(),
+                  Says.G_PULLS_WITH_THE_STRAPS_HOLD.filled(
+                      trip.mass(hauling.load()),
+                      Form.shown(braking),
+                      trip.mass(ties.load() / NEWTONS),
+                      trip.mass(ties.holds() / NEWTONS),
+                      ties.enough()
+                          ? ""
+                          : Says.TAKE_LIKE_THESE.filled(ties.needed((int) straps)))));
           return Question.Answer.rows(rows);
         });
   }

@@ -48,31 +48,30 @@ final class WeakestTap {
             .orElseThrow();
     return Question.of(
         "weakest",
-        "Why is %s the weakest?".formatted(tap),
+        Says.WHY_IS_THE_WEAKEST.filled(tap),
         trip.form(),
-        "With %s open. What a part takes shows as a step where it stands."
-            .formatted(trip.names(figures.together())),
+        Says.WITH_OPEN_WHAT_A_PART_TAKES.filled(trip.names(figures.together())),
         () -> {
           List<Question.Row> rows = new ArrayList<>();
           rows.add(
               new Question.Row(
                   "%s gets".formatted(tap),
                   PumpPage.share(trip, at.together(), at.rated()),
-                  "of what it is made for"));
+                  Says.OF_WHAT_IT_IS_MADE_FOR.text()));
           for (PressureAlong.Loss loss :
               way.losses().subList(0, Math.min(2, way.losses().size()))) {
             rows.add(
                 new Question.Row(
                     "%s takes".formatted(named(loss)),
                     trip.pressure(loss.pressure()),
-                    "of %s that are lost on the way".formatted(trip.pressure(way.lost()))));
+                    Says.OF_THAT_ARE_LOST_ON_THE_WAY.filled(trip.pressure(way.lost()))));
           }
           if (way.climb() > SOME * way.lost()) {
             rows.add(
                 new Question.Row(
-                    "Height takes",
+                    Says.HEIGHT_TAKES.text(),
                     trip.pressure(way.climb()),
-                    "the tap is so much above the pump"));
+                    Says.THE_TAP_IS_SO_MUCH_ABOVE.text()));
           }
           rows.addAll(helps(at.together() / at.rated()));
           // Where nothing comes at all there is no way to draw.
@@ -89,17 +88,16 @@ final class WeakestTap {
   private List<Question.Row> helps(double now) {
     Stream<Help> wider =
         figures.wider().stream()
-            .map(t -> new Help("With one size up in " + trip.line(t.subject()).label(), t));
+            .map(t -> new Help(Says.WITH_ONE_SIZE_UP_IN.filled(trip.line(t.subject()).label()), t));
     Stream<Help> pumps =
         figures.pumps().stream()
             .map(t ->
                 new Help(
-                    "With a pump of %s, %s"
-                        .formatted(trip.flow(t.what()), trip.pressure(t.pressure())),
+                    Says.WITH_A_PUMP_OF.filled(trip.flow(t.what()), trip.pressure(t.pressure())),
                     t));
     Stream<Help> bores =
         figures.bores().stream()
-            .map(t -> new Help("With all lines at " + trip.length(t.what()), t));
+            .map(t -> new Help(Says.WITH_ALL_LINES_AT.filled(trip.length(t.what())), t));
     return Stream.of(wider, pumps, bores)
         .flatMap(all -> all.max(Comparator.comparingDouble(h -> h.trial().worst())).stream())
         .filter(h -> h.trial().worst() > now + GAIN)
@@ -108,7 +106,7 @@ final class WeakestTap {
             new Question.Row(
                 h.what(),
                 PumpPage.worst(h.trial()),
-                "at the weakest tap, instead of " + percent(now)))
+                Says.AT_THE_WEAKEST_TAP_INSTEAD_OF.filled(percent(now))))
         .toList();
   }
 
@@ -127,8 +125,8 @@ final class WeakestTap {
       at.add(last);
     }
     return new Chart(
-        "Pressure on the way to " + tap,
-        new Chart.Axis("from the pump", trip.units().unit(Measure.LENGTH).sign()),
+        Says.PRESSURE_ON_THE_WAY_TO.filled(tap),
+        new Chart.Axis(Says.FROM_THE_PUMP.text(), trip.units().unit(Measure.LENGTH).sign()),
         new Chart.Axis("pressure", trip.units().unit(Measure.PRESSURE).sign()),
         trip.in(Measure.LENGTH, at),
         List.of(
@@ -158,6 +156,6 @@ final class WeakestTap {
           new Marked.Mark(weight, "", taken),
           (there, takes) -> new Marked.Mark(weight, there.text(), there.words() + ", " + taken));
     }
-    return new Marked("the way of the water to the weakest tap, with its pressure", marks);
+    return new Marked(Says.THE_WAY_OF_THE_WATER.text(), marks);
   }
 }

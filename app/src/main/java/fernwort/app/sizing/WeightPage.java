@@ -56,7 +56,7 @@ final class WeightPage {
         "weight",
         "Weight",
         form,
-        "Level ground, measured empty loads, water alone on top. A weighbridge has the last word.",
+        Says.LEVEL_GROUND_MEASURED_EMPTY.text(),
         () -> {
           Loads now = Loads.of(trip.network(), trip.now().volumes());
           Loads full = Loads.of(trip.network(), trip.full().volumes());
@@ -66,7 +66,7 @@ final class WeightPage {
           rows.add(row(now.supports().get(1), now.onFront(), any.onFront(), full.onFront()));
           rows.add(
               List.of(
-                  "left heavier than right by",
+                  Says.LEFT_HEAVIER_THAN_RIGHT_BY.text(),
                   trip.mass(now.left()),
                   trip.mass(any.left()),
                   trip.mass(full.left()),
@@ -78,7 +78,13 @@ final class WeightPage {
               List.of(
                   new Question.Table(
                       "Loads",
-                      List.of("on", "as read", "tried", "full", "limit", "margin full"),
+                      List.of(
+                          "on",
+                          Says.AS_READ_INSIDE.text(),
+                          "tried",
+                          "full",
+                          "limit",
+                          Says.MARGIN_FULL.text()),
                       rows)));
         });
   }
@@ -100,20 +106,20 @@ final class WeightPage {
     double spare = axles.stream().mapToDouble(a -> a.limit() - a.emptyLoad()).sum();
     return List.of(
         new Question.Row(
-            "What the axles leave for everything",
+            Says.WHAT_THE_AXLES_LEAVE.text(),
             trip.mass(spare),
-            "their limits less their empty loads; the vehicle's plated maximum may be less"),
+            Says.THEIR_LIMITS_LESS_THEIR_EMPTY.text()),
         new Question.Row(
-            "Of it takes full fresh water",
+            Says.OF_IT_TAKES_FULL_FRESH_WATER.text(),
             String.format(
                 Locale.ROOT, "%s, %.0f %%", trip.mass(full.total()), 100 * full.total() / spare),
-            "people, food and tools need the rest"));
+            Says.PEOPLE_FOOD_AND_TOOLS_NEED.text()));
   }
 
   private List<String> row(Bearing support, double now, double tried, double full) {
     double margin = support.highest() - full;
     return List.of(
-        called(support) + (support.empty() == 0 ? " (water alone)" : ""),
+        called(support) + (support.empty() == 0 ? Says.WATER_ALONE.text() : ""),
         trip.mass(now),
         trip.mass(tried),
         trip.mass(full),
@@ -123,10 +129,10 @@ final class WeightPage {
 
   private String margin(Bearing support, double full, double margin) {
     if (margin < 0) {
-      return "△ over by " + trip.mass(-margin);
+      return Says.OVER_BY.filled(trip.mass(-margin));
     }
     boolean light = support.lowest() > 0 && support.empty() > 0 && full < support.lowest();
-    return light ? "△ too light by " + trip.mass(support.lowest() - full) : trip.mass(margin);
+    return light ? Says.TOO_LIGHT_BY.filled(trip.mass(support.lowest() - full)) : trip.mass(margin);
   }
 
   private static String called(Bearing support) {
@@ -140,48 +146,45 @@ final class WeightPage {
 
   private Question lightFill() {
     Form form = trip.form();
-    double days = form.number("leg-days", "Days to the next fill", 2, "", "");
+    double days = form.number("leg-days", Says.DAYS_TO_THE_NEXT_FILL.text(), 2, "", "");
     double reserve = form.number("leg-reserve", "Reserve", 20, "%", "");
     return Question.of(
         "light",
-        "Carry only what the next leg needs",
+        Says.CARRY_ONLY_WHAT_THE_NEXT_LEG.text(),
         form,
-        "Every order of filling was tried; this one keeps most to spare. Mark the height on the tank"
-            + " or gauge. A second, lower vent or overflow at that height, with a valve, stops the"
-            + " filling there by itself; with its valve closed the tank fills to the top as before.",
+        Says.EVERY_ORDER_OF_FILLING_WAS_TRIED.text(),
         () -> {
           Demand demand = Demand.of(trip.habits(), days, reserve / 100);
           LightFill fill = LightFill.of(trip.network(), demand.fresh().expected());
           List<Question.Row> rows = new ArrayList<>();
           rows.add(
               new Question.Row(
-                  "Needed to draw",
+                  Says.NEEDED_TO_DRAW.text(),
                   volume(demand.fresh().expected()),
-                  "%s a day × %s days + %s %%"
-                      .formatted(
-                          volume(trip.habits().freshPerDay()),
-                          Form.shown(days),
-                          Form.shown(reserve))));
+                  Says.A_DAY_DAYS.filled(
+                      volume(trip.habits().freshPerDay()), Form.shown(days), Form.shown(reserve))));
           for (LightFill.Filled tank : fill.tanks()) {
             rows.add(
                 new Question.Row(
                     trip.label(tank.tank()),
                     volume(tank.volume()),
-                    "stands %s above the tank's floor; with what cannot be drawn"
-                        .formatted(trip.show(Measure.LENGTH, tank.level()))));
+                    Says.STANDS_ABOVE_THE_TANKS_FLOOR.filled(
+                        trip.show(Measure.LENGTH, tank.level()))));
           }
           if (fill.missing() > 1e-6) {
             rows.add(
                 new Question.Row(
-                    "Does not fit", volume(fill.missing()), "fill on the way, or use less"));
+                    Says.DOES_NOT_FIT.text(),
+                    volume(fill.missing()),
+                    Says.FILL_ON_THE_WAY_OR_USE_LESS.text()));
           }
           Loads full = Loads.of(trip.network(), trip.full().volumes());
           rows.add(
               new Question.Row(
                   "Saves",
                   trip.mass(full.total() - fill.loads().total()),
-                  "against full tanks; smallest margin %s instead of %s"
-                      .formatted(trip.mass(fill.loads().margin()), trip.mass(full.margin()))));
+                  Says.AGAINST_FULL_TANKS_SMALLEST.filled(
+                      trip.mass(fill.loads().margin()), trip.mass(full.margin()))));
           return Question.Answer.rows(rows);
         });
   }
@@ -191,10 +194,9 @@ final class WeightPage {
   private Question orders() {
     return Question.of(
         "orders",
-        "Which tank first",
+        Says.WHICH_TANK_FIRST.text(),
         trip.form(),
-        "Every order was tried from full, gray filling meanwhile. First stands the one that keeps most"
-            + " to spare on axles and drawbar.",
+        Says.EVERY_ORDER_WAS_TRIED_FROM_FULL.text(),
         () -> {
           double share = trip.habits().grayPerDay() / trip.habits().freshPerDay();
           List<DrawOrders.Order> all = DrawOrders.of(trip.network(), trip.full().volumes(), share);
@@ -207,9 +209,9 @@ final class WeightPage {
 
   private Question.Row orderRow(DrawOrders.Order order) {
     return new Question.Row(
-        order.tanks().stream().map(trip::label).collect(Collectors.joining(", then ")),
-        trip.mass(order.worst()) + " to spare",
-        "side to side at most " + trip.mass(order.side()));
+        order.tanks().stream().map(trip::label).collect(Collectors.joining(Says.THEN.text())),
+        Says.TO_SPARE.filled(trip.mass(order.worst())),
+        Says.SIDE_TO_SIDE_AT_MOST.filled(trip.mass(order.side())));
   }
 
   private List<Chart> course(DrawOrders.Order best, DrawOrders.Order worst) {
@@ -221,14 +223,13 @@ final class WeightPage {
       List<Double> at = trip.in(Measure.VOLUME, drawn);
       charts.add(
           new Chart(
-              "Load on %s as the fresh tanks empty, best and worst order"
-                  .formatted(called(support)),
+              Says.LOAD_ON_AS_THE_FRESH_TANKS_EMPTY.filled(called(support)),
               trip.axis("drawn", Measure.VOLUME),
               trip.axis("load", Measure.MASS),
               at,
               List.of(
-                  course("best order", Chart.Style.EXPECTED, best, drawn, rear),
-                  course("worst order", Chart.Style.HIGH, worst, drawn, rear),
+                  course(Says.BEST_ORDER.text(), Chart.Style.EXPECTED, best, drawn, rear),
+                  course(Says.WORST_ORDER.text(), Chart.Style.HIGH, worst, drawn, rear),
                   Chart.Course.level(
                       "allowed",
                       Chart.Style.LIMIT,

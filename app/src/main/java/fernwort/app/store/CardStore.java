@@ -11,7 +11,6 @@ import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.Base64;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -59,16 +58,14 @@ public class CardStore {
   @Transactional
   public String make(String rig, String name, List<String> shows, Optional<Instant> expires) {
     if (expires.filter(e -> e.isBefore(clock.instant())).isPresent()) {
-      throw new Refusal("The card would be over already; choose a later day");
+      throw new Refusal(Says.THE_CARD_WOULD_BE_OVER_ALREADY.with());
     }
     if (name.isBlank() || name.length() > LONGEST_NAME) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT, "Say who the card is for, in up to %d characters", LONGEST_NAME));
+      throw new Refusal(Says.SAY_WHO_THE_CARD.filled(LONGEST_NAME));
     }
     String joined = String.join(" ", shows);
     if (joined.isBlank() || joined.length() > 1000) {
-      throw new Refusal("Choose what the card shows, a few jobs at most");
+      throw new Refusal(Says.CHOOSE_WHAT_THE_CARD_SHOWS_A_FEW.with());
     }
     byte[] bytes = new byte[TOKEN_BYTES];
     random.nextBytes(bytes);

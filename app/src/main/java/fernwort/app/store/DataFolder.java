@@ -47,9 +47,7 @@ public final class DataFolder implements AutoCloseable {
    */
   public static DataFolder claim(Path folder) {
     if (folder.toString().contains(";")) {
-      throw new Refusal(
-          "The data folder %s has a semicolon in its name, which the database cannot take. Choose another with --data DIR."
-              .formatted(folder));
+      throw new Refusal(Says.THE_DATA_FOLDER_HAS_A_SEMICOLON.with(folder));
     }
     List<FileLock> locks = new ArrayList<>();
     try {
@@ -60,19 +58,15 @@ public final class DataFolder implements AutoCloseable {
       claimed.tighten();
       return claimed;
     } catch (FileAlreadyExistsException e) {
-      throw new Refusal(
-          "%s is a file, and the data need a folder. Choose another with --data DIR."
-              .formatted(folder));
+      throw new Refusal(Says.IS_A_FILE_AND_THE_DATA_NEED.with(folder));
     } catch (IOException e) {
-      throw new Refusal(
-          "The data folder %s cannot be written (%s). Choose another with --data DIR."
-              .formatted(folder, plain(e)));
+      throw new Refusal(Says.THE_DATA_FOLDER_CANNOT.with(folder, plain(e)));
     }
   }
 
   private static String plain(IOException e) {
     return switch (e) {
-      case java.nio.file.AccessDeniedException denied -> "it belongs to somebody else";
+      case java.nio.file.AccessDeniedException denied -> Says.IT_BELONGS_TO_SOMEBODY_ELSE.text();
       case java.nio.file.FileSystemException f when f.getReason() != null -> f.getReason();
       default -> String.valueOf(e.getMessage());
     };
@@ -113,9 +107,7 @@ public final class DataFolder implements AutoCloseable {
   }
 
   private static Refusal taken(Path folder) {
-    return new Refusal(
-        "Fernwort already runs on the data folder %s. Use that copy, stop it, or choose another folder with --data DIR."
-            .formatted(folder));
+    return new Refusal(Says.FERNWORT_ALREADY_RUNS.with(folder));
   }
 
   /** Makes the folder and everything in it readable and writable by their owner alone. */

@@ -211,7 +211,7 @@ public class DiaryStore {
     return db.selectFrom(DIARY)
         .where(DIARY.RIG.eq(rig).and(DIARY.ID.eq(id)))
         .fetchOptional(DiaryStore::kept)
-        .orElseThrow(() -> new Missing("The log has no such entry; load it anew"));
+        .orElseThrow(() -> new Missing(Says.THE_LOG_HAS_NO_SUCH_ENTRY_LOAD.text()));
   }
 
   /** Puts another entry in the place of one, which keeps its row. */
@@ -360,8 +360,7 @@ public class DiaryStore {
         return standing;
       }
     }
-    throw new Refusal(
-        "“%s” is no standing of an entry; it is stands, corrected or taken back".formatted(kept));
+    throw new Refusal(Says.IS_NO_STANDING_OF_AN_ENTRY.with(kept));
   }
 
   private static Entry.What what(DiaryRecord r) {

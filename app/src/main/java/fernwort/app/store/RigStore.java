@@ -94,7 +94,7 @@ public class RigStore {
   }
 
   private static Missing none(String id) {
-    return new Missing("There is no rig \"" + id + "\" here. Choose one on Rig.");
+    return new Missing(Says.THERE_IS_NO_RIG_HERE_CHOOSE.filled(id));
   }
 
   /** Keeps a new rig and returns its address, made from its name. */
@@ -247,7 +247,7 @@ public class RigStore {
     return versions(id).stream()
         .filter(v -> v.version() == version)
         .findFirst()
-        .orElse(new Version(version, Instant.EPOCH, "somebody", "a change"));
+        .orElse(new Version(version, Instant.EPOCH, "somebody", Says.A_CHANGE.text()));
   }
 
   /** Puts a rig away, or takes it out again. */

@@ -11,7 +11,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
@@ -135,7 +134,7 @@ public class RunStore {
     return db.selectFrom(JOB_RUN)
         .where(JOB_RUN.ID.eq(id).and(JOB_RUN.RIG.eq(rig)))
         .fetchOptional(RunStore::run)
-        .orElseThrow(() -> new Missing("There is no such run sheet; begin another from Jobs"));
+        .orElseThrow(() -> new Missing(Says.THERE_IS_NO_SUCH_RUN_SHEET_BEGIN.text()));
   }
 
   /** Returns the newest runs of a rig, newest first. */
@@ -185,9 +184,7 @@ public class RunStore {
   @Transactional
   public void note(String run, int seq, String text) {
     if (text.length() > LONGEST_NOTE) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT, "A note has room for %d characters; shorten it", LONGEST_NOTE));
+      throw new Refusal(Says.A_NOTE_HAS_ROOM_FOR_CHARACTERS.filled(LONGEST_NOTE));
     }
     db.update(RUN_STEP)
         .set(RUN_STEP.NOTE, text)

@@ -3,7 +3,6 @@ package fernwort.app.store;
 import static fernwort.app.store.db.Tables.SETTING;
 
 import fernwort.core.say.Refusal;
-import java.util.Locale;
 import java.util.Optional;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -37,8 +36,7 @@ public class SettingStore {
   @Transactional
   public void set(String name, String entry) {
     if (entry.length() > LONGEST) {
-      throw new Refusal(
-          String.format(Locale.ROOT, "There is room for %d letters; shorten it", LONGEST));
+      throw new Refusal(Says.THERE_IS_ROOM_FOR_LETTERS.filled(LONGEST));
     }
     db.deleteFrom(SETTING).where(SETTING.NAME.eq(name)).execute();
     if (!entry.isEmpty()) {

@@ -4,7 +4,6 @@ import static fernwort.app.store.db.Tables.SIZING_ENTRY;
 
 import fernwort.core.say.Refusal;
 import java.util.HashMap;
-import java.util.Locale;
 import java.util.Map;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -51,11 +50,7 @@ public class SizingStore {
 
   private void keep(String rig, String field, String text, String units) {
     if (text.length() > LONGEST || field.length() > 64) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "An entry of more than %d characters cannot be saved; shorten it",
-              LONGEST));
+      throw new Refusal(Says.AN_ENTRY_OF_MORE_THAN_CHARACTERS.filled(LONGEST));
     }
     db.deleteFrom(SIZING_ENTRY)
         .where(SIZING_ENTRY.RIG.eq(rig))

@@ -8,9 +8,7 @@ public final class StaleVersion extends RuntimeException {
   private final int current;
 
   StaleVersion(int current, RigStore.Version newest) {
-    super(
-        "%s changed this rig meanwhile (%s). Your entries are still here: look, then send again"
-            .formatted(newest.who(), newest.what()));
+    super(Says.CHANGED_THIS_RIG_MEANWHILE.filled(newest.who(), newest.what()));
     this.current = current;
   }
 

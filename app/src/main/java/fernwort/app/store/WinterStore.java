@@ -92,7 +92,7 @@ public class WinterStore {
     return db.selectFrom(WINTER_SHEET)
         .where(WINTER_SHEET.ID.eq(id).and(WINTER_SHEET.RIG.eq(rig)))
         .fetchOptional(this::kept)
-        .orElseThrow(() -> new Missing("There is no such sheet any more; begin one under Winter"));
+        .orElseThrow(() -> new Missing(Says.THERE_IS_NO_SUCH_SHEET.text()));
   }
 
   /** Returns the sheets of a rig, the newest first. */

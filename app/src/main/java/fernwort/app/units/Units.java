@@ -193,13 +193,12 @@ public final class Units {
             : TypedAmount.unit(measure, typed.unit(), unit(measure))
                 .orElseThrow(() ->
                     new Refusal(
-                        "%s: “%s” is not a unit for it; leave it out, or use %s"
-                            .formatted(
-                                what,
-                                typed.unit(),
-                                measure.choices().stream()
-                                    .map(Measure.Named::sign)
-                                    .collect(Collectors.joining(", ")))));
+                        Says.IS_NOT_A_UNIT_FOR_IT_LEAVE.with(
+                            what,
+                            typed.unit(),
+                            measure.choices().stream()
+                                .map(Measure.Named::sign)
+                                .collect(Collectors.joining(", ")))));
     return measure.toSi(typed.number(), unit);
   }
 
@@ -251,9 +250,7 @@ public final class Units {
     }
     TypedAmount typed = TypedAmount.of(what, text);
     if (!Set.of("", "%", "full").contains(typed.unit()) || typed.number() < 0) {
-      throw new Refusal(
-          "%s: “%s” is not a share; type percent, such as 62, or a fraction, such as 3/4"
-              .formatted(what, text.strip()));
+      throw new Refusal(Says.IS_NOT_A_SHARE_TYPE_PERCENT.with(what, text.strip()));
     }
     boolean percent = typed.unit().equals("%") || !typed.fraction();
     return percent ? typed.number() : 100 * typed.number();

@@ -43,19 +43,17 @@ class Errors implements ErrorController {
 
   private static String sentence(HttpServletRequest request, HttpStatus status) {
     return switch (status) {
-      case NOT_FOUND -> "There is nothing at this address.";
-      case METHOD_NOT_ALLOWED -> "This address does not take that kind of request.";
-      case FORBIDDEN ->
-          "This change came without its token, or the page is older than its session: load the page again and repeat it.";
+      case NOT_FOUND -> Says.THERE_IS_NOTHING_AT_THIS_ADDRESS.text();
+      case METHOD_NOT_ALLOWED -> Says.THIS_ADDRESS_DOES_NOT_TAKE.text();
+      case FORBIDDEN -> Says.THIS_CHANGE_CAME_WITHOUT.text();
       case CONTENT_TOO_LARGE -> Sentence.TOO_LARGE;
-      case MISDIRECTED_REQUEST ->
-          "Fernwort answers here only to the names of this machine, such as 127.0.0.1.";
-      case BAD_REQUEST -> "The request is not readable.";
+      case MISDIRECTED_REQUEST -> Says.FERNWORT_ANSWERS_HERE_ONLY.text();
+      case BAD_REQUEST -> Says.THE_REQUEST_IS_NOT_READABLE.text();
       case SERVICE_UNAVAILABLE -> notNow(request);
       default ->
           status.is5xxServerError()
               ? Sentence.fault(request, cause(request))
-              : "The request cannot be answered (" + status.value() + ").";
+              : Says.THE_REQUEST_CANNOT_BE_ANSWERED.filled(status.value());
     };
   }
 
@@ -64,7 +62,7 @@ class Errors implements ErrorController {
     @Nullable Object said = request.getAttribute(RequestDispatcher.ERROR_MESSAGE);
     return said instanceof String sentence && !sentence.isBlank()
         ? sentence
-        : "Fernwort cannot answer this now; nothing is lost. Ask again in a moment.";
+        : Says.FERNWORT_CANNOT_ANSWER_THIS_NOW.text();
   }
 
   private static Throwable cause(HttpServletRequest request) {

@@ -125,7 +125,7 @@ class Problems {
   String upload(Exception e, Model model, HttpServletResponse response) {
     return say(
         HttpStatus.UNPROCESSABLE_CONTENT,
-        "No file came with this; choose one and send it again.",
+        Says.NO_FILE_CAME_WITH_THIS_CHOOSE.text(),
         model,
         response);
   }

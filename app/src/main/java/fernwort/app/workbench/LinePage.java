@@ -55,20 +55,19 @@ final class LinePage {
   private Question pieces() {
     Form form = trip.form();
     double pressure =
-        form.amount("bench-pressure", "Pressure available", Measure.PRESSURE, 0.5e5, "");
+        form.amount("bench-pressure", Says.PRESSURE_AVAILABLE.text(), Measure.PRESSURE, 0.5e5, "");
     List<Form.Row> rows =
         form.table(
             "piece",
-            "Pieces, in the order of the water",
-            "A row for each size on the way; how many of each stand in it.",
+            Says.PIECES_IN_THE_ORDER_OF_THE_WATER.text(),
+            Says.A_ROW_FOR_EACH_SIZE_ON_THE_WAY.text(),
             PIECE,
             USUAL);
     return Question.of(
         "pieces",
-        "Flow through a line of given pieces",
+        Says.FLOW_THROUGH_A_LINE_OF_GIVEN.text(),
         form,
-        "What elbows and tees take is rounded from handbooks; small moulded ones take up to half as"
-            + " much again.",
+        Says.WHAT_ELBOWS_AND_TEES_TAKE.text(),
         () -> pieces(PiecedLine.of(rows.stream().map(LinePage::piece).toList(), pressure)));
   }
 
@@ -80,26 +79,27 @@ final class LinePage {
             new Question.Row(
                 "Flow",
                 trip.show(Measure.FLOW, line.flow()),
-                "where all pieces together take %s"
-                    .formatted(trip.show(Measure.PRESSURE, line.pressure())))),
+                Says.WHERE_ALL_PIECES_TOGETHER_TAKE.filled(
+                    trip.show(Measure.PRESSURE, line.pressure())))),
         List.of(
             new Question.Table(
-                "Piece by piece", List.of("piece", "takes", "share", "one size up gives"), rows)));
+                Says.PIECE_BY_PIECE.text(),
+                List.of("piece", "takes", "share", Says.ONE_SIZE_UP_GIVES.text()),
+                rows)));
   }
 
   private List<String> row(PiecedLine line, int index) {
     PiecedLine.Piece piece = line.pieces().get(index);
     double takes = line.takes(index);
     return List.of(
-        "%s, %s long"
-            .formatted(
-                trip.show(Measure.LENGTH, piece.bore()), trip.show(Measure.LENGTH, piece.length())),
+        Says.LONG.filled(
+            trip.show(Measure.LENGTH, piece.bore()), trip.show(Measure.LENGTH, piece.length())),
         trip.show(Measure.PRESSURE, takes),
         String.format(
             Locale.ROOT,
             "%.0f %%%s",
             100 * takes / line.pressure(),
-            index == line.bottleneck() ? ", the bottleneck" : ""),
+            index == line.bottleneck() ? Says.THE_BOTTLENECK.text() : ""),
         "%s with %s"
             .formatted(
                 trip.show(Measure.FLOW, line.withNextBore(index).flow()),
@@ -127,19 +127,19 @@ final class LinePage {
             ? ""
             : form.choice(
                 "bench-fixture",
-                "Timed at",
+                Says.TIMED_AT.text(),
                 fixtures.stream().map(p -> new Field.Option(p.id(), p.label())).toList());
-    double jug = form.amount("bench-jug", "The jug holds", Measure.VOLUME, 5e-3, "");
-    List<Double> seconds = form.numbers("bench-seconds", "Seconds, each go", "Only this tap open.");
+    double jug = form.amount("bench-jug", Says.THE_JUG_HOLDS.text(), Measure.VOLUME, 5e-3, "");
+    List<Double> seconds =
+        form.numbers("bench-seconds", Says.SECONDS_EACH_GO.text(), Says.ONLY_THIS_TAP_OPEN.text());
     return Question.of(
         "timed",
-        "A timed jug against the model",
+        Says.A_TIMED_JUG_AGAINST_THE_MODEL.text(),
         form,
-        "Handles as they are on the Board, this tap alone opened cold, supply pumps on. The model"
-            + " does not know kinks, scale or a weak battery: that is what the difference is for.",
+        Says.HANDLES_AS_THEY_ARE_ON_THE_BOARD.text(),
         () -> {
           if (chosen.isEmpty() || seconds.isEmpty()) {
-            throw new Refusal("Time a jug at a tap and enter its seconds");
+            throw new Refusal(Says.TIME_A_JUG_AT_A_TAP.with());
           }
           TimedJug timed = TimedJug.of(jug, seconds);
           return timed(JugAgainstModel.of(trip.network(), trip.now(), chosen, timed));
@@ -152,18 +152,17 @@ final class LinePage {
             new Question.Row(
                 "Timed",
                 trip.show(Measure.FLOW, against.timed().flow()),
-                against.timed().goes()
-                    + " goes, spread "
-                    + trip.show(Measure.FLOW, against.timed().spread())),
+                Says.GOES_SPREAD.filled(
+                    against.timed().goes(), trip.show(Measure.FLOW, against.timed().spread()))),
             new Question.Row(
-                "The model expects",
+                Says.THE_MODEL_EXPECTS.text(),
                 trip.show(Measure.FLOW, against.expected()),
                 "at %s"
                     .formatted(
                         against
                             .pressure()
                             .map(p -> trip.show(Measure.PRESSURE, p))
-                            .orElse("no pressure: set the handles for this tap"))),
+                            .orElse(Says.NO_PRESSURE_SET_THE_HANDLES.text()))),
             new Question.Row(
                 "So",
                 String.format(Locale.ROOT, "%.0f %% of it", 100 * against.share()),
@@ -172,15 +171,11 @@ final class LinePage {
 
   private static String suggestion(JugAgainstModel.Verdict verdict) {
     return switch (verdict) {
-      case NOTHING_EXPECTED -> "with these handles nothing should come: look at the Board first";
-      case NEARLY_SHUT ->
-          "something is nearly closed: a kink, a clogged strainer or aerator, a handle half way,"
-              + " a filter due";
-      case LESS ->
-          "look at the filter, the aerator and the voltage at the pump, then at the fittings";
-      case AS_EXPECTED -> "as near as measured figures come";
-      case MORE ->
-          "the pump gives more than its plate here says, or the tap is larger: correct them";
+      case NOTHING_EXPECTED -> Says.WITH_THESE_HANDLES_NOTHING.text();
+      case NEARLY_SHUT -> Says.SOMETHING_IS_NEARLY_CLOSED.text();
+      case LESS -> Says.LOOK_AT_THE_FILTER_THE_AERATOR.text();
+      case AS_EXPECTED -> Says.AS_NEAR_AS_MEASURED_FIGURES_COME.text();
+      case MORE -> Says.THE_PUMP_GIVES.text();
     };
   }
 
@@ -191,27 +186,31 @@ final class LinePage {
     double filling =
         form.amount(
             "vent-filling",
-            "Filled at",
+            Says.FILLED_AT.text(),
             Measure.FLOW,
             20 * LITRES_PER_MINUTE,
-            "The strongest tap.");
-    double length = form.amount("vent-length", "Length of the vent", Measure.LENGTH, 2, "");
+            Says.THE_STRONGEST_TAP.text());
+    double length =
+        form.amount("vent-length", Says.LENGTH_OF_THE_VENT.text(), Measure.LENGTH, 2, "");
     double rise =
         form.amount(
-            "vent-rise", "It rises over the tank's top by", Measure.LENGTH, 0.5, "Its crest.");
+            "vent-rise",
+            Says.IT_RISES_OVER_THE_TANKS_TOP_BY.text(),
+            Measure.LENGTH,
+            0.5,
+            Says.ITS_CREST.text());
     double limit =
         form.amount(
             "vent-limit",
-            "The tank bears",
+            Says.THE_TANK_BEARS.text(),
             Measure.PRESSURE,
             0.1e5,
-            "Default 0.1 bar for a flat-sided plastic tank: an estimate; ask its maker.");
+            Says.DEFAULT_0_1_BAR_FOR_A_FLAT.text());
     return Question.of(
         "vent",
-        "How wide a vent",
+        Says.HOW_WIDE_A_VENT.text(),
         form,
-        "Air while it fills, water once it is full and somebody is late to the tap: then the tank"
-            + " bears the rise and what the water loses on its way. Three elbows are counted.",
+        Says.AIR_WHILE_IT_FILLS_WATER_ONCE.text(),
         () -> {
           List<List<String>> rows =
               VentWidth.of(length, rise, filling, limit).stream().map(this::vent).toList();
@@ -219,8 +218,9 @@ final class LinePage {
               List.of(),
               List.of(
                   new Question.Table(
-                      "Pressure in the tank",
-                      List.of("bore", "air leaving", "water leaving", "verdict"),
+                      Says.PRESSURE_IN_THE_TANK.text(),
+                      List.of(
+                          "bore", Says.AIR_LEAVING.text(), Says.WATER_LEAVING.text(), "verdict"),
                       rows)));
         });
   }
@@ -232,12 +232,12 @@ final class LinePage {
         little(vent.withWater()),
         switch (vent.verdict()) {
           case HOLDS -> "holds";
-          case ONLY_AIR -> "△ only with air";
-          case TOO_NARROW -> "△ too narrow";
+          case ONLY_AIR -> Says.ONLY_WITH_AIR.text();
+          case TOO_NARROW -> Says.TOO_NARROW.text();
         });
   }
 
   private String little(double pressure) {
-    return pressure < 500 ? "next to none" : trip.show(Measure.PRESSURE, pressure);
+    return pressure < 500 ? Says.NEXT_TO_NONE.text() : trip.show(Measure.PRESSURE, pressure);
   }
 }

@@ -38,10 +38,10 @@ final class SlopePage {
   /** How a stretch bends, with the acceleration to the left that people call so (m/s²). */
   private enum Bend {
     STRAIGHT("straight", 0),
-    GENTLE_LEFT("gently left", 1.2),
-    GENTLE_RIGHT("gently right", -1.2),
-    BRISK_LEFT("briskly left", 2.5),
-    BRISK_RIGHT("briskly right", -2.5);
+    GENTLE_LEFT(Says.GENTLY_LEFT.text(), 1.2),
+    GENTLE_RIGHT(Says.GENTLY_RIGHT.text(), -1.2),
+    BRISK_LEFT(Says.BRISKLY_LEFT.text(), 2.5),
+    BRISK_RIGHT(Says.BRISKLY_RIGHT.text(), -2.5);
 
     private final String words;
     private final double left;
@@ -55,9 +55,9 @@ final class SlopePage {
   /** How a stretch is driven, with the acceleration forwards that people call so (m/s²). */
   private enum Pace {
     STEADY("steadily", 0),
-    PULLS("pulling away", 1.8),
+    PULLS(Says.PULLING_AWAY.text(), 1.8),
     BRAKES("braking", -2),
-    BRAKES_HARD("braking hard", -4);
+    BRAKES_HARD(Says.BRAKING_HARD.text(), -4);
 
     private final String words;
     private final double forward;
@@ -71,8 +71,8 @@ final class SlopePage {
   private static final List<Column> STRETCH =
       List.of(
           Column.number("seconds", "seconds", ""),
-          Column.number("climb", "climbs (%)", "climb"),
-          Column.number("camber", "left side up (°)", "camber"),
+          Column.number("climb", Says.CLIMBS.text(), "climb"),
+          Column.number("camber", Says.LEFT_SIDE_UP.text(), "camber"),
           Column.choice(
               "bend",
               "bends",
@@ -110,16 +110,23 @@ final class SlopePage {
 
   private Question parked() {
     Form form = trip.form();
-    double pitch = form.number("slope-pitch", "Nose up", 2, "°", "Negative for nose down.");
-    double roll = form.number("slope-roll", "Left side up", 0, "°", "A level app, or a marble.");
+    double pitch =
+        form.number("slope-pitch", Says.NOSE_UP.text(), 2, "°", Says.NEGATIVE_FOR_NOSE_DOWN.text());
+    double roll =
+        form.number(
+            "slope-roll",
+            Says.LEFT_SIDE_UP_FIRST.text(),
+            0,
+            "°",
+            Says.A_LEVEL_APP_OR_A_MARBLE.text());
     return Question.of(
         "parked",
-        "Parked on a slope",
+        Says.PARKED_ON_A_SLOPE.text(),
         form,
-        "The way to park that leaves least below the drain was looked for up to 3° each way.",
+        Says.THE_WAY_TO_PARK_THAT_LEAVES.text(),
         () -> {
           if (Math.abs(pitch) > 30 || Math.abs(roll) > 30) {
-            throw new Refusal("Nobody parks at more than 30°; check the degrees");
+            throw new Refusal(Says.NOBODY_PARKS_AT_MORE_THAN_30.with());
           }
           Slope slope = new Slope(pitch, roll);
           List<List<String>> rows =
@@ -128,14 +135,14 @@ final class SlopePage {
               List.of(),
               List.of(
                   new Question.Table(
-                      "Each tank there",
+                      Says.EACH_TANK_THERE.text(),
                       List.of(
                           "tank",
                           "usable",
                           "stranded",
-                          "gauge would read",
-                          "left after draining",
-                          "park to empty"),
+                          Says.GAUGE_WOULD_READ.text(),
+                          Says.LEFT_AFTER_DRAINING.text(),
+                          Says.PARK_TO_EMPTY.text()),
                       rows)));
         });
   }
@@ -152,11 +159,10 @@ final class SlopePage {
         part.label(),
         volume(there.figures().usable()),
         volume(there.figures().stranded()),
-        "%s instead of %s".formatted(volume(there.senderSays()), volume(holds)),
-        drain ? volume(there.leftAfterDraining()) : "no drain",
+        Says.INSTEAD_OF.filled(volume(there.senderSays()), volume(holds)),
+        drain ? volume(there.leftAfterDraining()) : Says.NO_DRAIN.text(),
         drain
-            ? "nose %s°, left %s°: leaves %s"
-                .formatted(signed(best.pitch()), signed(best.roll()), volume(least))
+            ? Says.NOSE_LEFT_LEAVES.filled(signed(best.pitch()), signed(best.roll()), volume(least))
             : "–");
   }
 
@@ -177,18 +183,19 @@ final class SlopePage {
                 "Tank",
                 tanks.stream().map(t -> new Field.Option(t.id(), t.label())).toList());
     double bore =
-        form.amount("drain-bore", "Inside diameter of the drain line", Measure.LENGTH, 0.019, "");
-    double length = form.amount("drain-length", "Its length", Measure.LENGTH, 0.5, "");
-    double drop = form.amount("drain-drop", "Its end below the port", Measure.LENGTH, 0.2, "");
+        form.amount(
+            "drain-bore", Says.INSIDE_DIAMETER_OF_THE_DRAIN.text(), Measure.LENGTH, 0.019, "");
+    double length = form.amount("drain-length", Says.ITS_LENGTH.text(), Measure.LENGTH, 0.5, "");
+    double drop =
+        form.amount("drain-drop", Says.ITS_END_BELOW_THE_PORT.text(), Measure.LENGTH, 0.2, "");
     return Question.of(
         "drain",
-        "How long draining takes",
+        Says.HOW_LONG_DRAINING_TAKES.text(),
         form,
-        "By gravity, vented, two elbows and a valve counted. Drain only where it is permitted; gray"
-            + " water goes into a dump point.",
+        Says.BY_GRAVITY_VENTED_TWO_ELBOWS.text(),
         () -> {
           if (chosen.isEmpty()) {
-            throw new Refusal("The rig has no tank to drain");
+            throw new Refusal(Says.THE_RIG_HAS_NO_TANK_TO_DRAIN.with());
           }
           return Question.Answer.rows(
               drained(chosen, new DrainedTank.DrainLine(bore, length, drop)));
@@ -200,14 +207,17 @@ final class SlopePage {
     boolean drain = drained.through().use() == TankPort.Use.DRAIN;
     return List.of(
         new Question.Row(
-            "Runs for",
+            Says.RUNS_FOR.text(),
             Times.of(drained.seconds()),
-            "from %s as read, through %s"
-                .formatted(volume(trip.now().volume(tank)), drain ? "its drain" : "its outlet")),
+            Says.FROM_AS_READ_THROUGH.filled(
+                volume(trip.now().volume(tank)),
+                drain ? Says.ITS_DRAIN.text() : Says.ITS_OUTLET.text())),
         new Question.Row(
-            "At first", trip.show(Measure.FLOW, drained.first()), "slower as the level falls"),
+            Says.AT_FIRST.text(),
+            trip.show(Measure.FLOW, drained.first()),
+            Says.SLOWER_AS_THE_LEVEL_FALLS.text()),
         new Question.Row(
-            "Stays", volume(drained.stays()), "below the port, on the slope as it stands"));
+            "Stays", volume(drained.stays()), Says.BELOW_THE_PORT_ON_THE_SLOPE.text()));
   }
 
   // --- siphons -----------------------------------------------------------------------------------
@@ -215,11 +225,9 @@ final class SlopePage {
   private Question siphon() {
     return Question.of(
         "siphon",
-        "Does an overflow siphon",
+        Says.DOES_AN_OVERFLOW_SIPHON.text(),
         trip.form(),
-        "Each tank brim-full but for a glass, handles as they are, pumps off and taps closed, left for"
-            + " six hours. A tank whose only opening is its overflow is taken to hold its water back by"
-            + " the vacuum over it; a wide hose lets air up beside the water, and may run on.",
+        Says.EACH_TANK_BRIM_FULL.text(),
         () -> {
           return Question.Answer.rows(
               BrimFull.of(trip.network(), trip.now()).stream().map(this::brimFull).toList());
@@ -228,21 +236,22 @@ final class SlopePage {
 
   private Question.Row brimFull(BrimFull tank) {
     String label = trip.label(tank.tank());
-    String loses = tank.losesNothing() ? "loses nothing" : "loses " + volume(tank.lost());
+    String loses = tank.losesNothing() ? Says.LOSES_NOTHING.text() : "loses " + volume(tank.lost());
     if (tank.siphons()) {
-      return new Question.Row(
-          label, loses, "△ it siphons: admit air at the crest, or close its travel valve");
+      return new Question.Row(label, loses, Says.IT_SIPHONS_ADMIT_AIR.text());
     }
     if (!tank.isToTheEnd()) {
       return new Question.Row(
           label,
-          loses + " in the first " + Times.of(tank.watched()),
-          "it runs over in gulps, and was not watched to its end");
+          Says.IN_THE_FIRST.filled(loses, Times.of(tank.watched())),
+          Says.IT_RUNS_OVER_IN_GULPS_AND_WAS.text());
     }
     return new Question.Row(
         label,
         loses,
-        tank.losesNothing() ? "nothing runs out" : "it runs over, and stops by itself");
+        tank.losesNothing()
+            ? Says.NOTHING_RUNS_OUT.text()
+            : Says.IT_RUNS_OVER_AND_STOPS_BY_ITSELF.text());
   }
 
   // --- drives ------------------------------------------------------------------------------------
@@ -253,19 +262,22 @@ final class SlopePage {
     IntStream.range(0, Drive.READY.size())
         .forEach(
             i -> options.add(new Field.Option(Integer.toString(i), Drive.READY.get(i).words())));
-    options.add(new Field.Option(OWN, "my own"));
-    String chosen = form.choice("drive", "The drive", options);
+    options.add(new Field.Option(OWN, Says.MY_OWN.text()));
+    String chosen = form.choice("drive", Says.THE_DRIVE.text(), options);
     List<Form.Row> own =
         chosen.equals(OWN)
             ? form.table(
-                "stretch", "My own, stretch by stretch", "Downhill is negative.", STRETCH, USUAL)
+                "stretch",
+                Says.MY_OWN_STRETCH_BY_STRETCH.text(),
+                Says.DOWNHILL_IS_NEGATIVE.text(),
+                STRETCH,
+                USUAL)
             : List.of();
     return Question.of(
         "drive",
-        "What a drive loses",
+        Says.WHAT_A_DRIVE_LOSES.text(),
         form,
-        "From full tanks. The range: it tips a fifth less or a quarter more than given, and tails"
-            + " siphon late or early. Slosh is not modelled and adds to it.",
+        Says.FROM_FULL_TANKS_THE_RANGE.text(),
         () -> {
           Drive drive = chosen.equals(OWN) ? own(own) : Drive.READY.get(Integer.parseInt(chosen));
           Drive.Losses open = drive.losses(trip.network(), trip.full());
@@ -274,15 +286,23 @@ final class SlopePage {
           Rig raised = Drive.withRaisedVents(trip.rig());
           Drive.Losses aired = drive.losses(Network.of(raised), trip.full());
           List<Question.Table> tables = new ArrayList<>();
-          losses(drive.words(), "leaves at", Drive.Losses::ends, open, shut, aired)
+          losses(drive.words(), Says.LEAVES_AT.text(), Drive.Losses::ends, open, shut, aired)
               .ifPresent(tables::add);
-          losses("The same by tank", "lost from", Drive.Losses::tanks, open, shut, aired)
+          losses(
+                  Says.THE_SAME_BY_TANK.text(),
+                  Says.LOST_FROM.text(),
+                  Drive.Losses::tanks,
+                  open,
+                  shut,
+                  aired)
               .ifPresent(tables::add);
           return tables.isEmpty()
               ? Question.Answer.rows(
                   List.of(
                       new Question.Row(
-                          drive.words(), "loses nothing", "at any end, in any variant")))
+                          drive.words(),
+                          Says.LOSES_NOTHING.text(),
+                          Says.AT_ANY_END_IN_ANY_VARIANT.text())))
               : Question.Answer.tables(List.of(), tables);
         });
   }
@@ -306,13 +326,17 @@ final class SlopePage {
                 List.of(
                     trip.label(id),
                     lost(of.apply(open).get(id)),
-                    shut.map(s -> lost(of.apply(s).get(id))).orElse("no valve"),
+                    shut.map(s -> lost(of.apply(s).get(id))).orElse(Says.NO_VALVE.text()),
                     lost(of.apply(aired).get(id))))
             .toList();
     return Optional.of(
         new Question.Table(
             title,
-            List.of(first, "as it stands", "travel valves closed", "raised, with air"),
+            List.of(
+                first,
+                Says.AS_IT_STANDS.text(),
+                Says.TRAVEL_VALVES_CLOSED.text(),
+                Says.RAISED_WITH_AIR.text()),
             rows));
   }
 
@@ -325,10 +349,10 @@ final class SlopePage {
 
   private static Drive own(List<Form.Row> rows) {
     if (rows.isEmpty()) {
-      throw new Refusal("Give at least one stretch: how long, and how steep");
+      throw new Refusal(Says.GIVE_AT_LEAST_ONE_STRETCH_HOW.with());
     }
     return new Drive(
-        "My own",
+        Says.MY_OWN_FIRST.text(),
         rows.stream()
             .map(r ->
                 new Drive.Stretch(

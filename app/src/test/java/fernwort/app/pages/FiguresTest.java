@@ -37,6 +37,12 @@ class FiguresTest {
     return Client.words(COPY.client().get(path).body());
   }
 
+  /** A source with the words of its package. */
+  private static String code(Path source) throws IOException {
+    Path words = source.resolveSibling("Says.java");
+    return Files.readString(source) + (Files.exists(words) ? Files.readString(words) : "");
+  }
+
   @Test
   void noFigureIsLost() throws IOException {
     Map<String, String> shown = new HashMap<>();
@@ -49,7 +55,7 @@ class FiguresTest {
       for (String rig : cells[0].startsWith(CODE) ? List.of("") : RIGS) {
         String at = rig + cells[0];
         if (!found && !shown.containsKey(at)) {
-          shown.put(at, rig.isEmpty() ? Files.readString(Path.of(at)) : read(at));
+          shown.put(at, rig.isEmpty() ? code(Path.of(at)) : read(at));
         }
         found = found || figure.matcher(shown.getOrDefault(at, "")).find();
       }

@@ -1,5 +1,6 @@
 package fernwort.app.web;
 
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
@@ -15,7 +16,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
@@ -77,6 +77,13 @@ class WordsTest {
   /** How many words a sentence on a page has at most. */
   private static final int LONGEST = 20;
 
+  /** What names a package in the path of its words. */
+  private static final Pattern ROOM =
+      Pattern.compile(".*[/\\\\]fernwort[/\\\\](.*)[/\\\\]Says\\.java");
+
+  /** What says the sentences below it, and when. */
+  private static final Pattern WHEN = Pattern.compile("(?m)^  // (.*)$");
+
   private static final Path RECORD = Path.of("..", "core", "src", "test", "resources", "read");
   private static final Path DOCUMENT = Path.of("..", "docs", "words.md");
   private static final Path NEW = Path.of("target", "words.md");
@@ -102,7 +109,10 @@ class WordsTest {
   }
 
   private static List<String> said(Path file) {
-    String text = read(file);
+    return said(file, read(file));
+  }
+
+  private static List<String> said(Path file, String text) {
     boolean java = file.toString().endsWith(".java");
     String bare = (java ? COMMENT : MARKUP).matcher(text).replaceAll("");
     String plain = java ? BROKEN.matcher(bare).replaceAll("") : bare;
@@ -162,17 +172,22 @@ class WordsTest {
             # Words
 
             Every sentence and label that Fernwort says, by the page or the part of the program that
-            says it. What is filled in stands as it was said once on one of the tests' rigs, such as
+            says it: pages first, then the sentences of each package with what says them and
+            when. What is filled in stands as it was said once on one of the tests' rigs, such as
             ‹Gray dump›, or as ‹…› where none of them said it. A test makes this list from the
             sources. Read it with one question for each line: would this sound strange to somebody
             lying under a van?
             """);
     for (Path file : all()) {
-      List<String> lines = said(file).stream().map(WordsTest::shown).distinct().toList();
-      if (!lines.isEmpty()) {
-        String name = file.getFileName().toString().replaceAll("\\.(java|html)$", "");
-        list.append("\n## %s\n\n".formatted(name));
-        lines.forEach(line -> list.append("- %s\n".formatted(line)));
+      String name = file.getFileName().toString().replaceAll("\\.(java|html)$", "");
+      if (file.endsWith("Says.java")) {
+        list.append("\n# %s\n".formatted(ROOM.matcher(file.toString()).replaceAll("$1")));
+        for (String group : read(file).split("(?m)^\\s*$")) {
+          String when = WHEN.matcher(group).results().map(r -> r.group(1)).collect(joining(" "));
+          list(list, when, said(file, group));
+        }
+      } else {
+        list(list, name, said(file));
       }
     }
     String document = list.toString();
@@ -189,6 +204,14 @@ class WordsTest {
         .filteredOn(line -> !known.contains(line))
         .isEmpty();
     assertThat(kept).as("said no more; copy app/target/words.md to docs").hasSameSizeAs(said);
+  }
+
+  private static void list(StringBuilder list, String heading, List<String> said) {
+    List<String> lines = said.stream().map(WordsTest::shown).distinct().toList();
+    if (!lines.isEmpty()) {
+      list.append("\n## %s\n\n".formatted(heading));
+      lines.forEach(line -> list.append("- %s\n".formatted(line)));
+    }
   }
 
   private static List<String> onRecord() {
@@ -214,7 +237,7 @@ class WordsTest {
     if (longest.length() >= LEAST_TO_FIND) {
       Pattern filled =
           Pattern.compile(
-              between.stream().map(Pattern::quote).collect(Collectors.joining(FILLED))
+              between.stream().map(Pattern::quote).collect(joining(FILLED))
                   + (between.getLast().isEmpty() ? "(?=[.;,]?(\\s|$))" : ""));
       for (String line : SAID) {
         if (line.contains(longest)) {

@@ -6,27 +6,27 @@ import java.util.Locale;
 /** What is advised, with {} for what is filled in. */
 enum AdviceWords {
   /** A job was begun and not ended; its name. */
-  GO_ON("You are in the middle of: {}."),
+  GO_ON(Says.YOU_ARE_IN_THE_MIDDLE_OF.text()),
   /** Something freezes tonight; the lowest outside, the first thing, and when. */
-  FROST("Frost tonight, down to {}: {} freezes first, about {}."),
+  FROST(Says.FROST_TONIGHT_DOWN_TO_FREEZES.text()),
   /** Nothing ends soon; how long, and what ends it. */
-  WATER_FOR("Water for {}; then {}."),
+  WATER_FOR(Says.WATER_FOR_THEN.text()),
   /** Gray is full before long; the tank, and how long. */
-  DUMP("Dump {}: it is full in {}."),
+  DUMP(Says.DUMP_IT_IS_FULL_IN.text()),
   /** Gray is full. */
-  DUMP_NOW("Dump {}: it is full."),
+  DUMP_NOW(Says.DUMP_IT_IS_FULL.text()),
   /** Why a winterizing method is recommended: how long it takes. */
-  LEAST_WORK("No water is left that breaks anything, and it is the least work ({})."),
+  LEAST_WORK(Says.NO_WATER_IS_LEFT_THAT_BREAKS.text()),
   /** The same, where no other does as well. */
-  ONLY_WHOLE("It is the only one that leaves no water that breaks anything."),
+  ONLY_WHOLE(Says.IT_IS_THE_ONLY_ONE_THAT_LEAVES.text()),
   /** The same, where none does; how many parts break. */
-  LEAVES_LEAST("Every method leaves something that breaks, this one the fewest parts ({})."),
+  LEAVES_LEAST(Says.EVERY_METHOD_LEAVES_SOMETHING.text()),
   /** Something has to be looked after; what, and how many more. */
-  MAINTAIN("Maintenance: {} is due{}."),
+  MAINTAIN(Says.MAINTENANCE_IS_DUE.text()),
   /** Fresh water ends before long; how long. */
-  FILL("Fill up: fresh water lasts {}."),
+  FILL(Says.FILL_UP_FRESH_WATER_LASTS.text()),
   /** There is none. */
-  FILL_NOW("Fill up: there is no fresh water left to draw.");
+  FILL_NOW(Says.FILL_UP_THERE_IS_NO_FRESH_WATER.text());
 
   private static final double DAY = 24;
 
@@ -44,9 +44,9 @@ enum AdviceWords {
   static String about(double days) {
     if (days < 1) {
       long hours = Math.max(1, Math.round(days * DAY));
-      return String.format(Locale.ROOT, "about %d hour%s", hours, hours == 1 ? "" : "s");
+      return Says.ABOUT_HOUR.filled(hours, hours == 1 ? "" : "s");
     }
-    return days < 1.25 ? "about a day" : String.format(Locale.ROOT, "about %s days", halves(days));
+    return days < 1.25 ? Says.ABOUT_A_DAY.text() : Says.ABOUT_DAYS.filled(halves(days));
   }
 
   private static String halves(double days) {

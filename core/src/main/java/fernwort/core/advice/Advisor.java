@@ -113,7 +113,9 @@ public final class Advisor {
         ? Message.NOTHING
         : AdviceWords.WATER_FOR.with(
             AdviceWords.about(lasts.days()),
-            lasts.ends() == Lasts.Ends.GRAY ? "gray is full" : "fresh water ends");
+            lasts.ends() == Lasts.Ends.GRAY
+                ? Says.GRAY_IS_FULL.text()
+                : Says.FRESH_WATER_ENDS.text());
   }
 
   private List<Advice> all(Lasts lasts, Noted noted) {
@@ -133,7 +135,7 @@ public final class Advisor {
       int more = noted.overdue().size() - 1;
       Message words =
           AdviceWords.MAINTAIN.with(
-              noted.overdue().getFirst(), more == 0 ? "" : ", and " + more + " more");
+              noted.overdue().getFirst(), more == 0 ? "" : Says.AND_MORE.filled(more));
       all.add(new Advice(Advice.What.MAINTAIN, Severity.NOTE, words, Optional.empty()));
     }
     return all.stream()

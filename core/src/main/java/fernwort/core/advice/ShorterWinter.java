@@ -194,30 +194,28 @@ public final class ShorterWinter {
   /** A selector in the suction line, with a hose that goes into the jug. */
   private static Trial port(Part pump, Line suction) {
     return new Trial(
-        Message.of(
-            "Fit an antifreeze port before {}: a three-way valve with a hose for the jug.",
-            pump.label()),
+        Says.FIT_AN_ANTIFREEZE_PORT.with(pump.label()),
         List.of(pump.id()),
         rig -> {
           boolean towards = suction.to().part().equals(pump.id());
           Part valve =
               new Part(
                   RigEdit.of(rig).freeId(pump.id() + "-port"),
-                  "Antifreeze port",
+                  Says.ANTIFREEZE_PORT.text(),
                   pump.place(),
                   pump.x(),
                   pump.y(),
                   pump.height(),
                   A_BALL,
                   Fittings.selector(
-                      new Fittings.Choice("tank", "points to the tank", 0, "b"),
-                      new Fittings.Choice("jug", "points to the jug", 180, "c")));
+                      new Fittings.Choice("tank", Says.POINTS_TO_THE_TANK.text(), 0, "b"),
+                      new Fittings.Choice("jug", Says.POINTS_TO_THE_JUG.text(), 180, "c")));
           Rig split =
               RigEdit.of(rig).insert(suction.id(), valve, towards ? "b" : "a", towards ? "a" : "b");
           Part hose =
               new Part(
                   RigEdit.of(split).freeId(pump.id() + "-jug-hose"),
-                  "Antifreeze hose",
+                  Says.ANTIFREEZE_HOSE.text(),
                   pump.place(),
                   pump.x(),
                   pump.y(),
@@ -235,7 +233,7 @@ public final class ShorterWinter {
         .findFirst()
         .map(line ->
             new Trial(
-                Message.of("Fit a drain valve at the lowest point beside {}.", part.label()),
+                Says.FIT_A_DRAIN_VALVE_AT_THE_LOWEST.with(part.label()),
                 List.of(part.id()),
                 rig -> {
                   double height = RigEdit.of(rig).middle(line.id()).height();
@@ -269,11 +267,14 @@ public final class ShorterWinter {
     List<Message> saved = new ArrayList<>();
     if (found.acts() > 0) {
       saved.add(
-          Message.words(found.acts() == 1 ? "1 thing to do" : found.acts() + " things to do"));
+          Message.words(
+              found.acts() == 1
+                  ? Says.FOR_1_THING_TO_DO.text()
+                  : Says.THINGS_TO_DO.filled(found.acts())));
     }
     if (found.antifreeze() > AN_ACT) {
-      saved.add(Message.of("{} of antifreeze", Amount.volume(found.antifreeze())));
+      saved.add(Says.OF_ANTIFREEZE.with(Amount.volume(found.antifreeze())));
     }
-    return Message.of("It saves {}.", Message.joined(" and ", saved));
+    return Says.IT_SAVES.with(Message.joined(" and ", saved));
   }
 }

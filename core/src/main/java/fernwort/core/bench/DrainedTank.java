@@ -68,10 +68,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
     Tank tank = (Tank) part.kind();
     return first(tank, TankPort.Use.DRAIN)
         .or(() -> first(tank, TankPort.Use.FEED))
-        .orElseThrow(() ->
-            new Refusal(
-                "%s has neither drain nor outlet; describe the opening that it runs out by"
-                    .formatted(part.label())));
+        .orElseThrow(() -> new Refusal(Says.HAS_NEITHER_DRAIN_NOR_OUTLET.with(part.label())));
   }
 
   private static Optional<TankPort> first(Tank tank, TankPort.Use use) {

@@ -26,10 +26,10 @@ public record NarrowFitting(double takes, double metre) {
    */
   public static NarrowFitting of(double line, double fitting, double flow, double count) {
     if (!(fitting > 0 && fitting <= line)) {
-      throw new Refusal("The fitting must be narrower than the line, and more than nothing");
+      throw new Refusal(Says.THE_FITTING_MUST_BE_NARROWER.with());
     }
     if (!(flow > 0 && count >= 0)) {
-      throw new Refusal("Give a flow, and how many fittings there are");
+      throw new Refusal(Says.GIVE_A_FLOW_AND_HOW_MANY.with());
     }
     double open = 1 - Math.pow(fitting / line, 2);
     Pipe through =

@@ -7,12 +7,12 @@ package fernwort.core.bench;
  */
 public enum Obstacle {
   ELBOW("elbows", 0.9),
-  BEND("wide bends", 0.3),
-  TEE_THROUGH("tees, straight through", 0.4),
-  TEE_BRANCH("tees, through the branch", 1.5),
-  BALL_VALVE("open ball valves", 0.1),
-  ENTRANCE("sharp entrances", 0.5),
-  FREE_END("free ends", 1);
+  BEND(Says.WIDE_BENDS.text(), 0.3),
+  TEE_THROUGH(Says.TEES_STRAIGHT_THROUGH.text(), 0.4),
+  TEE_BRANCH(Says.TEES_THROUGH_THE_BRANCH.text(), 1.5),
+  BALL_VALVE(Says.OPEN_BALL_VALVES.text(), 0.1),
+  ENTRANCE(Says.SHARP_ENTRANCES.text(), 0.5),
+  FREE_END(Says.FREE_ENDS.text(), 1);
 
   private final String words;
   private final double coefficient;

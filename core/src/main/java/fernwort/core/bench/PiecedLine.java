@@ -41,9 +41,7 @@ public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
      */
     public Piece {
       if (!(bore > 1e-3 && bore < 0.3 && length > 0 && length < 200 && coefficient >= 0)) {
-        throw new Refusal(
-            "No pipe has these figures; give a bore of 1 to 300 mm, a length up to 200 m, and no"
-                + " losses below nothing");
+        throw new Refusal(Says.NO_PIPE_HAS_THESE_FIGURES.with());
       }
     }
 
@@ -72,7 +70,7 @@ public record PiecedLine(List<Piece> pieces, double pressure, double flow) {
    */
   public static PiecedLine of(List<Piece> pieces, double pressure) {
     if (pieces.isEmpty() || !(pressure > 0)) {
-      throw new Refusal("Give a pressure and at least one piece");
+      throw new Refusal(Says.GIVE_A_PRESSURE_AND_AT_LEAST.with());
     }
     FlowNetwork.Builder line = FlowNetwork.builder();
     int at = line.reservoir(Fluid.WATER.head(pressure));

@@ -73,13 +73,10 @@ public record Anomaly(
             seen.getFirst().at(),
             seen.getLast().at(),
             share * fresh.rate().expected() - gray.rate().expected(),
-            Message.of(
-                "Gray gains {} each a day, where {} was expected",
+            Says.GRAY_GAINS_EACH_A_DAY_WHERE_WAS.with(
                 Amount.volume(gray.rate().expected()),
                 Amount.volume(share * fresh.rate().expected())),
-            Message.of(
-                "Look under sinks, traps and the gray tank for a leak, at a valve that drips; or"
-                    + " more is used outside, drunk or dried away than the habits say.")));
+            Says.LOOK_UNDER_SINKS_TRAPS.with()));
   }
 
   /** What is looked at. */
@@ -137,11 +134,9 @@ public record Anomaly(
               b.at(),
               -against,
               looked.store().gains()
-                  ? Message.of("{} of gray went, and no dump is noted", Amount.volume(-against))
-                  : Message.of("{} came in, and no fill is noted", Amount.volume(-against)),
-              Message.of(
-                  "Note it, so that its cost and source are known. Or the rig stood on a slope,"
-                      + " or the water sloshed.")));
+                  ? Says.OF_GRAY_WENT_AND_NO_DUMP.with(Amount.volume(-against))
+                  : Says.CAME_IN_AND_NO_FILL_IS_NOTED.with(Amount.volume(-against)),
+              Says.NOTE_IT_SO_THAT_ITS_COST.with()));
     } else if (isQuiet(looked, a.at(), b.at()) && against > FAR * doubt && against > LITTLE) {
       found.add(
           new Anomaly(
@@ -149,12 +144,8 @@ public record Anomaly(
               a.at(),
               b.at(),
               against,
-              Message.of("{} went while nobody should have used any", Amount.volume(against)),
-              Message.of(
-                  "Check first for taps or a toilet that run, then under the tank's drain, the"
-                      + " pump and its joints. A hose that hangs lower than the tank siphons. A"
-                      + " reading on another"
-                      + " slope, or after a drive, shows the same.")));
+              Says.WENT_WHILE_NOBODY_SHOULD_HAVE.with(Amount.volume(against)),
+              Says.CHECK_FIRST_FOR_TAPS_OR_A_TOILET.with()));
     }
   }
 
@@ -180,13 +171,9 @@ public record Anomaly(
               a.at(),
               b.at(),
               Math.abs(off),
-              Message.of(
-                  "{} were filled in, and the gauge shows {} more",
-                  Amount.volume(filled.volume()),
-                  Amount.volume(shows)),
-              Message.of(
-                  "Calibrate the gauge by known jugs, level the rig, or look for where the water"
-                      + " went while it was filled.")));
+              Says.WERE_FILLED_IN_AND_THE_GAUGE.with(
+                  Amount.volume(filled.volume()), Amount.volume(shows)),
+              Says.CALIBRATE_THE_GAUGE_BY_KNOWN.with()));
     }
   }
 }

@@ -38,7 +38,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Renamed to " + name;
+      return Says.RENAMED_TO.filled(name);
     }
   }
 
@@ -51,7 +51,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Changed the vehicle";
+      return Says.CHANGED_THE_VEHICLE.text();
     }
   }
 
@@ -65,7 +65,7 @@ public sealed interface Alteration {
     @Override
     public String words(Rig rig) {
       boolean known = rig.places().stream().anyMatch(p -> p.id().equals(place.id()));
-      return (known ? "Changed place " : "Added place ") + place.label();
+      return (known ? Says.CHANGED_PLACE.text() : Says.ADDED_PLACE.text()) + place.label();
     }
   }
 
@@ -83,7 +83,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Described the joint at " + rig.part(joint.at().part()).label();
+      return Says.DESCRIBED_THE_JOINT_AT.filled(rig.part(joint.at().part()).label());
     }
   }
 
@@ -103,7 +103,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Changed what carries " + rig.part(tank).label();
+      return Says.CHANGED_WHAT_CARRIES.filled(rig.part(tank).label());
     }
   }
 
@@ -116,7 +116,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Fitted losses and pumps to timed jugs";
+      return Says.FITTED_LOSSES_AND_PUMPS_TO_TIMED.text();
     }
   }
 
@@ -175,7 +175,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Put %s into %s".formatted(part.label(), RigEdit.of(rig).line(line).label());
+      return Says.PUT_INTO.filled(part.label(), RigEdit.of(rig).line(line).label());
     }
   }
 
@@ -195,7 +195,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Teed %s off %s".formatted(part.label(), RigEdit.of(rig).line(line).label());
+      return Says.TEED_OFF.filled(part.label(), RigEdit.of(rig).line(line).label());
     }
   }
 
@@ -217,7 +217,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Connected %s to %s".formatted(part.label(), rig.part(to.part()).label());
+      return Says.CONNECTED_TO.filled(part.label(), rig.part(to.part()).label());
     }
   }
 
@@ -265,7 +265,7 @@ public sealed interface Alteration {
 
     @Override
     public String words(Rig rig) {
-      return "Changed line " + RigEdit.of(rig).line(line.id()).label();
+      return Says.CHANGED_LINE.filled(RigEdit.of(rig).line(line.id()).label());
     }
   }
 

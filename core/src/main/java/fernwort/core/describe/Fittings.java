@@ -52,7 +52,7 @@ public final class Fittings {
    * @param openAngle how its handle stands when open (degrees)
    */
   public static Kind twoWay(double openAngle) {
-    return twoWay(openAngle, "across the pipe", "along the pipe");
+    return twoWay(openAngle, Says.ACROSS_THE_PIPE.text(), Says.ALONG_THE_PIPE.text());
   }
 
   public static Kind twoWay(double openAngle, String shut, String open) {
@@ -73,8 +73,9 @@ public final class Fittings {
   public static Kind motorised(double openAngle, String unpowered, double seconds) {
     return new TwoWayValve(
         List.of(
-            new Stop("shut", "mark across the pipe", openAngle + 90, List.of()),
-            new Stop("open", "mark along the pipe", openAngle, List.of(List.of("a", "b")))),
+            new Stop("shut", Says.MARK_ACROSS_THE_PIPE.text(), openAngle + 90, List.of()),
+            new Stop(
+                "open", Says.MARK_ALONG_THE_PIPE.text(), openAngle, List.of(List.of("a", "b")))),
         Optional.of(new Motor(Optional.of(unpowered).filter(u -> !u.isEmpty()), seconds)));
   }
 

@@ -93,7 +93,7 @@ public final class PortNames {
   public String words(PortRef port) {
     String own = own(rig.part(port.part()).kind(), port.port());
     if (!lines.containsKey(port)) {
-      return own.isEmpty() ? beyond(port) : own + ", free";
+      return own.isEmpty() ? beyond(port) : Says.FREE.filled(own);
     }
     return (own.isEmpty() ? "" : own + ", ") + "towards " + beyond(port);
   }
@@ -105,7 +105,7 @@ public final class PortNames {
   public String beyond(PortRef port) {
     Line line = lines.get(port);
     if (line == null) {
-      return "free end " + port.port();
+      return Says.FREE_END.filled(port.port());
     }
     String ends = listed(leadsTo(port));
     boolean ours = own(rig.part(port.part()).kind(), port.port()).isEmpty();
@@ -163,9 +163,8 @@ public final class PortNames {
       case 1 -> names.getFirst();
       case 2 -> names.getFirst() + " and " + names.getLast();
       default ->
-          "%s and %s more"
-              .formatted(
-                  String.join(", ", names.subList(0, MOST)), Integer.toString(names.size() - MOST));
+          Says.AND_MORE.filled(
+              String.join(", ", names.subList(0, MOST)), Integer.toString(names.size() - MOST));
     };
   }
 }

@@ -114,12 +114,9 @@ public final class RigEdit {
     List<Line> joined = linesAt(id);
     if (joined.size() > 2 || joined.size() == 2 && part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(
-          "%s is needed by %s; remove its lines first"
-              .formatted(
-                  part.label(),
-                  joined.stream()
-                      .map(l -> "“" + l.label() + "”")
-                      .collect(Collectors.joining(", "))));
+          Says.IS_NEEDED_BY_REMOVE_ITS_LINES.with(
+              part.label(),
+              joined.stream().map(l -> "“" + l.label() + "”").collect(Collectors.joining(", "))));
     }
     List<Line> lines = new ArrayList<>(rig.lines());
     lines.removeAll(joined);
@@ -314,8 +311,7 @@ public final class RigEdit {
         .findFirst()
         .ifPresent(p -> {
           throw new Refusal(
-              "%s is in %s; move it to another place first"
-                  .formatted(p.label(), rig.place(id).label()));
+              Says.IS_IN_MOVE_IT_TO_ANOTHER_PLACE.with(p.label(), rig.place(id).label()));
         });
     List<Place> places = rig.places().stream().filter(p -> !p.id().equals(id)).toList();
     return new Rig(
@@ -333,7 +329,7 @@ public final class RigEdit {
     return rig.lines().stream()
         .filter(l -> l.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refusal("The rig has no line \"" + id + "\"; check its id"));
+        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_LINE_CHECK.with(id)));
   }
 
   /** Returns the lines at a part. */
@@ -374,8 +370,7 @@ public final class RigEdit {
   private static void needPort(Part part, String port) {
     if (!part.kind().ports().contains(port)) {
       throw new Refusal(
-          "%s has no port \"%s\"; it has %s"
-              .formatted(part.label(), port, String.join(", ", part.kind().ports())));
+          Says.HAS_NO_PORT_IT_HAS.with(part.label(), port, String.join(", ", part.kind().ports())));
     }
   }
 

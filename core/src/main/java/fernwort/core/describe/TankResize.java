@@ -6,7 +6,6 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
@@ -41,9 +40,7 @@ public final class TankResize {
                   LARGEST);
       return scaled(tank.shape(), times);
     } catch (MathIllegalArgumentException e) {
-      throw new Refusal(
-          Message.of(
-              "A tank of this shape does not hold {}; give its sizes", Amount.volume(volume)));
+      throw new Refusal(Says.A_TANK_OF_THIS_SHAPE.with(Amount.volume(volume)));
     }
   }
 

@@ -24,7 +24,7 @@ public record Entry(String id, Instant at, What what) {
     FILL("Filled"),
     DUMP("Dumped"),
     HAUL("Hauled"),
-    PEOPLE("On board"),
+    PEOPLE(Says.ON_BOARD.text()),
     AWAY("Away"),
     SANITIZE("Sanitized"),
     UPKEEP("Upkeep"),
@@ -78,7 +78,7 @@ public record Entry(String id, Instant at, What what) {
   public record Reading(String tank, double volume, String shown, boolean reckoned, String note)
       implements What {
     public Reading {
-      check("The reading", volume);
+      check(Says.THE_READING.text(), volume);
     }
 
     @Override
@@ -100,7 +100,7 @@ public record Entry(String id, Instant at, What what) {
 
     public Bought {
       if (price.isPresent() && (price.get().signum() < 0 || price.get().compareTo(DEAREST) > 0)) {
-        throw new Refusal("The price cannot be right; give what was paid, 0 for nothing");
+        throw new Refusal(Says.THE_PRICE_CANNOT_BE_RIGHT.with());
       }
     }
   }
@@ -117,7 +117,7 @@ public record Entry(String id, Instant at, What what) {
       String tank, Optional<Double> volume, Bought bought, boolean doubtful, String note)
       implements Supply {
     public Fill {
-      volume.ifPresent(v -> check("The fill", v));
+      volume.ifPresent(v -> check(Says.THE_FILL.text(), v));
     }
 
     @Override
@@ -139,7 +139,7 @@ public record Entry(String id, Instant at, What what) {
   /** A tank was dumped: all that runs out, or so much (m³). */
   public record Dump(String tank, Optional<Double> volume, String note) implements What {
     public Dump {
-      volume.ifPresent(v -> check("The dump", v));
+      volume.ifPresent(v -> check(Says.THE_DUMP.text(), v));
     }
 
     @Override
@@ -162,9 +162,9 @@ public record Entry(String id, Instant at, What what) {
   public record Haul(String tank, double volume, int trips, Bought bought, String note)
       implements Supply {
     public Haul {
-      check("The haul", volume);
+      check(Says.THE_HAUL.text(), volume);
       if (trips < 1 || trips > 1000) {
-        throw new Refusal("Trips must be a whole number from 1 to 1000");
+        throw new Refusal(Says.TRIPS_MUST_BE_A_WHOLE_NUMBER.with());
       }
     }
 
@@ -193,14 +193,13 @@ public record Entry(String id, Instant at, What what) {
       implements What {
     public People {
       if (people < 0 || people > MOST_PEOPLE) {
-        throw new Refusal("People must be a whole number from 0 to 50");
+        throw new Refusal(Says.PEOPLE_MUST_BE_A_WHOLE_NUMBER.with());
       }
       if (pets < 0 || pets > 20) {
-        throw new Refusal("Pets must be a whole number from 0 to 20");
+        throw new Refusal(Says.PETS_MUST_BE_A_WHOLE_NUMBER.with());
       }
       if (perPersonDay.isPresent() && !(perPersonDay.get() > 0 && perPersonDay.get() <= 1)) {
-        throw new Refusal(
-            "What a person uses in a day must be above 0 and no more than 1000 L; check the number");
+        throw new Refusal(Says.WHAT_A_PERSON_USES_IN_A_DAY.with());
       }
     }
 
@@ -254,13 +253,13 @@ public record Entry(String id, Instant at, What what) {
 
   public Entry {
     if (what instanceof Away away && !away.until().isAfter(at)) {
-      throw new Refusal("Away ends before it begins; give the later time as “until”");
+      throw new Refusal(Says.AWAY_ENDS_BEFORE_IT_BEGINS.with());
     }
   }
 
   private static void check(String what, double volume) {
     if (!(volume >= 0 && volume <= MOST_VOLUME)) {
-      throw new Refusal(what + " is not an amount that a rig holds; check the number and its unit");
+      throw new Refusal(Says.IS_NOT_AN_AMOUNT_THAT_A_RIG.with(what));
     }
   }
 }

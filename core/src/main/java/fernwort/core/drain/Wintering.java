@@ -67,8 +67,7 @@ public record Wintering(
       return new Wintering(state.with(partId, position), off, wetness, glycol);
     }
     if (named(part.kind().service().stream(), position).isEmpty()) {
-      throw new Refusal(
-          "%s has no position \"%s\"; %s".formatted(part.label(), position, choice(part)));
+      throw new Refusal(Says.HAS_NO_POSITION.with(part.label(), position, choice(part)));
     }
     if (part.kind().service().getFirst().id().equals(position)) {
       off.remove(partId);
@@ -88,7 +87,7 @@ public record Wintering(
             .map(p -> "\"" + p.id() + "\"")
             .distinct()
             .collect(Collectors.joining(", "));
-    return all.isEmpty() ? "nothing about it can be set" : "it can be " + all;
+    return all.isEmpty() ? Says.NOTHING_ABOUT_IT_CAN_BE_SET.text() : Says.IT_CAN_BE.filled(all);
   }
 
   /** Returns what its lines and bodies lack before water passes them as in use. */

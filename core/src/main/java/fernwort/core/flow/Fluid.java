@@ -32,8 +32,7 @@ public record Fluid(double density, double viscosity) {
   public static Fluid waterAt(double celsius) {
     if (!(celsius >= 0 && celsius <= 100)) {
       throw new Refusal(
-          String.format(
-              Locale.ROOT, "Water flows between 0 and 100 °C; %.1f °C is outside", celsius));
+          String.format(Locale.ROOT, Says.WATER_FLOWS_BETWEEN_0_AND_100_C.text(), celsius));
     }
     if (celsius == 15) {
       return WATER;

@@ -8,7 +8,7 @@ public final class UnsettledException extends RuntimeException {
   private final int link;
 
   UnsettledException(int link) {
-    super("The flow does not settle; link " + link + " moves most");
+    super(Says.THE_FLOW_DOES_NOT_SETTLE_LINK.filled(link));
     this.link = link;
   }
 

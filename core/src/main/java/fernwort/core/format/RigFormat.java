@@ -17,7 +17,6 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.StreamReadFeature;
@@ -111,8 +110,7 @@ public final class RigFormat {
    */
   public Rig read(byte[] bytes) {
     if (bytes.length > MOST_BYTES) {
-      throw broken(
-          "it is larger than 2 MB", "Rigs are far smaller; check that it is the right file");
+      throw broken(Says.IT_IS_LARGER_THAN_2_MB.text(), Says.RIGS_ARE_FAR_SMALLER_CHECK.text());
     }
     JsonNode tree = parse(bytes);
     List<Error> errors = Published.SCHEMA.validate(tree);
@@ -135,7 +133,7 @@ public final class RigFormat {
       if (e.getCause() instanceof InvalidRigException invalid) {
         throw invalid;
       }
-      throw broken(firstSentence(e.getOriginalMessage()), "Compare it with the schema");
+      throw broken(firstSentence(e.getOriginalMessage()), Says.COMPARE_IT_WITH_THE_SCHEMA.text());
     }
   }
 
@@ -152,7 +150,7 @@ public final class RigFormat {
       if (e.getCause() instanceof InvalidRigException invalid) {
         throw invalid;
       }
-      throw broken(firstSentence(e.getOriginalMessage()), "Bring back a backup of it");
+      throw broken(firstSentence(e.getOriginalMessage()), Says.BRING_BACK_A_BACKUP_OF_IT.text());
     }
   }
 
@@ -160,21 +158,18 @@ public final class RigFormat {
     try {
       JsonNode tree = mapper.readTree(bytes);
       if (tree == null || !tree.isObject()) {
-        throw broken("it is not a JSON object", "Choose a file that Fernwort exported");
+        throw broken(Says.IT_IS_NOT_A_JSON_OBJECT.text(), Says.CHOOSE_A_FILE_THAT_FERNWORT.text());
       }
       return tree;
     } catch (JacksonException e) {
       String at =
           e.getLocation() == null
               ? ""
-              : String.format(
-                  Locale.ROOT,
-                  " at line %d, column %d",
-                  e.getLocation().getLineNr(),
-                  e.getLocation().getColumnNr());
+              : Says.AT_LINE_COLUMN.filled(
+                  e.getLocation().getLineNr(), e.getLocation().getColumnNr());
       throw broken(
-          "it is not readable as JSON" + at + " (" + firstSentence(e.getOriginalMessage()) + ")",
-          "Correct that spot, or export the rig again");
+          Says.IT_IS_NOT_READABLE_AS_JSON.filled(at, firstSentence(e.getOriginalMessage())),
+          Says.CORRECT_THAT_SPOT_OR_EXPORT.text());
     }
   }
 
@@ -184,7 +179,7 @@ public final class RigFormat {
   }
 
   private static InvalidRigException broken(String fault, String mend) {
-    return new InvalidRigException(List.of(new Problem("the file", fault, mend)));
+    return new InvalidRigException(List.of(new Problem(Says.THE_FILE.text(), fault, mend)));
   }
 
   private static Problem problem(JsonNode tree, Error error) {
@@ -194,9 +189,9 @@ public final class RigFormat {
         switch (error.getKeyword()) {
           case "additionalProperties", "unevaluatedProperties" -> "Remove" + field;
           case "required" -> "Add" + field;
-          case "enum", "const" -> "Use one of the values the schema lists";
-          case "type" -> "Give a value of the right type";
-          default -> "See the schema for what is possible";
+          case "enum", "const" -> Says.USE_ONE_OF_THE_VALUES_THE_SCHEMA.text();
+          case "type" -> Says.GIVE_A_VALUE_OF_THE_RIGHT_TYPE.text();
+          default -> Says.SEE_THE_SCHEMA.text();
         };
     return new Problem(where(tree, path), firstSentence(error.getMessage()), mend);
   }
@@ -205,7 +200,7 @@ public final class RigFormat {
   private static String where(JsonNode tree, String path) {
     String[] steps = path.replaceFirst("^/", "").split("/");
     if (steps.length < 2 || !steps[1].matches("[0-9]{1,6}")) {
-      return path.isEmpty() ? "the file" : path;
+      return path.isEmpty() ? Says.THE_FILE.text() : path;
     }
     String id = tree.path(steps[0]).path(Integer.parseInt(steps[1])).path("id").asString("");
     String what = steps[0].replaceFirst("s$", "");

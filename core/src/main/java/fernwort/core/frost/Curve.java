@@ -16,11 +16,11 @@ public record Curve(List<Double> times, List<Double> temperatures) {
     times = List.copyOf(times);
     temperatures = List.copyOf(temperatures);
     if (times.size() != temperatures.size() || times.size() < 2) {
-      throw new Refusal("A night needs two hours or more, and a temperature for each");
+      throw new Refusal(Says.A_NIGHT_NEEDS_TWO_HOURS.with());
     }
     for (int i = 1; i < times.size(); i++) {
       if (times.get(i) <= times.get(i - 1)) {
-        throw new Refusal("The hours of a night follow one another; put them in order");
+        throw new Refusal(Says.THE_HOURS_OF_A_NIGHT_FOLLOW.with());
       }
     }
   }

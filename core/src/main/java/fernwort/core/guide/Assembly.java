@@ -109,7 +109,7 @@ final class Assembly {
             new Place(
                 id,
                 label(spot, under),
-                under ? "kneel beside it" : "reach in from inside",
+                under ? Says.KNEEL_BESIDE_IT.text() : Says.REACH_IN_FROM_INSIDE.text(),
                 at.x(),
                 at.y(),
                 at.z()));

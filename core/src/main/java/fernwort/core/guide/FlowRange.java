@@ -88,6 +88,6 @@ record FlowRange(String tap, double least, double most) {
     if (most - least < SAME * most) {
       return Message.of("{} gives {}", tap, Amount.flow(least));
     }
-    return Message.of("{} gives {} to {}", tap, Amount.flow(least), Amount.flow(most));
+    return Says.GIVES_TO.with(tap, Amount.flow(least), Amount.flow(most));
   }
 }

@@ -84,16 +84,14 @@ final class FreshSide {
     rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
     String check =
         rig.part(
-            "Check valve" + toward,
+            Says.CHECK_VALVE.filled(toward),
             from.spot(),
             from.bottom() + 0.04,
             VALVE_BODY,
             Fittings.check());
     rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
     rig.join(rig.get(check).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
-    ways.add(
-        Message.words(
-            "%s → valve → pump → check valve → %s".formatted(from.label(), tank.label())));
+    ways.add(Says.VALVE_PUMP_CHECK_VALVE.with(from.label(), tank.label()));
   }
 
   // --- suction ---------------------------------------------------------------------------------
@@ -110,7 +108,7 @@ final class FreshSide {
       List<RigAnswers.Tank> others = List.copyOf(named.subList(1, named.size()));
       first = named.subList(0, 1);
       other = Optional.of(together(others, tanks));
-      ways.add(Message.words(others.getFirst().label() + " → three-way valve → pump"));
+      ways.add(Says.THREE_WAY_VALVE_PUMP.with(others.getFirst().label()));
     }
     PortRef at = together(first, tanks);
     List<String> passed = new ArrayList<>(List.of(named.getFirst().label()));
@@ -118,7 +116,8 @@ final class FreshSide {
       at =
           switch (piece) {
             case SHUT_OFF -> {
-              PortRef on = through("Tank shut-off", Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
+              PortRef on =
+                  through(Says.TANK_SHUT_OFF.text(), Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
               rig.runsWith(on.part(), "open");
               yield on;
             }
@@ -128,7 +127,7 @@ final class FreshSide {
       passed.add(
           switch (piece) {
             case SHUT_OFF -> "shut-off";
-            case THREE_WAY -> "three-way valve";
+            case THREE_WAY -> Says.THREE_WAY_VALVE.text();
             case STRAINER -> "strainer";
           });
     }
@@ -142,11 +141,12 @@ final class FreshSide {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
     for (RigAnswers.Tank tank : some.subList(1, some.size())) {
       Spot spot = some.getFirst().spot();
-      String tee = rig.part("Outlet tee", spot, some.getFirst().bottom() + 0.05, 0, new Tee());
+      String tee =
+          rig.part(Says.OUTLET_TEE.text(), spot, some.getFirst().bottom() + 0.05, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
       at = rig.get(tee).port("c");
-      ways.add(Message.words(tank.label() + " → its outlet valve → the same line"));
+      ways.add(Says.ITS_OUTLET_VALVE_THE_SAME_LINE.with(tank.label()));
     }
     return at;
   }
@@ -188,7 +188,11 @@ final class FreshSide {
     double height = Math.max(0.1, pump.height() - 0.12);
     String id =
         rig.part(
-            "Tank valve", pump.spot(), height, 3e-5, new ThreeWayValve(stops, Optional.empty()));
+            Says.TANK_VALVE.text(),
+            pump.spot(),
+            height,
+            3e-5,
+            new ThreeWayValve(stops, Optional.empty()));
     answers.selector().positions().stream()
         .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
         .findFirst()
@@ -217,23 +221,30 @@ final class FreshSide {
   private PortRef third(RigAnswers.Tank first, double height) {
     return switch (answers.selector().third()) {
       case HOSE -> {
-        ways.add(Message.words("Suction hose → three-way valve → pump"));
+        ways.add(Says.SUCTION_HOSE_THREE_WAY_VALVE.with());
         Part hose =
             rig.get(
-                rig.part("Suction hose", answers.pump().spot(), height, 0, new HoseInlet(0, 0.2)));
+                rig.part(
+                    Says.SUCTION_HOSE.text(),
+                    answers.pump().spot(),
+                    height,
+                    0,
+                    new HoseInlet(0, 0.2)));
         yield hose.port("out");
       }
       case OTHER_TANK -> {
-        ways.add(Message.words("three-way valve → a plug, until there is another tank"));
-        String plug = rig.part("Valve plug", answers.pump().spot(), height, 0, new Plug(false));
+        ways.add(Says.THREE_WAY_VALVE_A_PLUG.with());
+        String plug =
+            rig.part(Says.VALVE_PLUG.text(), answers.pump().spot(), height, 0, new Plug(false));
         yield rig.get(plug).port("in");
       }
       case DRAIN -> {
-        ways.add(Message.words(first.label() + " → three-way valve → drain tail"));
+        ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
         double low =
             Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));
         String tail =
-            rig.part("Drain tail", answers.pump().spot(), low, 0, Fittings.end(Role.DRAIN));
+            rig.part(
+                Says.DRAIN_TAIL.text(), answers.pump().spot(), low, 0, Fittings.end(Role.DRAIN));
         yield rig.get(tail).port("in");
       }
     };
@@ -253,18 +264,19 @@ final class FreshSide {
       }
     }
     if (mains.toTaps()) {
-      targets.add(new Target("the taps", pressure.mains()));
+      targets.add(new Target(Says.THE_TAPS.text(), pressure.mains()));
     }
     if (targets.isEmpty()) {
       return;
     }
-    List<String> passed = new ArrayList<>(List.of("Hose inlet"));
+    List<String> passed = new ArrayList<>(List.of(Says.HOSE_INLET.text()));
     PortRef at = inlet(mains, passed);
     for (int i = 0; i < targets.size(); i++) {
       Target target = targets.get(i);
       PortRef branch = at;
       if (i + 1 < targets.size()) {
-        String tee = rig.part("Inlet tee", mains.spot(), mains.height() + 0.1, 0, new Tee());
+        String tee =
+            rig.part(Says.INLET_TEE.text(), mains.spot(), mains.height() + 0.1, 0, new Tee());
         rig.join(at, rig.get(tee).port("a"), bore);
         branch = rig.get(tee).port("b");
         at = rig.get(tee).port("c");
@@ -272,7 +284,7 @@ final class FreshSide {
       if (targets.size() > 1) {
         String valve =
             rig.part(
-                "Mains to " + target.words(),
+                Says.MAINS_TO.filled(target.words()),
                 mains.spot(),
                 mains.height() + 0.15,
                 VALVE_BODY,
@@ -286,18 +298,19 @@ final class FreshSide {
   }
 
   private PortRef inlet(RigAnswers.Mains mains, List<String> passed) {
-    String inlet = rig.part("Hose inlet", mains.spot(), mains.height(), 0, Fittings.inlet(4));
+    String inlet =
+        rig.part(Says.HOSE_INLET.text(), mains.spot(), mains.height(), 0, Fittings.inlet(4));
     PortRef at = rig.get(inlet).port("out");
     if (mains.regulator()) {
       at = after(at, mains, "Regulator", Fittings.regulator(2.8), "in", "out", 0.02);
       passed.add("regulator");
     }
     if (mains.check()) {
-      at = after(at, mains, "Inlet check valve", Fittings.check(), "in", "out", 0.04);
-      passed.add("check valve");
+      at = after(at, mains, Says.INLET_CHECK_VALVE.text(), Fittings.check(), "in", "out", 0.04);
+      passed.add(Says.CHECK_VALVE_INSIDE.text());
     }
     if (mains.shutOff()) {
-      at = after(at, mains, "Mains shut-off", Fittings.twoWay(0), "a", "b", 0.06);
+      at = after(at, mains, Says.MAINS_SHUT_OFF.text(), Fittings.twoWay(0), "a", "b", 0.06);
       passed.add("shut-off");
     }
     return at;

@@ -56,8 +56,8 @@ public record Guided(
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(
-              Message.words("Lengths of " + rig.lines() + " lines, from where their ends are"),
-              Message.of("flow at the taps, and what stays in them")));
+              Says.LENGTHS_OF_LINES.with(rig.lines()),
+              Says.FLOW_AT_THE_TAPS_AND_WHAT_STAYS.with()));
     }
     return new Guided(made, guesses, ways, rig.running(), tanks);
   }

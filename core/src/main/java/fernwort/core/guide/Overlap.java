@@ -4,7 +4,6 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -28,11 +27,8 @@ final class Overlap {
         if (overlaps(tanks.get(i), other)) {
           guesses.add(
               new Guess(
-                  Message.words(
-                      "%s and %s in the same place, for their spots and heights are"
-                          .formatted(tanks.get(i).label(), other.label())),
-                  Message.of(
-                      "weight on each axle, and every figure on a slope; show where each stands")));
+                  Says.AND_IN_THE_SAME_PLACE_FOR_THEIR.with(tanks.get(i).label(), other.label()),
+                  Says.WEIGHT_ON_EACH_AXLE_AND_EVERY.with()));
         }
       }
     }

@@ -66,7 +66,7 @@ final class PressureSide {
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
   PortRef mains() {
     if (house.isEmpty()) {
-      house = rig.part("House tee", spot, height + 0.15, 0, new Tee());
+      house = rig.part(Says.HOUSE_TEE.text(), spot, height + 0.15, 0, new Tee());
     }
     return rig.get(house).port("b");
   }
@@ -105,8 +105,8 @@ final class PressureSide {
     }
     if (!house.isEmpty()) {
       if (starts.isEmpty()) {
-        passed.add("The mains");
-        String plug = rig.part("Tee plug", spot, height + 0.15, 0, new Plug(false));
+        passed.add(Says.THE_MAINS.text());
+        String plug = rig.part(Says.TEE_PLUG.text(), spot, height + 0.15, 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
         rig.join(starts.getFirst(), rig.get(house).port("a"), bore);
@@ -121,7 +121,7 @@ final class PressureSide {
   }
 
   private PortRef accumulator(PortRef from) {
-    String tee = rig.part("Accumulator tee", spot, height + 0.05, 0, new Tee());
+    String tee = rig.part(Says.ACCUMULATOR_TEE.text(), spot, height + 0.05, 0, new Tee());
     String vessel =
         rig.part(
             "Accumulator",
@@ -139,8 +139,8 @@ final class PressureSide {
     for (Filter.Grade grade : answers.pump().filters()) {
       String label =
           switch (grade) {
-            case SEDIMENT -> "Sediment filter";
-            case CARBON -> "Carbon filter";
+            case SEDIMENT -> Says.SEDIMENT_FILTER.text();
+            case CARBON -> Says.CARBON_FILTER.text();
             case PURIFIER -> "Purifier";
           };
       String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade));
@@ -169,17 +169,17 @@ final class PressureSide {
     }
     boolean heats = answers.pump().hot() != Hot.NONE && !hot.isEmpty();
     if (answers.lows().cold()) {
-      cold.add(low("Cold drain cap"));
+      cold.add(low(Says.COLD_DRAIN_CAP.text()));
     }
     String words = String.join(" → ", passed);
     if (heats) {
       if (answers.lows().hot()) {
-        hot.add(low("Hot drain cap"));
+        hot.add(low(Says.HOT_DRAIN_CAP.text()));
       }
       String heater = heater();
       cold.add(rig.get(heater).port("cold"));
       spread("hot", rig.get(heater).port("hot"), hot);
-      ways.add(Message.words(words + " → heater → " + String.join(", ", hotWords)));
+      ways.add(Says.HEATER.with(words, String.join(", ", hotWords)));
     }
     spread("cold", from, cold);
     if (!coldWords.isEmpty()) {
@@ -208,12 +208,12 @@ final class PressureSide {
   private void spread(String which, PortRef from, List<PortRef> to) {
     if (to.isEmpty()) {
       // Nothing is said yet of where it leads: it ends in a plug until then.
-      String plug = rig.part("Line plug", spot, height + 0.3, 0, new Plug(false));
+      String plug = rig.part(Says.LINE_PLUG.text(), spot, height + 0.3, 0, new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
-      String label = which.equals("hot") ? "Hot manifold" : "Cold manifold";
+      String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
       String id = rig.part(label, spot, height + 0.35, 1e-4, new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
@@ -223,7 +223,7 @@ final class PressureSide {
     }
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
-      String label = which.equals("hot") ? "Hot tee" : "Cold tee";
+      String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
       String tee = rig.part(label, spot, height + 0.3, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
@@ -253,8 +253,8 @@ final class PressureSide {
       case BASIN -> "Basin";
       case SHOWER -> "Shower";
       case TOILET -> "Toilet";
-      case DRINKING -> "Drinking tap";
-      case OUTSIDE -> "Outside shower";
+      case DRINKING -> Says.DRINKING_TAP.text();
+      case OUTSIDE -> Says.OUTSIDE_SHOWER.text();
     };
   }
 }

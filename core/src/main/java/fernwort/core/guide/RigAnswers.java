@@ -348,10 +348,10 @@ public record RigAnswers(
 
   /** Where a handle points, seen from in front. */
   public enum Points {
-    RIGHT(0, "points right"),
-    UP(90, "points up"),
-    LEFT(180, "points left"),
-    DOWN(270, "points down");
+    RIGHT(0, Says.POINTS_RIGHT.text()),
+    UP(90, Says.POINTS_UP.text()),
+    LEFT(180, Says.POINTS_LEFT.text()),
+    DOWN(270, Says.POINTS_DOWN.text());
 
     private final double angle;
     private final String words;

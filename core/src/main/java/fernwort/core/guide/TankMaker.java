@@ -193,7 +193,7 @@ final class TankMaker {
     if (tank.fills().contains(Fill.JUG)) {
       String jug =
           rig.part(
-              "Jug for " + tank.label(),
+              Says.JUG_FOR.filled(tank.label()),
               tank.neck(),
               tank.neckHeight() + 0.2,
               0,
@@ -208,7 +208,8 @@ final class TankMaker {
     }
     double low = rig.get(id).at("drain").z();
     if (tank.drain() == Drain.CAP) {
-      String cap = rig.part(tank.label() + " drain cap", tank.spot(), low, 0, new Plug(true));
+      String cap =
+          rig.part(Says.DRAIN_CAP.filled(tank.label()), tank.spot(), low, 0, new Plug(true));
       rig.join(rig.get(id).port("drain"), rig.get(cap).port("in"), 0.019);
       return;
     }
@@ -216,7 +217,12 @@ final class TankMaker {
         rig.part(tank.label() + " drain", tank.spot(), low - 0.02, 2e-5, Fittings.twoWay(0));
     double under = Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
     String tail =
-        rig.part(tank.label() + " drain tail", tank.spot(), under, 0, Fittings.end(Role.DRAIN));
+        rig.part(
+            Says.DRAIN_TAIL_OF.filled(tank.label()),
+            tank.spot(),
+            under,
+            0,
+            Fittings.end(Role.DRAIN));
     rig.join(rig.get(id).port("drain"), rig.get(valve).port("a"), 0.019);
     rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), 0.019);
   }

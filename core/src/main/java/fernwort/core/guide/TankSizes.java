@@ -2,7 +2,6 @@ package fernwort.core.guide;
 
 import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import java.util.Optional;
 
 /**
@@ -51,13 +50,9 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
         USUAL_WALL,
         Optional.of(
             new Guess(
-                Message.of(
-                    "{}: its sizes make {}, its label says {}; the sizes are used",
-                    tank.label(),
-                    Amount.volume(usual),
-                    Amount.volume(litres)),
-                Message.of(
-                    "how much it holds; measure again, or change whether inside or outside"))));
+                Says.ITS_SIZES_MAKE_ITS_LABEL_SAYS.with(
+                    tank.label(), Amount.volume(usual), Amount.volume(litres)),
+                Says.HOW_MUCH_IT_HOLDS_MEASURE_AGAIN.with())));
   }
 
   private static Size outside(Size size, boolean inside) {
@@ -97,12 +92,11 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
         USUAL_WALL,
         Optional.of(
             new Guess(
-                Message.of(
-                    "{}: {} long, {} wide and {} high",
+                Says.LONG_WIDE_AND_HIGH.with(
                     tank.label(),
                     Amount.length(size.length()),
                     Amount.length(size.width()),
                     Amount.length(size.height())),
-                Message.of("its weight on each axle, and every figure on a slope"))));
+                Says.ITS_WEIGHT_ON_EACH_AXLE.with())));
   }
 }

@@ -107,7 +107,7 @@ final class WasteSide {
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
       if (at.isPresent()) {
-        String tee = rig.part("Waste tee", spot, height + 0.05, 0, new Tee());
+        String tee = rig.part(Says.WASTE_TEE.text(), spot, height + 0.05, 0, new Tee());
         rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
         rig.join(waste, rig.get(tee).port("b"), bore);
         waste = rig.get(tee).port("c");
@@ -118,7 +118,7 @@ final class WasteSide {
     String trap = rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new DrainTrap());
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
-    ways.add(Message.words(String.join(", ", labels) + " → trap → " + tank.label()));
+    ways.add(Says.TRAP.with(String.join(", ", labels), tank.label()));
   }
 
   /** Returns how high the trap of a tap hangs where nothing is in its way (m). */
@@ -132,7 +132,7 @@ final class WasteSide {
     String end =
         rig.part(rig.get(id).label() + " waste", tap.spot(), low, 0, Fittings.end(Role.DRAIN));
     rig.join(rig.get(id).port("waste"), rig.get(end).port("in"), bore);
-    ways.add(Message.words(rig.get(id).label() + " → the ground"));
+    ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
 
   private void dump(RigAnswers.Tank tank, String id) {
@@ -147,14 +147,14 @@ final class WasteSide {
               tank.spot(),
               Math.max(out, low - 0.02),
               8e-5,
-              Fittings.twoWay(0, "pushed in", "pulled out"));
+              Fittings.twoWay(0, Says.PUSHED_IN.text(), Says.PULLED_OUT.text()));
       rig.join(at, rig.get(valve).port("a"), 0.038);
       at = rig.get(valve).port("b");
-      words += " → dump valve";
+      words += Says.DUMP_VALVE.text();
     }
     String outlet =
         rig.part(tank.label() + " outlet", tank.spot(), out, 0, Fittings.end(Role.DUMP));
     rig.join(at, rig.get(outlet).port("in"), 0.038);
-    ways.add(Message.words(words + " → outlet with its cap"));
+    ways.add(Says.OUTLET_WITH_ITS_CAP.with(words));
   }
 }

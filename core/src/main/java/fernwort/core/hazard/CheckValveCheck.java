@@ -1,7 +1,6 @@
 package fernwort.core.hazard;
 
 import fernwort.core.network.Network;
-import fernwort.core.say.Message;
 import fernwort.core.streams.Directions;
 import java.util.List;
 
@@ -21,12 +20,10 @@ final class CheckValveCheck implements Check {
           new Warning(
               Warning.Code.CHECK_VALVE_REVERSED,
               Severity.WARNING,
-              Message.words(scene.label(valve) + " faces the wrong way"),
-              Message.of("No water ever passes it, whatever the handles."),
-              Message.of(
-                  "No source reaches the side it lets water in by, but one reaches its other side."),
-              Message.of(
-                  "Turn it round: its arrow points from the source to where the water is used."),
+              Says.FACES_THE_WRONG_WAY.with(scene.label(valve)),
+              Says.NO_WATER_EVER_PASSES_IT_WHATEVER.with(),
+              Says.NO_SOURCE_REACHES_THE_SIDE.with(),
+              Says.TURN_IT_ROUND_ITS_ARROW_POINTS.with(),
               List.of(valve)));
     }
   }

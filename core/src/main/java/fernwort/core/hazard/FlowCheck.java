@@ -137,10 +137,10 @@ final class FlowCheck {
     return new Warning(
         Warning.Code.TAP_STARVES,
         Severity.NOTE,
-        Message.words("No water comes at " + scene.label(tap)),
-        Message.of("It is open, and others take all there is."),
-        Message.of("What drives its water is too weak for all that is open at once."),
-        Message.of("Close another tap, or whatever else runs."),
+        Says.NO_WATER_COMES_AT.with(scene.label(tap)),
+        Says.IT_IS_OPEN_AND_OTHERS_TAKE_ALL.with(),
+        Says.WHAT_DRIVES_ITS_WATER.with(),
+        Says.CLOSE_ANOTHER_TAP_OR_WHATEVER.with(),
         List.of(tap));
   }
 }

@@ -78,7 +78,7 @@ final class Foretold {
   }
 
   private static Message when(Event h) {
-    return h.at() < NOW ? Message.of("now") : Message.of("in about {}", Amount.time(h.at()));
+    return h.at() < NOW ? Message.of("now") : Says.IN_ABOUT.with(Amount.time(h.at()));
   }
 
   /** Puts the time to the worst of the warnings told about a part; tells whether there is one. */
@@ -98,7 +98,7 @@ final class Foretold {
   }
 
   private static void bulges(Scene scene, Event h, List<Warning> found) {
-    if (timed(found, Warning.Is.BULGES, h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.BULGES, h, Says.THAT_IS_IN_ABOUT.text())) {
       return;
     }
     String tank = h.subject();
@@ -108,39 +108,38 @@ final class Foretold {
             ? new Warning(
                 Warning.Code.VENT_NARROW,
                 Severity.DANGER,
-                Message.of("The vent of {} is too narrow for this fill", scene.label(tank)),
-                Message.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
-                Message.of("More comes in than its vent or overflow lets out."),
-                Message.of(
-                    "Open the tap less, or stop well before the tank is full. Fit a wider vent."),
+                Says.THE_VENT_OF_IS_TOO_NARROW.with(scene.label(tank)),
+                Says.PRESSURE_BUILDS_UP_THE_TANK.with(when(h)),
+                Says.MORE_COMES_IN_THAN_ITS_VENT.with(),
+                Says.OPEN_THE_TAP_LESS_OR_STOP_WELL.with(),
                 List.of(tank))
             : new Warning(
                 Warning.Code.NO_AIR_OUT,
                 Severity.DANGER,
-                Message.of("{} fills and its air cannot get out", scene.label(tank)),
-                Message.of("Pressure builds up: the tank bulges {}, and can burst.", when(h)),
-                Message.of("Its vent and overflow are closed, or let out air only."),
-                Message.of("Open its vent or overflow first, then go on filling."),
+                Says.FILLS_AND_ITS_AIR_CANNOT_GET_OUT.with(scene.label(tank)),
+                Says.PRESSURE_BUILDS_UP_THE_TANK.with(when(h)),
+                Says.ITS_VENT_AND_OVERFLOW_ARE_CLOSED.with(),
+                Says.OPEN_ITS_VENT_OR_OVERFLOW_FIRST.with(),
                 List.of(tank)));
   }
 
   private static void suckedIn(Scene scene, Event h, List<Warning> found) {
-    if (timed(found, Warning.Is.SUCKS_IN, h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.SUCKS_IN, h, Says.THAT_IS_IN_ABOUT.text())) {
       return;
     }
     found.add(
         new Warning(
             Warning.Code.NO_AIR_IN,
             Severity.DANGER,
-            Message.of("{} empties and not enough air gets in", scene.label(h.subject())),
-            Message.of("Its walls are sucked in {}, and the flow dies.", when(h)),
-            Message.of("More leaves than its vent lets in."),
-            Message.of("Open its vent or travel valve, or draw more slowly."),
+            Says.EMPTIES_AND_NOT_ENOUGH_AIR_GETS.with(scene.label(h.subject())),
+            Says.ITS_WALLS_ARE_SUCKED.with(when(h)),
+            Says.MORE_LEAVES_THAN_ITS_VENT_LETS.with(),
+            Says.OPEN_ITS_VENT_OR_TRAVEL_VALVE.with(),
             List.of(h.subject())));
   }
 
   private static void drawsAir(Scene scene, Event h, List<Warning> found) {
-    if (timed(found, Warning.Is.DRAWS_AIR, h, "That is in about {}.")) {
+    if (timed(found, Warning.Is.DRAWS_AIR, h, Says.THAT_IS_IN_ABOUT.text())) {
       return;
     }
     boolean byHand = scene.part(h.subject()).kind().byHand();
@@ -148,12 +147,10 @@ final class Foretold {
         new Warning(
             Warning.Code.PUMP_DRY_SOON,
             Severity.NOTE,
-            Message.of("{} draws air {}", scene.label(h.subject()), when(h)),
-            byHand
-                ? Message.of("No more water comes then.")
-                : Message.of("It runs dry from then on, and wears out."),
-            Message.of("The tank that it draws from is down to its outlet then."),
-            Message.of("Switch it off before that, or change to a tank that has water."),
+            Says.DRAWS_AIR.with(scene.label(h.subject()), when(h)),
+            byHand ? Says.NO_MORE_WATER_COMES_THEN.with() : Says.IT_RUNS_DRY.with(),
+            Says.THE_TANK_THAT_IT_DRAWS.with(),
+            Says.SWITCH_IT_OFF.with(),
             List.of(h.subject())));
   }
 
@@ -186,12 +183,10 @@ final class Foretold {
         new Warning(
             Warning.Code.RUNS_OVER_SOON,
             gray ? Severity.WARNING : Severity.NOTE,
-            Message.of("Water runs out at {} {}", scene.label(end), when(h)),
-            gray
-                ? Message.of("Gray water goes onto the ground.")
-                : Message.of("What comes in from then on is lost onto the ground."),
-            Message.of("A tank is full then, and its overflow or vent leads there."),
-            Message.of("Stop before that."),
+            Says.WATER_RUNS_OUT_AT.with(scene.label(end), when(h)),
+            gray ? Says.GRAY_WATER_GOES_ONTO_THE_GROUND.with() : Says.WHAT_COMES.with(),
+            Says.A_TANK_IS_FULL.with(),
+            Says.STOP_BEFORE_THAT.with(),
             List.of(end)));
   }
 
@@ -214,7 +209,7 @@ final class Foretold {
                 w.code(),
                 w.severity(),
                 w.title(),
-                Message.of("Water runs out at {} {}.", scene.label(h.subject()), when(h)),
+                Says.WATER_RUNS_OUT_AT_STOP.with(scene.label(h.subject()), when(h)),
                 w.why(),
                 w.mend(),
                 w.parts())));
@@ -237,10 +232,10 @@ final class Foretold {
         new Warning(
             Warning.Code.GRAY_NEARLY_FULL,
             Severity.NOTE,
-            Message.of("Gray water comes back up at {} {}", scene.label(h.subject()), when(h)),
-            Message.of("The gray tank is full then."),
-            Message.of("More runs in than it has room for."),
-            Message.of("Dump gray first, or close the tap before that."),
+            Says.GRAY_WATER_COMES_BACK_UP_AT.with(scene.label(h.subject()), when(h)),
+            Says.THE_GRAY_TANK_IS_FULL_THEN.with(),
+            Says.MORE_RUNS_IN_THAN_IT_HAS_ROOM.with(),
+            Says.DUMP_GRAY_FIRST_OR_CLOSE_THE_TAP.with(),
             List.of(h.subject())));
   }
 }

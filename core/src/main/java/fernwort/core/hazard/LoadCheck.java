@@ -60,19 +60,16 @@ public final class LoadCheck {
           new Warning(
               hitch ? Warning.Code.HITCH_HEAVY : Warning.Code.AXLE_OVER,
               Severity.DANGER,
-              Message.of(
-                  "{} carries {}, {} too much",
-                  called(support, alone),
-                  Amount.mass(load),
-                  Amount.mass(load - support.highest())),
+              Says.CARRIES_TOO_MUCH.with(
+                  called(support, alone), Amount.mass(load), Amount.mass(load - support.highest())),
               Message.words(
                   hitch
-                      ? "The coupling or what pulls it gives way."
-                      : "Tyres, springs or axle give way."),
-              Message.of("The water is too close to it."),
+                      ? Says.THE_COUPLING_OR_WHAT_PULLS.text()
+                      : Says.TYRES_SPRINGS_OR_AXLE_GIVE_WAY.text()),
+              Says.THE_WATER_IS_TOO_CLOSE_TO_IT.with(),
               network.tanks().size() > 1
-                  ? Message.of("Carry less, or draw the tanks nearest to it first.")
-                  : Message.of("Carry less water or other load."),
+                  ? Says.CARRY_LESS_OR_DRAW_THE_TANKS.with()
+                  : Says.CARRY_LESS_WATER_OR_OTHER_LOAD.with(),
               List.of()));
     }
     if (hitch && weighed && load < support.lowest()) {
@@ -80,13 +77,10 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.HITCH_LIGHT,
               Severity.DANGER,
-              Message.of(
-                  "{} carries {}, {} too little",
-                  called(support, alone),
-                  Amount.mass(load),
-                  Amount.mass(support.lowest() - load)),
-              Message.of("The trailer sways, and can throw what pulls it off the road."),
-              Message.of("Too much weight lies behind the axle, or too little in front of it."),
+              Says.CARRIES_TOO_LITTLE.with(
+                  called(support, alone), Amount.mass(load), Amount.mass(support.lowest() - load)),
+              Says.THE_TRAILER_SWAYS_AND_CAN_THROW.with(),
+              Says.TOO_MUCH_WEIGHT_LIES_BEHIND.with(),
               balance(network, supports.get(0).x()),
               List.of()));
     }
@@ -101,23 +95,21 @@ public final class LoadCheck {
     boolean before = network.tanks().stream().anyMatch(t -> t.x() > axle);
     boolean behind = network.tanks().stream().anyMatch(t -> t.x() <= axle);
     if (before && behind) {
-      return Message.of("Fill the tanks in front of the axle, or draw those behind it first.");
+      return Says.FILL_THE_TANKS_IN_FRONT.with();
     }
-    return before
-        ? Message.of("Fill more water, or load something heavy in front of the axle.")
-        : Message.of("Carry less water, or load something heavy in front of the axle.");
+    return before ? Says.FILL_MORE_WATER_OR_LOAD.with() : Says.CARRY_LESS_WATER_OR_LOAD.with();
   }
 
   /** What people call a support; a label that is a word of the sentence stands in quotes. */
   private static String called(Bearing support, boolean alone) {
     if (isHitch(support)) {
-      return "The coupling";
+      return Says.THE_COUPLING.text();
     }
     return alone
-        ? "The axle"
+        ? Says.THE_AXLE.text()
         : PLACES.contains(support.label())
-            ? "The " + support.label() + " axle"
-            : "Axle “" + support.label() + "”";
+            ? Says.THE_AXLE_OF.filled(support.label())
+            : Says.AXLE.filled(support.label());
   }
 
   private static void side(Loads loads, List<Warning> found) {
@@ -127,13 +119,11 @@ public final class LoadCheck {
           new Warning(
               Warning.Code.SIDE,
               Severity.NOTE,
-              Message.of(
-                  "The water lies {} heavier on the {}",
-                  Amount.mass(Math.abs(loads.left())),
-                  loads.left() > 0 ? "left" : "right"),
-              Message.of("It leans, and pulls to that side when braking."),
-              Message.of("The tanks on that side hold more."),
-              Message.of("Fill or draw the sides evenly."),
+              Says.THE_WATER_LIES_HEAVIER_ON_THE.with(
+                  Amount.mass(Math.abs(loads.left())), loads.left() > 0 ? "left" : "right"),
+              Says.IT_LEANS_AND_PULLS_TO_THAT_SIDE.with(),
+              Says.THE_TANKS_ON_THAT_SIDE_HOLD_MORE.with(),
+              Says.FILL_OR_DRAW_THE_SIDES_EVENLY.with(),
               List.of()));
     }
   }

@@ -4,7 +4,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.End;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
-import fernwort.core.say.Message;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
@@ -42,18 +41,17 @@ final class PowerCheck implements Check {
   private static Warning warning(Scene scene, String valve, FlowPath way) {
     String goal =
         switch (way.end().kind()) {
-          case GROUND -> "onto the ground at " + scene.label(way.end().part());
-          case DUMP -> "out at " + scene.label(way.end().part());
+          case GROUND -> Says.ONTO_THE_GROUND_AT.filled(scene.label(way.end().part()));
+          case DUMP -> Says.OUT_AT.filled(scene.label(way.end().part()));
           case TANK, FIXTURE -> "into " + scene.label(way.end().part());
         };
     return new Warning(
         Warning.Code.POWER_LOSS,
         Severity.WARNING,
-        Message.words(scene.label(valve) + " opens when the power fails"),
-        Message.words("Water then runs " + goal + " with nobody at the handle."),
-        Message.of("Its motor falls back to a position that opens this way."),
-        Message.of(
-            "Close a hand valve in that line before you leave it, or use a motor that stays put."),
+        Says.OPENS_WHEN_THE_POWER_FAILS.with(scene.label(valve)),
+        Says.WATER_THEN_RUNS_WITH_NOBODY.with(goal),
+        Says.ITS_MOTOR_FALLS_BACK.with(),
+        Says.CLOSE_A_HAND_VALVE_IN_THAT_LINE.with(),
         List.of(valve, way.end().part()));
   }
 }

@@ -29,11 +29,11 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_DRY,
               byHand ? Severity.NOTE : Severity.DANGER,
-              Message.words(label + " is on and has nothing to draw"),
-              Message.words(byHand ? "It only moves air." : "It runs dry and burns out."),
-              Message.of(
-                  "No tank with water over its outlet, and no other source, is open to its inlet."),
-              Message.of("Switch it off; open a tank that has water, then switch it on again."),
+              Says.IS_ON_AND_HAS_NOTHING_TO_DRAW.with(label),
+              Message.words(
+                  byHand ? Says.IT_ONLY_MOVES_AIR.text() : Says.IT_RUNS_DRY_AND_BURNS_OUT.text()),
+              Says.NO_TANK_WITH_WATER.with(),
+              Says.SWITCH_IT_OFF_OPEN_A_TANK.with(),
               List.of(work.pump())));
     } else if (work.airThrough().isPresent()) {
       String by = work.airThrough().get();
@@ -41,10 +41,10 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SUCKS_AIR,
               Severity.WARNING,
-              Message.words(label + " sucks air through " + scene.label(by)),
-              Message.of("It rattles, spits and does not build up pressure."),
-              Message.words(scene.label(by) + " is open to its inlet and is dry."),
-              Message.words("Close a valve towards " + scene.label(by) + "."),
+              Says.SUCKS_AIR_THROUGH.with(label, scene.label(by)),
+              Says.IT_RATTLES_SPITS.with(),
+              Says.IS_OPEN_TO_ITS_INLET.with(scene.label(by)),
+              Says.CLOSE_A_VALVE_TOWARDS.with(scene.label(by)),
               List.of(work.pump(), by)));
     }
     List<String> loop = loop(scene, work);
@@ -85,12 +85,10 @@ final class PumpCheck implements Check {
           new Warning(
               Warning.Code.PUMP_SHUT_IN,
               Severity.WARNING,
-              Message.words(label + " presses against closed valves"),
-              Message.of(
-                  "It runs at its shut-off pressure, {}, and heats the water in it until a seal gives.",
-                  Amount.pressure(pump.shutOffPressure())),
-              Message.of("It has no switch that stops it, and no way from its outlet is open."),
-              Message.of("Open what it should deliver to, or switch it off."),
+              Says.PRESSES_AGAINST_CLOSED_VALVES.with(label),
+              Says.IT_RUNS_AT_ITS_SHUT_OFF_PRESSURE.with(Amount.pressure(pump.shutOffPressure())),
+              Says.IT_HAS_NO_SWITCH_THAT_STOPS.with(),
+              Says.OPEN_WHAT_IT_SHOULD_DELIVER.with(),
               List.of(work.pump())));
     }
   }
@@ -111,14 +109,13 @@ final class PumpCheck implements Check {
             Message.words(
                 label
                     + (delivers
-                        ? " pushes part of its water round in a loop"
-                        : " only circulates its water")),
-            Message.of(
-                "The water comes straight back to its inlet: little or no pressure, and it never stops."),
+                        ? Says.PUSHES_PART_OF_ITS_WATER_ROUND.text()
+                        : Says.ONLY_CIRCULATES_ITS_WATER.text())),
+            Says.THE_WATER_COMES_STRAIGHT_BACK.with(),
+            Says.A_WAY_FROM_ITS_OUTLET_BACK.with(
+                (through.isEmpty() ? "." : Says.THROUGH.filled(through))),
             Message.words(
-                "A way from its outlet back to its inlet is open"
-                    + (through.isEmpty() ? "." : " through " + through + ".")),
-            Message.words(through.isEmpty() ? "Close the loop." : "Close " + through + "."),
+                through.isEmpty() ? Says.CLOSE_THE_LOOP.text() : Says.CLOSE.filled(through)),
             List.of(work.pump())));
   }
 

@@ -95,17 +95,10 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.BACKFLOW,
         Severity.DANGER,
-        Message.words(tank.label() + " can run back into the tap"),
-        covered
-            ? Message.of(
-                "When the mains water pressure drops, tank water is drawn into the public pipe.")
-            : Message.of(
-                "When the tank fills and the mains water pressure drops, tank water is drawn into the public"
-                    + " pipe. The water is not that high now."),
-        Message.of("There is no check valve between them."),
-        Message.of(
-            "Close a valve between them, or fit a check valve or the backflow preventer that your"
-                + " local code asks for."),
+        Says.CAN_RUN_BACK_INTO_THE_TAP.with(tank.label()),
+        covered ? Says.WHEN_THE_MAINS_WATER_PRESSURE.with() : Says.WHEN_THE_TANK_FILLS.with(),
+        Says.THERE_IS_NO_CHECK_VALVE_BETWEEN.with(),
+        Says.CLOSE_A_VALVE_BETWEEN_THEM.with(),
         List.of(tank.id(), inlet.id()));
   }
 
@@ -156,16 +149,17 @@ final class SupplyCheck implements Check {
     String end = route.getLast();
     boolean moving = scene.ways().from(source.part()).anyMatch(w -> w.end().part().equals(end));
     String from =
-        source.kind() == Source.Kind.OUTSIDE ? "Outside water" : scene.label(source.part());
+        source.kind() == Source.Kind.OUTSIDE
+            ? Says.OUTSIDE_WATER.text()
+            : scene.label(source.part());
     return new Warning(
         Warning.Code.UNSAFE_WATER,
         moving ? Severity.DANGER : Severity.WARNING,
-        Message.words(from + (moving ? " runs to " : " can reach ") + scene.label(end)),
-        Message.of("Water that is not fit to drink gets where people drink."),
-        Message.of("The way between them is open and has no purifying filter."),
-        Message.of(
-            "Close a valve between them. If it has happened, do not drink; flush and sanitize"
-                + " first."),
+        Message.words(
+            from + (moving ? Says.RUNS_TO.text() : Says.CAN_REACH.text()) + scene.label(end)),
+        Says.WATER_THAT_IS_NOT_FIT_TO_DRINK.with(),
+        Says.THE_WAY_BETWEEN_THEM_IS_OPEN.with(),
+        Says.CLOSE_A_VALVE_BETWEEN_THEM_IF_IT_HAS_HAPPENED.with(),
         List.of(source.part(), end));
   }
 
@@ -189,26 +183,28 @@ final class SupplyCheck implements Check {
             && scene.part(way.end().part()).kind().letsAir();
     String who =
         switch (way.source().kind()) {
-          case MAINS -> "Tap water";
-          case OUTSIDE -> "Outside water";
-          case WASTE -> "Waste of " + scene.label(way.source().part());
+          case MAINS -> Says.TAP_WATER.text();
+          case OUTSIDE -> Says.OUTSIDE_WATER.text();
+          case WASTE -> Says.WASTE_OF.filled(scene.label(way.source().part()));
           case TANK, JUG -> scene.label(way.source().part());
         };
     if (scene.part(way.end().part()).kind().is(Purpose.INLET) && isInWater(scene, way)) {
       return runsOut(scene, way, who);
     }
-    String driven = way.drive().kind() == DrivenBy.Kind.FALL ? "by gravity" : "under pressure";
+    String driven =
+        way.drive().kind() == DrivenBy.Kind.FALL
+            ? Says.BY_GRAVITY.text()
+            : Says.UNDER_PRESSURE.text();
     return new Warning(
         overflow ? Warning.Code.OVERFLOWING : Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
-        Message.words(who + " runs onto the ground at " + at),
-        Message.words("It runs out " + driven + " until it is stopped or empty."),
-        Message.words("The way to " + at + " is open."),
+        Says.RUNS_ONTO_THE_GROUND_AT.with(who, at),
+        Says.IT_RUNS_OUT_UNTIL_IT_IS_STOPPED.with(driven),
+        Says.THE_WAY_TO_IS_OPEN.with(at),
         Message.words(
             gray
-                ? "Close it, unless you mean to empty here and local rules permit gray on the"
-                    + " ground."
-                : "Close it, unless you mean to drain."),
+                ? Says.CLOSE_IT_UNLESS_YOU_MEAN.text()
+                : Says.CLOSE_IT_UNLESS_YOU_MEAN_TO_DRAIN.text()),
         List.of(way.end().part(), way.source().part()));
   }
 
@@ -221,10 +217,10 @@ final class SupplyCheck implements Check {
     return new Warning(
         Warning.Code.TANK_RUNS_OUT,
         Severity.WARNING,
-        Message.words(who + " runs out through the hose at " + at),
-        Message.of("It runs into the outside water until it is stopped or the levels are equal."),
-        Message.of("The way there is open, and nothing holds the water back."),
-        Message.of("Close a valve on the way before the pump stops, or fit a check valve."),
+        Says.RUNS_OUT_THROUGH_THE_HOSE_AT.with(who, at),
+        Says.IT_RUNS_INTO_THE_OUTSIDE_WATER.with(),
+        Says.THE_WAY_THERE_IS_OPEN.with(),
+        Says.CLOSE_A_VALVE_ON_THE_WAY.with(),
         List.of(way.end().part(), way.source().part()));
   }
 
@@ -237,12 +233,10 @@ final class SupplyCheck implements Check {
             new Warning(
                 Warning.Code.HEATER_DRY,
                 Severity.DANGER,
-                Message.words(part.label() + " heats and no water can reach it"),
-                Message.of("What is left in it boils off, and it burns dry."),
-                Message.of(
-                    "Nothing that has water or pressure is open to it: it may be bypassed or drained."),
-                Message.of(
-                    "Switch it off; fill it until water runs from a hot tap, then switch it on."),
+                Says.HEATS_AND_NO_WATER_CAN_REACH_IT.with(part.label()),
+                Says.WHAT_IS_LEFT_IN_IT_BOILS_OFF.with(),
+                Says.NOTHING_THAT_HAS_WATER.with(),
+                Says.SWITCH_IT_OFF_FILL.with(),
                 List.of(part.id())));
       }
     }

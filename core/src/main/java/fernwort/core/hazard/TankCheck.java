@@ -76,13 +76,13 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             pressed ? Severity.DANGER : Severity.WARNING,
-            Message.words(scene.label(tank) + " fills and its air cannot get out"),
+            Says.FILLS_AND_ITS_AIR_CANNOT_GET_OUT.with(scene.label(tank)),
             Message.words(
                 pressed
-                    ? "Pressure builds up in the tank: it bulges, and can burst."
-                    : "Filling stops before the tank is full, and can spit back."),
-            Message.of("Every way for air out of it is closed or under water."),
-            Message.of("Open its vent or overflow first, then go on filling."),
+                    ? Says.PRESSURE_BUILDS_UP_IN_THE_TANK.text()
+                    : Says.FILLING_STOPS_BEFORE_THE_TANK.text()),
+            Says.EVERY_WAY_FOR_AIR.with(),
+            Says.OPEN_ITS_VENT_OR_OVERFLOW_FIRST.with(),
             List.of(tank)));
   }
 
@@ -123,11 +123,10 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            Message.words(scene.label(tank) + " has no overflow open once it is full"),
-            Message.of(
-                "When the water comes up to its vent, pressure builds up: it bulges, and can burst."),
-            Message.of("Its overflow is closed, or lets out air only."),
-            Message.of("Open its overflow or travel valve first, then go on filling."),
+            Says.HAS_NO_OVERFLOW_OPEN_ONCE.with(scene.label(tank)),
+            Says.WHEN_THE_WATER_COMES.with(),
+            Says.ITS_OVERFLOW_IS_CLOSED_OR_LETS.with(),
+            Says.OPEN_ITS_OVERFLOW_OR_TRAVEL.with(),
             List.of(tank)));
   }
 
@@ -136,11 +135,10 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_OUT,
             Severity.DANGER,
-            Message.words(scene.label(tank) + " has no vent open while it fills"),
-            Message.of(
-                "As water covers its outlets, and more comes than they let out, pressure builds up: it bulges, and can burst."),
-            Message.of("Its air gets out only by its outlets, or back by the line that fills it."),
-            Message.of("Open its vent or overflow first, then go on filling."),
+            Says.HAS_NO_VENT_OPEN_WHILE_IT_FILLS.with(scene.label(tank)),
+            Says.AS_WATER_COVERS_ITS_OUTLETS.with(),
+            Says.ITS_AIR_GETS_OUT_ONLY.with(),
+            Says.OPEN_ITS_VENT_OR_OVERFLOW_FIRST.with(),
             List.of(tank)));
   }
 
@@ -162,11 +160,10 @@ final class TankCheck implements Check {
                 new Warning(
                     Warning.Code.OPEN_TO_GROUND,
                     Severity.WARNING,
-                    Message.of("What goes into {} runs out at {}", tank.label(), scene.label(end)),
-                    Message.of(
-                        "It never fills: the water runs onto the ground as soon as it stands high enough."),
-                    Message.words("The way from the tank to " + scene.label(end) + " is open."),
-                    Message.of("Close it before the tank fills."),
+                    Says.WHAT_GOES_INTO_RUNS_OUT_AT.with(tank.label(), scene.label(end)),
+                    Says.IT_NEVER_FILLS_THE_WATER_RUNS.with(),
+                    Says.THE_WAY_FROM_THE_TANK.with(scene.label(end)),
+                    Says.CLOSE_IT_BEFORE_THE_TANK_FILLS.with(),
                     List.of(end, tank.id()))));
   }
 
@@ -187,13 +184,10 @@ final class TankCheck implements Check {
             new Warning(
                 Warning.Code.NO_ROOM,
                 Severity.WARNING,
-                Message.of("{} is full and closed: no room for warm water", tank.label()),
-                Message.of(
-                    "Its water grows by {} as it warms, and the tank bulges.",
-                    Amount.roughly(volume * GROWTH)),
-                Message.of("Hardly any air is left in it, and every vent is closed."),
-                Message.of(
-                    "Let about {} out, or open its vent.",
+                Says.IS_FULL_AND_CLOSED_NO_ROOM.with(tank.label()),
+                Says.ITS_WATER_GROWS_BY_AS_IT_WARMS.with(Amount.roughly(volume * GROWTH)),
+                Says.HARDLY_ANY_AIR_IS_LEFT.with(),
+                Says.LET_ABOUT_OUT_OR_OPEN_ITS_VENT.with(
                     Amount.roughly(Math.ceil(1000 * volume * GROWTH) / 1000)),
                 List.of(tank.id())));
       }
@@ -217,13 +211,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.NO_AIR_IN,
             pumped ? Severity.DANGER : Severity.WARNING,
-            Message.words(scene.label(tank) + " empties and no air can get in"),
+            Says.EMPTIES_AND_NO_AIR_CAN_GET_IN.with(scene.label(tank)),
             Message.words(
-                pumped
-                    ? "The pump sucks the tank in: its walls cave, and the flow dies."
-                    : "The flow slows to gulps and stops with water still in the tank."),
-            Message.of("Every way for air into it is closed or under water."),
-            Message.of("Open its vent or travel valve before drawing."),
+                pumped ? Says.THE_PUMP_SUCKS_THE_TANK.text() : Says.THE_FLOW_SLOWS_TO_GULPS.text()),
+            Says.EVERY_WAY_FOR_AIR_INTO_IT_IS_CLOSED.with(),
+            Says.OPEN_ITS_VENT_OR_TRAVEL_VALVE_BEFORE_DRAWING.with(),
             List.of(tank)));
   }
 
@@ -267,11 +259,10 @@ final class TankCheck implements Check {
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Message.words(label + " fills from mains water until its float closes"),
-        Message.of("It stops by itself; a float that sticks lets it run over."),
-        Message.of("A float valve closes the line when the water reaches it."),
-        Message.of(
-            "Look at its overflow the first time after a winter, and close the tap when away."),
+        Says.FILLS_FROM_MAINS_WATER.with(label),
+        Says.IT_STOPS_BY_ITSELF_A_FLOAT.with(),
+        Says.A_FLOAT_VALVE_CLOSES_THE_LINE.with(),
+        Says.LOOK_AT_ITS_OVERFLOW_THE_FIRST.with(),
         List.of(tank));
   }
 
@@ -282,23 +273,20 @@ final class TankCheck implements Check {
       return new Warning(
           Warning.Code.FILLING_UNWATCHED,
           Severity.WARNING,
-          Message.words("Mains water pushes into " + label + ", which nobody watches"),
-          Message.of("It fills until it runs over, or until something gives."),
+          Says.MAINS_WATER_PUSHES.with(label),
+          Says.IT_FILLS_UNTIL_IT_RUNS.with(),
           Message.words(
-              inUse
-                  ? "The handles let the taps and the tank run from mains water at the same time."
-                  : "Mains water does not stop by itself, and this tank has no gauge."),
-          Message.words(
-              "Close a valve into " + label + ", or stay at its overflow until it is full."),
+              inUse ? Says.THE_HANDLES_LET_THE_TAPS.text() : Says.MAINS_WATER_DOES_NOT_STOP.text()),
+          Says.CLOSE_A_VALVE_INTO_OR_STAY.with(label),
           List.of(tank));
     }
     return new Warning(
         Warning.Code.FILLING,
         Severity.NOTE,
-        Message.words(label + " fills from mains water"),
-        Message.of("It runs over at its overflow when it is full."),
-        Message.of("Mains water does not stop by itself."),
-        Message.of("Stay with it, and close the tap at the first water from the overflow."),
+        Says.FILLS_FROM_MAINS_WATER_OF.with(label),
+        Says.IT_RUNS_OVER_AT_ITS_OVERFLOW.with(),
+        Says.MAINS_WATER_DOES_NOT_STOP_BY_ITSELF.with(),
+        Says.STAY_WITH_IT_AND_CLOSE_THE_TAP.with(),
         List.of(tank));
   }
 
@@ -329,14 +317,10 @@ final class TankCheck implements Check {
           new Warning(
               Warning.Code.GRAY_NEARLY_FULL,
               Severity.NOTE,
-              Message.of("Gray will be full before fresh is used up"),
-              Message.of(
-                  "Gray is full after you use about {} more.", Amount.roughly(room / BECOMES_GRAY)),
-              Message.of(
-                  "There is room for {} of gray, and about {} will come from the fresh on board.",
-                  Amount.roughly(room),
-                  Amount.roughly(coming)),
-              Message.of("Plan to dump gray first; filling more fresh does not help."),
+              Says.GRAY_WILL_BE_FULL_BEFORE_FRESH.with(),
+              Says.GRAY_IS_FULL_AFTER_YOU_USE_ABOUT.with(Amount.roughly(room / BECOMES_GRAY)),
+              Says.THERE_IS_ROOM_FOR_OF_GRAY.with(Amount.roughly(room), Amount.roughly(coming)),
+              Says.PLAN_TO_DUMP_GRAY_FIRST_FILLING.with(),
               grays.stream().map(Part::id).toList()));
     }
   }
@@ -352,11 +336,11 @@ final class TankCheck implements Check {
         new Warning(
             Warning.Code.GRAY_FULL,
             more ? Severity.DANGER : Severity.WARNING,
-            Message.words(tank.label() + " is full"),
-            Message.of("Gray water comes back up the lowest drain, or leaves by the vent."),
+            Says.IS_FULL.with(tank.label()),
+            Says.GRAY_WATER_COMES_BACK.with(),
             Message.words(
-                more ? "Water is running into it now." : "There is no room for what is used next."),
-            Message.of("Dump it where that is permitted before using more water."),
+                more ? Says.WATER_IS_RUNNING_INTO_IT_NOW.text() : Says.THERE_IS_NO_ROOM.text()),
+            Says.DUMP_IT_WHERE_THAT_IS_PERMITTED.with(),
             List.of(tank.id())));
   }
 }

@@ -217,9 +217,7 @@ public final class Hydraulics {
       return model.solve();
     } catch (UnsettledException e) {
       throw new UnsettledFlowException(
-          "The flow through %s does not settle; check its figures and those of its neighbours"
-              .formatted(model.nameOf(e.link())),
-          e);
+          Says.THE_FLOW_THROUGH_DOES_NOT_SETTLE.filled(model.nameOf(e.link())), e);
     }
   }
 

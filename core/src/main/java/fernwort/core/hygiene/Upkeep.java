@@ -109,7 +109,7 @@ public record Upkeep(
         making.add((care.ofGauge() ? "gauge:" : "") + part.id(), care);
       }
     }
-    making.add(LEAKS, Care.of("Look for leaks with the pressure on", Care.A_QUARTER));
+    making.add(LEAKS, Care.of(Says.LOOK_FOR_LEAKS_WITH_THE_PRESSURE.text(), Care.A_QUARTER));
     making.found.sort(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::what));
     return making.found;
   }

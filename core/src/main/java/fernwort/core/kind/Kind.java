@@ -423,10 +423,13 @@ public interface Kind {
 
   /** What can be undone with a spanner or a thumb, as a last resort. */
   List<Position> FITTED =
-      List.of(new Position("fitted", "fitted"), new Position(UNDONE, "taken off and tipped out"));
+      List.of(
+          new Position("fitted", "fitted"),
+          new Position(UNDONE, Says.TAKEN_OFF_AND_TIPPED_OUT.text()));
 
   /** A bowl that screws off. */
-  List<Position> BOWL = List.of(new Position(ON, "bowl on"), new Position(OFF, "bowl off"));
+  List<Position> BOWL =
+      List.of(new Position(ON, Says.BOWL_ON.text()), new Position(OFF, Says.BOWL_OFF.text()));
 
   /** Ports of everything that water passes straight through. */
   List<String> IN_OUT = List.of("in", "out");

@@ -2,9 +2,9 @@ package fernwort.core.kind;
 
 /** Where one buys. */
 public enum Shop {
-  WATER_ON_BOARD("Water on board"),
+  WATER_ON_BOARD(Says.WATER_ON_BOARD.text()),
   PLUMBING("Plumbing"),
-  HARDWARE("Hardware and tools");
+  HARDWARE(Says.HARDWARE_AND_TOOLS.text());
 
   private final String title;
 

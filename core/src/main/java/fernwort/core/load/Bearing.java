@@ -49,8 +49,8 @@ public record Bearing(String label, double x, double empty, double lowest, doubl
     if (groups.size() != 2) {
       throw new Refusal(
           groups.size() < 2
-              ? "The vehicle has one axle and no hitch; describe the hitch to work out its loads"
-              : "The vehicle stands on more than two groups of axles; loads need a weighbridge");
+              ? Says.THE_VEHICLE_HAS_ONE_AXLE.text()
+              : Says.THE_VEHICLE_STANDS.text());
     }
     return groups;
   }

@@ -7,7 +7,6 @@ import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.ToDoubleFunction;
@@ -93,11 +92,7 @@ public final class DrawOrders {
             .boxed()
             .toList();
     if (fresh.size() > MOST_TANKS) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "%d tanks can be drawn in too many orders; empty some first",
-              fresh.size()));
+      throw new Refusal(Says.TANKS_CAN_BE_DRAWN_IN_TOO_MANY.filled(fresh.size()));
     }
     Trip trip = new Trip(network, new Moments(network), start, grayShare);
     List<Order> orders = new ArrayList<>();

@@ -9,7 +9,6 @@ import fernwort.core.tank.TankFigures;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 
 /**
@@ -41,8 +40,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
   public static LightFill of(Network network, double usable) {
     List<Part> fresh = network.rig().tanks(Contents.FRESH).toList();
     if (fresh.size() > DrawOrders.MOST_TANKS) {
-      throw new Refusal(
-          String.format(Locale.ROOT, "%d tanks can be filled in too many orders", fresh.size()));
+      throw new Refusal(Says.TANKS_CAN_BE_FILLED_IN_TOO_MANY.filled(fresh.size()));
     }
     Map<String, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {
@@ -53,7 +51,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
         new ArrayList<>(), fresh, order -> tried.add(fill(network, order, figures, usable)));
     return tried.stream()
         .max((a, b) -> Double.compare(a.loads().margin(), b.loads().margin()))
-        .orElseThrow(() -> new Refusal("The rig has no fresh tank to fill"));
+        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_FRESH_TANK.with()));
   }
 
   private static LightFill fill(

@@ -36,7 +36,7 @@ public record Restraint(double load, double holds) {
   public static Restraint of(
       double mass, double acceleration, int lashings, double rating, double angle) {
     if (!(angle >= 0 && angle < 90)) {
-      throw new Refusal("A lashing must run at 0 to 89° to what it holds");
+      throw new Refusal(Says.A_LASHING_MUST_RUN_AT_0.with());
     }
     return new Restraint(
         mass * acceleration * GRAVITY, lashings * rating * Math.cos(Math.toRadians(angle)));

@@ -56,10 +56,10 @@ final class AirCheck implements LayoutCheck {
           new Finding(
               Finding.Code.NO_AIR,
               Finding.Risk.HARM,
-              Message.words(part.label() + " has no way for air"),
-              Message.of("Filling presses its air together, drawing sucks its walls in."),
-              Message.of("A burst or caved tank, and taps that die while there is water."),
-              Message.of("Add a vent from its top to the open."),
+              Says.HAS_NO_WAY_FOR_AIR.with(part.label()),
+              Says.FILLING_PRESSES_ITS_AIR_TOGETHER.with(),
+              Says.A_BURST_OR_CAVED_TANK_AND_TAPS.with(),
+              Says.ADD_A_VENT_FROM_ITS_TOP.with(),
               List.of(part.id()),
               Optional.of(vent(part, tank))));
     }
@@ -127,13 +127,11 @@ final class AirCheck implements LayoutCheck {
               new Finding(
                   Finding.Code.VENT_LOW,
                   Finding.Risk.LOSS,
-                  Message.of(
-                      "{}: its vent leaves {} below its top",
-                      part.label(),
-                      Amount.length(top - vent.at().z())),
-                  Message.of("Air above the vent cannot get out, so water never gets there."),
-                  Message.of("{} of its room is never filled.", Amount.volume(lost)),
-                  Message.of("Lead the vent from the very top."),
+                  Says.ITS_VENT_LEAVES_BELOW_ITS_TOP.with(
+                      part.label(), Amount.length(top - vent.at().z())),
+                  Says.AIR_ABOVE_THE_VENT_CANNOT_GET.with(),
+                  Says.OF_ITS_ROOM_IS_NEVER_FILLED.with(Amount.volume(lost)),
+                  Says.LEAD_THE_VENT_FROM_THE_VERY_TOP.with(),
                   List.of(part.id()),
                   Optional.of(raise(part, vent, top - 0.004))));
         });
@@ -155,19 +153,17 @@ final class AirCheck implements LayoutCheck {
             new Finding(
                 Finding.Code.VENT_SAG,
                 shared ? Finding.Risk.HARM : Finding.Risk.LOSS,
-                Message.of(
-                    "{} sags by {}{}",
+                Says.SAGS_BY.with(
                     line.label(),
                     Amount.length(sag),
-                    shared ? " and serves two tanks" : ""),
-                Message.of("Water that gets into it stays in the low spot and locks the air."),
-                Message.of(
-                    "It holds back {}: early overflow, and “full” that is not full.",
+                    shared ? Says.AND_SERVES_TWO_TANKS.text() : ""),
+                Says.WATER_THAT_GETS_INTO_IT_STAYS.with(),
+                Says.IT_HOLDS_BACK_EARLY_OVERFLOW.with(
                     Amount.pressure(Water.DENSITY * Water.GRAVITY * sag)),
                 Message.words(
                     shared
-                        ? "Let it rise all the way, or give each tank a vent of its own."
-                        : "Let it rise all the way."),
+                        ? Says.LET_IT_RISE_ALL_THE_WAY.text()
+                        : Says.LET_IT_RISE_ALL_THE_WAY_STOP.text()),
                 List.of(line.from().part(), line.to().part()),
                 Optional.of(
                     rig -> RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of())))));
@@ -202,18 +198,13 @@ final class AirCheck implements LayoutCheck {
             new Finding(
                 Finding.Code.OVERFLOW_SIPHON,
                 Finding.Risk.LOSS,
-                Message.of("{} can siphon out through {}", part.label(), tail.get().label()),
-                Message.of(
-                    "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
-                Message.of(
-                    "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where"
-                        + " none does, the walls fold inwards and it goes on: up to {}.",
+                Says.CAN_SIPHON_OUT_THROUGH.with(part.label(), tail.get().label()),
+                Says.ITS_TAIL_HANGS_LOWER.with(),
+                Says.UP_TO_FROM_A_FULL_TANK.with(
                     Amount.volume(lost),
                     Scale.rounded(Slope.ROAD, 0),
                     Amount.volume(plan.network().room(part.id()).capacity())),
-                Message.of(
-                    "Lead it over a crest with an air valve, which stays safe when a handle is"
-                        + " forgotten; or fit a hand valve and remember it."),
+                Says.LEAD_IT_OVER_A_CREST.with(),
                 List.of(part.id(), tail.get().id()),
                 Optional.of(airAtCrest(part, port, line.get()))));
       }
@@ -264,7 +255,7 @@ final class AirCheck implements LayoutCheck {
       Part valve =
           new Part(
               RigEdit.of(rig).freeId(tank.id() + "-air"),
-              RigEdit.shortened(tank.label() + " air valve"),
+              RigEdit.shortened(Says.AIR_VALVE.filled(tank.label())),
               tank.place(),
               tank.x(),
               tank.y(),

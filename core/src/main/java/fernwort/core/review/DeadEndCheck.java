@@ -4,7 +4,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Beyond;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 
@@ -34,10 +33,10 @@ final class DeadEndCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.LEADS_NOWHERE,
         Finding.Risk.LOSS,
-        Message.of("{}: its line “{}” leads nowhere", valve.label(), line.label()),
-        Message.of("Nothing that gives or takes water is at its far end."),
-        Message.of("A position that does nothing, and water that stands in it and goes stale."),
-        Message.of("Join its far end to what it was meant for, or take it off and plug the port."),
+        Says.ITS_LINE_LEADS_NOWHERE.with(valve.label(), line.label()),
+        Says.NOTHING_THAT_GIVES_OR_TAKES.with(),
+        Says.A_POSITION_THAT_DOES_NOTHING.with(),
+        Says.JOIN_ITS_FAR_END.with(),
         List.of(valve.id(), line.id()),
         Optional.empty());
   }

@@ -10,7 +10,6 @@ import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -54,21 +53,14 @@ final class DrainCheck implements LayoutCheck {
         new Finding(
             Finding.Code.NO_LOW_DRAIN,
             Finding.Risk.LOSS,
-            Message.of("These pipes have no low-point drain"),
-            Message.words(
-                "They lie lower than any drain on their way, or no air gets in behind the water: "
-                    + named
-                    + "."),
-            Message.of("{} stays in the lines and can freeze.", Amount.volume(all)),
+            Says.THESE_PIPES_HAVE_NO_LOW_POINT.with(),
+            Says.THEY_LIE_LOWER_THAN_ANY_DRAIN.with(named),
+            Says.STAYS_IN_THE_LINES.with(Amount.volume(all)),
             airless
                 .map(piece ->
-                    Message.of(
-                        "Put a drain cap at the lowest point of “{}”, and one beside {} that lets"
-                            + " air in.",
-                        worst.label(),
-                        outer(drained, worst, piece).label()))
-                .orElseGet(() ->
-                    Message.of("Put a drain cap at the lowest point of “{}”.", worst.label())),
+                    Says.PUT_A_DRAIN_CAP_AT_THE_LOWEST.with(
+                        worst.label(), outer(drained, worst, piece).label()))
+                .orElseGet(() -> Says.PUT_A_DRAIN_CAP_AT_THE_LOWEST_POINT.with(worst.label())),
             List.of(end.id()),
             Optional.of(rig -> {
               Rig lower = withDrain(rig, worst, end, lowest);
@@ -100,7 +92,7 @@ final class DrainCheck implements LayoutCheck {
     return capped(
         rig,
         line.id(),
-        "Drain of " + line.label(),
+        Says.DRAIN_OF.filled(line.label()),
         end.place(),
         drainHeight(rig, lowest.height()),
         lowest);
@@ -114,7 +106,7 @@ final class DrainCheck implements LayoutCheck {
     return capped(
         rig,
         piece.id(),
-        "Air for " + whole.label(),
+        Says.AIR_FOR.filled(whole.label()),
         outer(rig, whole, piece).place(),
         height,
         new ProfilePoint(atStart ? near : piece.length() - near, height));

@@ -8,7 +8,6 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
@@ -33,12 +32,10 @@ final class HeaterCheck implements LayoutCheck {
           new Finding(
               Finding.Code.HEATER_RELIEF,
               Finding.Risk.HARM,
-              Message.words(part.label() + " has no pressure relief valve"),
-              Message.of("Heated water grows; trapped, it bursts the heater or the weakest joint."),
-              Message.of("Scalding, and the heater."),
-              Message.of(
-                  "Have a relief valve fitted that its maker and your local code call for; then say so"
-                      + " in its form."),
+              Says.HAS_NO_PRESSURE_RELIEF_VALVE.with(part.label()),
+              Says.HEATED_WATER_GROWS_TRAPPED.with(),
+              Says.SCALDING_AND_THE_HEATER.with(),
+              Says.HAVE_A_RELIEF_VALVE_FITTED.with(),
               List.of(part.id()),
               Optional.empty()));
     }
@@ -61,13 +58,10 @@ final class HeaterCheck implements LayoutCheck {
           new Finding(
               Finding.Code.HEATER_BYPASS,
               Finding.Risk.LOSS,
-              Message.words(part.label() + " cannot be bypassed"),
-              Message.of(
-                  "Antifreeze or a flush has to fill the whole heater on its way to the hot taps."),
-              Message.of(
-                  "{} of antifreeze each winter, and as much to flush out.",
-                  Amount.volume(part.volume())),
-              Message.of("Fit a bypass with a valve between its cold and its hot line."),
+              Says.CANNOT_BE_BYPASSED.with(part.label()),
+              Says.ANTIFREEZE_OR_A_FLUSH.with(),
+              Says.OF_ANTIFREEZE_EACH_WINTER.with(Amount.volume(part.volume())),
+              Says.FIT_A_BYPASS_WITH_A_VALVE.with(),
               List.of(part.id()),
               Optional.of(roundIt(part, cold.get(), hot.get()))));
     }
@@ -80,16 +74,13 @@ final class HeaterCheck implements LayoutCheck {
           new Finding(
               Finding.Code.HEATER_DRAIN,
               Finding.Risk.LOSS,
-              Message.words(part.label() + ": its drain is entered above its top"),
-              Message.of(
-                  "Its drain is entered {} above its bottom; a heater of {} is about {} high.",
+              Says.ITS_DRAIN_IS_ENTERED_ABOVE.with(part.label()),
+              Says.ITS_DRAIN_IS_ENTERED_ABOVE_ITS_BOTTOM.with(
                   Amount.length(heater.drainHeight()),
                   Amount.volume(part.volume()),
                   Amount.length(high)),
-              Message.of("Winter plans then count the heater as staying full."),
-              Message.of(
-                  "Measure from the bottom of the heater to its drain plug, and correct it in its"
-                      + " form."),
+              Says.WINTER_PLANS_THEN_COUNT.with(),
+              Says.MEASURE_FROM_THE_BOTTOM.with(),
               List.of(part.id()),
               Optional.empty()));
     }
@@ -111,7 +102,7 @@ final class HeaterCheck implements LayoutCheck {
       Part tee =
           new Part(
               RigEdit.of(branched).freeId("hot-tee"),
-              "Bypass tee",
+              Says.BYPASS_TEE.text(),
               heater.place(),
               heater.x(),
               heater.y(),

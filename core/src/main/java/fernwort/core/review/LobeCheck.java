@@ -6,7 +6,6 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,14 +37,11 @@ final class LobeCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.LOBE_KEEPS,
         Finding.Risk.LOSS,
-        Message.of("{}: its {} lobe has no outlet", part.label(), lobe),
-        Message.of("Water gets out of that lobe only over the bridge; below it, it stays."),
-        Message.of(
-            "{}, {} of the tank, is never drawn nor drained, grows stale, and freezes there.",
-            Amount.volume(kept.volume()),
-            Amount.share(kept.volume() / room.capacity())),
-        Message.of(
-            "Fit an outlet at the bottom of the {} lobe, and lead it by a tee to the other.", lobe),
+        Says.ITS_LOBE_HAS_NO_OUTLET.with(part.label(), lobe),
+        Says.WATER_GETS_OUT_OF_THAT_LOBE_ONLY.with(),
+        Says.OF_THE_TANK_IS_NEVER_DRAWN_NOR.with(
+            Amount.volume(kept.volume()), Amount.share(kept.volume() / room.capacity())),
+        Says.FIT_AN_OUTLET_AT_THE_BOTTOM.with(lobe),
         List.of(part.id()),
         Optional.empty());
   }
@@ -95,16 +91,11 @@ final class LobeCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.LOBES_APART,
         Finding.Risk.LOSS,
-        Message.of("{}: nothing joins its lobes below the bridge", part.label()),
-        Message.of(
-            "The outlet \"{}\" lets out the {} lobe alone, and \"{}\" the {} one; Fernwort treats both as one level.",
-            one.id(),
-            where(one.at(), middle),
-            other.id(),
-            where(other.at(), middle)),
-        Message.of(
-            "The taps run dry while the other lobe still holds water, and a drain empties one alone."),
-        Message.of("Join the two outlets by a tee or a line of full bore, low down."),
+        Says.NOTHING_JOINS_ITS_LOBES_BELOW.with(part.label()),
+        Says.THE_OUTLET_LETS_OUT_THE_LOBE.with(
+            one.id(), where(one.at(), middle), other.id(), where(other.at(), middle)),
+        Says.THE_TAPS_RUN_DRY_WHILE.with(),
+        Says.JOIN_THE_TWO_OUTLETS_BY_A_TEE.with(),
         List.of(part.id()),
         Optional.empty());
   }

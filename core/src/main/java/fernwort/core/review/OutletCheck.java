@@ -9,7 +9,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
 import java.util.Optional;
@@ -60,13 +59,10 @@ final class OutletCheck implements LayoutCheck {
           new Finding(
               Finding.Code.OUTLET_LOW,
               Finding.Risk.BOTHER,
-              Message.of(
-                  "{}: its outlet lies {} above the floor", part.label(), Amount.length(above)),
-              Message.of("It draws in whatever has settled, and blocks strainer and filters."),
-              Message.of("Filters clog early; grit reaches pump and taps."),
-              Message.of(
-                  "Raise it to about {}, or strain it and clean the tank often.",
-                  Amount.length(better)),
+              Says.ITS_OUTLET_LIES_ABOVE_THE_FLOOR.with(part.label(), Amount.length(above)),
+              Says.IT_DRAWS_IN_WHATEVER_HAS_SETTLED.with(),
+              Says.FILTERS_CLOG_EARLY_GRIT_REACHES.with(),
+              Says.RAISE_IT_TO_ABOUT_OR_STRAIN.with(Amount.length(better)),
               List.of(part.id()),
               Optional.of(move(part, port, floor + better))));
     } else if (stranded > SHARE_WORTH_SAYING * room.capacity() && above > better + WORTH_A_HOLE) {
@@ -74,14 +70,11 @@ final class OutletCheck implements LayoutCheck {
           new Finding(
               Finding.Code.OUTLET_HIGH,
               Finding.Risk.LOSS,
-              Message.of(
-                  "{}: its outlet lies {} above the floor", part.label(), Amount.length(above)),
-              Message.of("Water below the outlet is carried but never drawn."),
-              Message.of(
-                  "{}, {} of the tank, is stranded on level ground.",
-                  Amount.volume(stranded),
-                  Amount.share(stranded / room.capacity())),
-              Message.of("Lower it to about {} above the floor.", Amount.length(better)),
+              Says.ITS_OUTLET_LIES_ABOVE_THE_FLOOR.with(part.label(), Amount.length(above)),
+              Says.WATER_BELOW_THE_OUTLET.with(),
+              Says.OF_THE_TANK_IS_STRANDED_ON_LEVEL.with(
+                  Amount.volume(stranded), Amount.share(stranded / room.capacity())),
+              Says.LOWER_IT_TO_ABOUT_ABOVE.with(Amount.length(better)),
               List.of(part.id()),
               Optional.of(move(part, port, floor + better))));
     }

@@ -50,13 +50,10 @@ final class PlaceCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.CLEARANCE,
         Finding.Risk.HARM,
-        Message.of(
-            "{} hangs {} lower than allowed",
-            part.label(),
-            Amount.length(clearance - part.height())),
-        Message.of("A branch, a kerb or a ramp meets it first."),
-        Message.of("The part, and the water behind it."),
-        Message.of("Hang it at {} or higher.", Amount.length(clearance)),
+        Says.HANGS_LOWER_THAN_ALLOWED.with(part.label(), Amount.length(clearance - part.height())),
+        Says.A_BRANCH_A_KERB_OR_A_RAMP.with(),
+        Says.THE_PART_AND_THE_WATER_BEHIND_IT.with(),
+        Says.HANG_IT_AT_OR_HIGHER.with(Amount.length(clearance)),
         List.of(part.id()),
         Optional.of(rig -> RigEdit.of(rig).change(part.id(), p -> p.atHeight(clearance))));
   }
@@ -74,11 +71,10 @@ final class PlaceCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.INLET_DIRT,
         Finding.Risk.HARM,
-        Message.words(part.label() + " sits where road dirt lands"),
-        Message.of(
-            "Spray from the wheel dries on it and is washed into the tank at the next fill."),
-        Message.of("Drinking water."),
-        Message.of("Move it to about {}, or give it a cover that closes.", Amount.length(CLEAN)),
+        Says.SITS_WHERE_ROAD_DIRT_LANDS.with(part.label()),
+        Says.SPRAY_FROM_THE_WHEEL_DRIES.with(),
+        Says.DRINKING_WATER.with(),
+        Says.MOVE_IT_TO_ABOUT.with(Amount.length(CLEAN)),
         List.of(part.id()),
         Optional.of(rig -> RigEdit.of(rig).change(part.id(), p -> p.atHeight(CLEAN))));
   }
@@ -90,13 +86,15 @@ final class PlaceCheck implements LayoutCheck {
         isSwitch ? Finding.Risk.LOSS : Finding.Risk.BOTHER,
         Message.words(
             part.label()
-                + (isSwitch ? " has no switch in reach" : " is only reached by removing a panel")),
-        Message.of("To get at it somebody has to “{}”.", place.reach()),
+                + (isSwitch
+                    ? Says.HAS_NO_SWITCH_IN_REACH.text()
+                    : Says.IS_ONLY_REACHED_BY_REMOVING.text())),
+        Says.TO_GET_AT_IT_SOMEBODY_HAS_TO.with(place.reach()),
         Message.words(
             isSwitch
-                ? "A pump or heater that runs dry goes on running."
-                : "Minutes each time, and a handle that is not turned because of it."),
-        Message.of("Move it, or cut a hatch; this goes once its reach note names no tool."),
+                ? Says.A_PUMP_OR_HEATER_THAT_RUNS_DRY.text()
+                : Says.MINUTES_EACH_TIME_AND_A_HANDLE.text()),
+        Says.MOVE_IT_OR_CUT_A_HATCH.with(),
         List.of(part.id()),
         Optional.empty());
   }

@@ -43,18 +43,18 @@ final class PortCheck implements LayoutCheck {
         Finding.Risk.LOSS,
         Message.words(
             ours
-                ? "%s: %s".formatted(part.label(), one ? "an end is open" : "ends are open")
-                : (one ? "%s: port %s is open" : "%s: ports %s are open")
-                    .formatted(part.label(), String.join(", ", ports))),
-        Message.words(
-            one
-                ? "Nothing is joined to it and nothing closes it."
-                : "Nothing is joined to them and nothing closes them."),
+                ? "%s: %s"
+                    .formatted(
+                        part.label(), one ? Says.AN_END_IS_OPEN.text() : Says.ENDS_ARE_OPEN.text())
+                : (one ? Says.PORT_IS_OPEN : Says.PORTS_ARE_OPEN)
+                    .filled(part.label(), String.join(", ", ports))),
+        Message.words(one ? Says.NOTHING_IS_JOINED.text() : Says.NOTHING_IS_JOINED_TO_THEM.text()),
         Message.words(
             tank
-                ? "All the water above it, the first time the tank is filled."
-                : "Whatever reaches it runs out."),
-        Message.words(one ? "Plug it, or join a line to it." : "Plug them, or join lines to them."),
+                ? Says.ALL_THE_WATER_ABOVE_IT_THE_FIRST.text()
+                : Says.WHATEVER_REACHES_IT_RUNS_OUT.text()),
+        Message.words(
+            one ? Says.PLUG_IT_OR_JOIN_A_LINE.text() : Says.PLUG_THEM_OR_JOIN_LINES_TO_THEM.text()),
         List.of(part.id()),
         Optional.of(rig -> {
           Rig plugged = rig;

@@ -14,7 +14,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.List;
@@ -62,12 +61,12 @@ final class SupplyCheck implements LayoutCheck {
           new Finding(
               Finding.Code.NO_BACKFLOW,
               Finding.Risk.HARM,
-              Message.words(inlet.label() + " has no backflow protection"),
-              Message.of("When mains pressure drops, tank water is drawn into the public pipe."),
-              Message.of("Other people's drinking water."),
-              Message.of("Fit a check valve behind it; your local code may ask for more."),
+              Says.HAS_NO_BACKFLOW_PROTECTION.with(inlet.label()),
+              Says.WHEN_MAINS_PRESSURE_DROPS_TANK.with(),
+              Says.OTHER_PEOPLES_DRINKING_WATER.with(),
+              Says.FIT_A_CHECK_VALVE_BEHIND.with(),
               List.of(inlet.id()),
-              behind(plan, inlet, "check", " check valve", new CheckValve(2_000))));
+              behind(plan, inlet, "check", Says.CHECK_VALVE.text(), new CheckValve(2_000))));
     }
   }
 
@@ -83,18 +82,11 @@ final class SupplyCheck implements LayoutCheck {
                 new Finding(
                     Finding.Code.NO_REGULATOR,
                     Finding.Risk.LOSS,
-                    Message.of(
-                        "{} gives {}, and no regulator is behind it",
-                        inlet.label(),
-                        Amount.pressure(kind.mainsPressure())),
-                    Message.of(
-                        "Fittings, filters and heaters are often made for less, and a tap gives"
-                            + " more at night than by day."),
-                    Message.of(
-                        "{} first, or the joint next to it, while nobody is there.",
-                        plan.part(route.getLast()).label()),
-                    Message.of(
-                        "Fit a regulator right behind it, set below what the weakest part is made for: its plate or leaflet says."),
+                    Says.GIVES_AND_NO_REGULATOR_IS_BEHIND.with(
+                        inlet.label(), Amount.pressure(kind.mainsPressure())),
+                    Says.FITTINGS_FILTERS_AND_HEATERS.with(),
+                    Says.FIRST_OR_THE_JOINT_NEXT.with(plan.part(route.getLast()).label()),
+                    Says.FIT_A_REGULATOR_RIGHT_BEHIND.with(),
                     List.of(inlet.id(), route.getLast()),
                     behind(plan, inlet, "regulator", " regulator", Fittings.regulator(USUAL)))));
   }
@@ -113,11 +105,10 @@ final class SupplyCheck implements LayoutCheck {
           new Finding(
               Finding.Code.PUMP_STRAINER,
               Finding.Risk.BOTHER,
-              Message.words(pump.label() + " has no strainer before it"),
-              Message.of(
-                  "A drilling chip or a grain of sand in its valves and it no longer holds pressure."),
-              Message.of("A pump, and an afternoon."),
-              Message.of("Fit a strainer on its suction side, where it can be opened and rinsed."),
+              Says.HAS_NO_STRAINER_BEFORE_IT.with(pump.label()),
+              Says.A_DRILLING_CHIP_OR_A_GRAIN.with(),
+              Says.A_PUMP_AND_AN_AFTERNOON.with(),
+              Says.FIT_A_STRAINER_ON_ITS_SUCTION.with(),
               List.of(pump.id()),
               plan.lineAt(pump, "in")
                   .map(line ->
@@ -180,13 +171,10 @@ final class SupplyCheck implements LayoutCheck {
                 new Finding(
                     Finding.Code.FRESH_MEETS_GRAY,
                     Finding.Risk.HARM,
-                    Message.words(
-                        gray.label() + " can reach " + plan.part(route.getLast()).label()),
-                    Message.of(
-                        "With some setting of the handles gray water gets where people drink."),
-                    Message.of("Somebody's health."),
-                    Message.of(
-                        "Separate the two for good: no line, no valve, no shared hose between them."),
+                    Says.CAN_REACH.with(gray.label(), plan.part(route.getLast()).label()),
+                    Says.WITH_SOME_SETTING_OF_THE_HANDLES.with(),
+                    Says.SOMEBODYS_HEALTH.with(),
+                    Says.SEPARATE_THE_TWO_FOR_GOOD.with(),
                     List.of(gray.id(), route.getLast()),
                     Optional.empty())));
   }
@@ -218,12 +206,10 @@ final class SupplyCheck implements LayoutCheck {
             new Finding(
                 Finding.Code.ONE_LEAK,
                 Finding.Risk.LOSS,
-                Message.of(
-                    "{} and {} cannot be closed off from each other", one.label(), other.label()),
-                Message.of(
-                    "No valve is between them, so they are at one level and run out together."),
-                Message.of("One split hose loses both."),
-                Message.of("Put a valve between them and keep it closed on the road."),
+                Says.AND_CANNOT_BE_CLOSED_OFF.with(one.label(), other.label()),
+                Says.NO_VALVE_IS_BETWEEN_THEM.with(),
+                Says.ONE_SPLIT_HOSE_LOSES_BOTH.with(),
+                Says.PUT_A_VALVE_BETWEEN_THEM.with(),
                 List.of(one.id(), other.id()),
                 Optional.of(rig -> partThem(rig, route))));
   }
@@ -271,7 +257,7 @@ final class SupplyCheck implements LayoutCheck {
         rig.lines().stream()
             .filter(l -> joins(l, route.get(0), route.get(1)))
             .findFirst()
-            .orElseThrow(() -> new Refusal("The line between them is gone; look again"));
+            .orElseThrow(() -> new Refusal(Says.THE_LINE_BETWEEN_THEM_IS_GONE.with()));
     Part near = rig.part(route.get(0));
     Part valve =
         new Part(

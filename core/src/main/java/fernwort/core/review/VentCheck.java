@@ -12,7 +12,6 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -90,18 +89,14 @@ final class VentCheck implements LayoutCheck {
         new Finding(
             Finding.Code.VENT_NARROW,
             Finding.Risk.HARM,
-            Message.of("{}: its vent is too narrow for the fill", part.label()),
-            Message.of(
-                "Up to {} come in. To push that out through a vent of {} once the tank is full takes"
-                    + " {}; the tank bears {}.",
+            Says.ITS_VENT_IS_TOO_NARROW.with(part.label()),
+            Says.UP_TO_COME_IN_TO_PUSH.with(
                 Amount.flow(fill),
                 Amount.length(narrowest),
                 Amount.pressure(pressure),
                 Amount.pressure(tank.highestPressure())),
-            Message.of("It bulges, and can burst, when somebody is late to the tap."),
-            Message.of(
-                "Fit a vent of {}, or open the tap less and stop before it is full.",
-                Amount.length(wider.getAsDouble())),
+            Says.IT_BULGES_AND_CAN_BURST.with(),
+            Says.FIT_A_VENT_OF_OR_OPEN.with(Amount.length(wider.getAsDouble())),
             List.of(part.id()),
             Optional.of(widened(widest, wider.getAsDouble()))));
   }
@@ -165,13 +160,10 @@ final class VentCheck implements LayoutCheck {
             new Finding(
                 Finding.Code.FLOAT_SLOW,
                 Finding.Risk.BOTHER,
-                Message.of("{}: its float valve passes less than the hose gives", part.label()),
-                Message.of(
-                    "It passes about {} fully open; the hose gives {}.",
-                    Amount.flow(passes),
-                    Amount.flow(fill)),
-                Message.of("Filling takes longer, and less comes while water is drawn."),
-                Message.of("Fit a larger float valve, or plan with its flow."),
+                Says.ITS_FLOAT_VALVE_PASSES.with(part.label()),
+                Says.IT_PASSES_ABOUT_FULLY_OPEN.with(Amount.flow(passes), Amount.flow(fill)),
+                Says.FILLING_TAKES_LONGER.with(),
+                Says.FIT_A_LARGER_FLOAT_VALVE_OR_PLAN.with(),
                 List.of(part.id()),
                 Optional.empty()));
       }

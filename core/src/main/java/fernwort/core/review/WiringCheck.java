@@ -6,7 +6,6 @@ import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 
@@ -73,15 +72,10 @@ final class WiringCheck implements LayoutCheck {
     return new Finding(
         Finding.Code.NEVER_JOINED,
         Finding.Risk.LOSS,
-        Message.words(
-            "%s never joins %s with %s".formatted(valve.label(), source.label(), pump.label())),
-        Message.words("No position of its handle leads water from the one to the other."),
-        Message.words(
-            "%s cannot draw from %s, however the handle stands."
-                .formatted(pump.label(), source.label())),
-        Message.words(
-            "Look which line is joined to which side of %s; change its lines, or what its positions join."
-                .formatted(valve.label())),
+        Says.NEVER_JOINS_WITH.with(valve.label(), source.label(), pump.label()),
+        Says.NO_POSITION_OF_ITS_HANDLE_LEADS.with(),
+        Says.CANNOT_DRAW_FROM_HOWEVER.with(pump.label(), source.label()),
+        Says.LOOK_WHICH_LINE_IS_JOINED.with(valve.label()),
         List.of(valve.id(), source.id(), pump.id()),
         Optional.empty());
   }
@@ -101,13 +95,10 @@ final class WiringCheck implements LayoutCheck {
           new Finding(
               Finding.Code.JUG_PUSHED_INTO,
               Finding.Risk.LOSS,
-              Message.words("%s pushes into %s".formatted(pump, jug.label())),
-              Message.words(
-                  "%s hangs on the line behind %s, where water is pushed, not drawn."
-                      .formatted(jug.label(), pump)),
-              Message.words("Nothing is drawn from it, and it runs over when the pump runs."),
-              Message.words(
-                  "Hang %s before %s, or pour it into a tank filler.".formatted(jug.label(), pump)),
+              Says.PUSHES_INTO.with(pump, jug.label()),
+              Says.HANGS_ON_THE_LINE_BEHIND.with(jug.label(), pump),
+              Says.NOTHING_IS_DRAWN.with(),
+              Says.HANG_BEFORE_OR_POUR.with(jug.label(), pump),
               List.of(jug.id(), pushing.orElseThrow().id()),
               Optional.empty()));
     }

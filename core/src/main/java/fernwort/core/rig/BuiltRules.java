@@ -38,13 +38,13 @@ final class BuiltRules {
   }
 
   private void joint(Joint joint, Map<String, Part> parts, Set<PortRef> seen) {
-    String where = "joint " + joint.at().part() + "." + joint.at().port();
+    String where = Says.JOINT.filled(joint.at().part(), joint.at().port());
     Part part = parts.get(joint.at().part());
     if (part == null || !part.kind().ports().contains(joint.at().port())) {
-      add(where, "there is no such port", "Name a part of the rig and one of its ports");
+      add(where, Says.THERE_IS_NO_SUCH_PORT.text(), Says.NAME_A_PART_OF_THE_RIG.text());
     }
     if (!seen.add(joint.at())) {
-      add(where, "it is described twice", "Leave one of the two out");
+      add(where, Says.IT_IS_DESCRIBED_TWICE.text(), Says.LEAVE_ONE_OF_THE_TWO_OUT.text());
     }
     joint.port().ifPresent(c -> form(where, c.form()));
     joint.line().ifPresent(c -> form(where, c.form()));
@@ -67,21 +67,21 @@ final class BuiltRules {
 
   private void size(String where, String size) {
     if (!SIZE.matcher(size).matches()) {
-      add(where, "“" + size + "” is not a size of a thread", "Give one such as 1/2 or M22x1.5");
+      add(where, Says.IS_NOT_A_SIZE_OF_A_THREAD.filled(size), Says.GIVE_ONE_SUCH_AS_1_2.text());
     }
   }
 
   private void width(String where, double width) {
     if (!(width > 0 && width <= WIDEST)) {
-      add(where, "its size is not above 0 and up to half a metre", "Give its diameter in metres");
+      add(where, Says.ITS_SIZE_IS_NOT_ABOVE_0.text(), Says.GIVE_ITS_DIAMETER_IN_METRES.text());
     }
   }
 
   private void support(TankSupport support, Map<String, Part> parts) {
-    String where = "a support of " + support.tank();
+    String where = Says.A_SUPPORT_OF.filled(support.tank());
     Part part = parts.get(support.tank());
     if (part == null || !part.kind().is(Purpose.HOLDS)) {
-      add(where, "there is no such tank", "Name a tank of the rig");
+      add(where, Says.THERE_IS_NO_SUCH_TANK.text(), Says.NAME_A_TANK_OF_THE_RIG.text());
     }
     within(where, "along", support.along(), -LONGEST, LONGEST);
     within(where, "width", support.width(), 0.001, LONGEST);
@@ -94,8 +94,8 @@ final class BuiltRules {
     if (!(value >= low && value <= high)) {
       add(
           where,
-          "its %s is not from %s to %s".formatted(what, low, high),
-          "Check the number and its unit");
+          Says.ITS_IS_NOT_FROM_TO.filled(what, low, high),
+          Says.CHECK_THE_NUMBER_AND_ITS_UNIT.text());
     }
   }
 

@@ -63,9 +63,9 @@ public record Line(
   public enum Material {
     PEX("PEX", 6e5, true, DRAWN, 0.0018, 0.40, CutEnd.TUBE),
     POLYETHYLENE("polyethylene", 6e5, true, DRAWN, 0.0018, 0.40, CutEnd.TUBE),
-    PVC_HOSE("PVC hose", 3e5, true, DRAWN, 0.003, 0.17, CutEnd.HOSE),
-    SILICONE_HOSE("silicone hose", 1.5e5, true, COMMERCIAL, 0.003, 0.20, CutEnd.HOSE),
-    RIGID_PVC("rigid PVC", 6e5, false, DRAWN, 0.0025, 0.17, CutEnd.SPIGOT),
+    PVC_HOSE(Says.PVC_HOSE.text(), 3e5, true, DRAWN, 0.003, 0.17, CutEnd.HOSE),
+    SILICONE_HOSE(Says.SILICONE_HOSE.text(), 1.5e5, true, COMMERCIAL, 0.003, 0.20, CutEnd.HOSE),
+    RIGID_PVC(Says.RIGID_PVC.text(), 6e5, false, DRAWN, 0.0025, 0.17, CutEnd.SPIGOT),
     COPPER("copper", 10e5, false, DRAWN, 0.001, 390, CutEnd.TUBE),
     STAINLESS("stainless", 10e5, false, COMMERCIAL, 0.001, 15, CutEnd.TUBE);
 

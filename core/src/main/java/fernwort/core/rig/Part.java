@@ -59,7 +59,7 @@ public record Part(
    * @throws Refusal when there is nothing to set
    */
   public Position rest() {
-    return kind.rest().orElseThrow(() -> new Refusal(label + " has nothing that can be set"));
+    return kind.rest().orElseThrow(() -> new Refusal(Says.HAS_NOTHING_THAT_CAN_BE_SET.with(label)));
   }
 
   /** Returns a port of this part. */

@@ -76,7 +76,7 @@ public record Rig(
         return part;
       }
     }
-    throw new Refusal("The rig has no part \"" + id + "\"; check its id");
+    throw new Refusal(Says.THE_RIG_HAS_NO_PART_CHECK.with(id));
   }
 
   /** Returns the place with this id. */
@@ -84,7 +84,7 @@ public record Rig(
     return places.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
-        .orElseThrow(() -> new Refusal("The rig has no place \"" + id + "\""));
+        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_PLACE.with(id)));
   }
 
   /** Returns the parts that are tanks. */
@@ -193,20 +193,18 @@ public record Rig(
   public Position position(String partId, String positionId) {
     Part part = part(partId);
     if (!part.hasHandle()) {
-      throw new Refusal(
-          part.label() + " has nothing to turn or switch; pick a part that has a handle");
+      throw new Refusal(Says.HAS_NOTHING_TO_TURN_OR_SWITCH.with(part.label()));
     }
     return part.kind().positions().stream()
         .filter(p -> p.id().equals(positionId))
         .findFirst()
         .orElseThrow(() ->
             new Refusal(
-                "%s has no position \"%s\"; it can be %s"
-                    .formatted(
-                        part.label(),
-                        positionId,
-                        part.kind().positions().stream()
-                            .map(p -> "\"" + p.id() + "\"")
-                            .collect(Collectors.joining(", ")))));
+                Says.HAS_NO_POSITION_IT_CAN_BE.with(
+                    part.label(),
+                    positionId,
+                    part.kind().positions().stream()
+                        .map(p -> "\"" + p.id() + "\"")
+                        .collect(Collectors.joining(", ")))));
   }
 }

@@ -132,7 +132,11 @@ public final class RigBuilder {
         note,
         vehicle.orElseThrow(() ->
             new InvalidRigException(
-                List.of(new Problem("the rig", "it has no vehicle", "Describe one")))),
+                List.of(
+                    new Problem(
+                        Says.THE_RIG.text(),
+                        Says.IT_HAS_NO_VEHICLE.text(),
+                        Says.DESCRIBE_ONE.text())))),
         places,
         parts,
         lines);

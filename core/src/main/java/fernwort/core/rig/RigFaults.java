@@ -26,13 +26,10 @@ final class RigFaults {
 
   void name(String where, String id, String label) {
     if (!ID.matcher(id).matches()) {
-      add(
-          where,
-          "the id \"" + brief(id) + "\" is not usable",
-          "Use a-z, 0-9 and hyphens, up to 64");
+      add(where, Says.THE_ID_IS_NOT_USABLE.filled(brief(id)), Says.USE_A_Z_0_9_AND_HYPHENS.text());
     }
     if (label.isBlank() || label.length() > 60) {
-      add(where, "its label or words are empty or longer than 60 letters", "Name it in few words");
+      add(where, Says.ITS_LABEL_OR_WORDS_ARE_EMPTY.text(), Says.NAME_IT_IN_FEW_WORDS.text());
     }
   }
 
@@ -68,8 +65,8 @@ final class RigFaults {
     }
     add(
         where,
-        "its %s of %s is not possible".formatted(what, with(unit, value)),
-        "Give a number from %s to %s".formatted(trim(possible.low()), with(unit, possible.high())));
+        Says.ITS_OF_IS_NOT_POSSIBLE.filled(what, with(unit, value)),
+        Says.GIVE_A_NUMBER_FROM_TO.filled(trim(possible.low()), with(unit, possible.high())));
     return false;
   }
 

@@ -5,7 +5,6 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.tank.Shape;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /**
  * What is asked of a description when it is taken in or changed, beyond being a sound rig: bounds
@@ -41,32 +40,32 @@ public final class RigLimits {
     limits.words(rig);
     limits.axles(rig.vehicle());
     rig.parts().forEach(limits::part);
-    limits.most("the rig", "lines", rig.lines().size(), MOST_LINES);
+    limits.most(Says.THE_RIG.text(), "lines", rig.lines().size(), MOST_LINES);
     int points = 0;
     for (Line line : rig.lines()) {
       limits.most("line " + line.id(), "points", line.profile().size(), MOST_POINTS);
       points += line.profile().size();
     }
-    limits.most("the rig", "points of lines", points, MOST_POINTS_IN_ALL);
+    limits.most(Says.THE_RIG.text(), Says.POINTS_OF_LINES.text(), points, MOST_POINTS_IN_ALL);
     return List.copyOf(limits.problems);
   }
 
   private void words(Rig rig) {
-    plain("the rig", "name", rig.name());
-    plain("the rig", "note", rig.note().replaceAll("[\\n\\r\\t]", " "));
+    plain(Says.THE_RIG.text(), "name", rig.name());
+    plain(Says.THE_RIG.text(), "note", rig.note().replaceAll("[\\n\\r\\t]", " "));
     if (rig.note().length() > LONGEST_NOTE) {
       add(
-          "the rig",
-          String.format(Locale.ROOT, "its note is longer than %d letters", LONGEST_NOTE),
-          "Shorten it");
+          Says.THE_RIG.text(),
+          Says.ITS_NOTE_IS_LONGER_THAN_LETTERS.filled(LONGEST_NOTE),
+          Says.SHORTEN_IT.text());
     }
     for (Place place : rig.places()) {
       plain("place " + place.id(), "label", place.label());
-      plain("place " + place.id(), "way to reach it", place.reach());
+      plain("place " + place.id(), Says.WAY_TO_REACH_IT.text(), place.reach());
     }
     rig.parts().forEach(part -> plain("part " + part.id(), "label", part.label()));
     rig.lines().forEach(line -> plain("line " + line.id(), "label", line.label()));
-    rig.vehicle().axles().forEach(axle -> plain("an axle", "label", axle.label()));
+    rig.vehicle().axles().forEach(axle -> plain(Says.AN_AXLE.text(), "label", axle.label()));
   }
 
   private void plain(String where, String what, String text) {
@@ -78,20 +77,20 @@ public final class RigLimits {
                     || c == 0xFFFE
                     || c == 0xFFFF);
     if (odd) {
-      add(where, "its %s has a sign that cannot be printed".formatted(what), "Type it anew");
+      add(where, Says.ITS_HAS_A_SIGN_THAT_CANNOT.filled(what), Says.TYPE_IT_ANEW.text());
     }
   }
 
   private void axles(Vehicle vehicle) {
     List<Axle> axles = vehicle.axles();
-    most("the vehicle", "axles", axles.size(), MOST_AXLES);
+    most(Says.THE_VEHICLE.text(), "axles", axles.size(), MOST_AXLES);
     for (int i = 0; i < axles.size(); i++) {
       for (int j = 0; j < i; j++) {
         if (Math.abs(axles.get(i).x() - axles.get(j).x()) < NEAREST_AXLES) {
           add(
               "axle " + axles.get(i).label(),
-              "it stands where axle %s stands".formatted(axles.get(j).label()),
-              "Measure both from the rear axle, or leave one out");
+              Says.IT_STANDS_WHERE_AXLE_STANDS.filled(axles.get(j).label()),
+              Says.MEASURE_BOTH_FROM_THE_REAR_AXLE.text());
         }
       }
     }
@@ -101,7 +100,7 @@ public final class RigLimits {
     String where = "part " + part.id();
     if (part.kind() instanceof Valve valve) {
       most(where, "positions", valve.stops().size(), MOST_STOPS);
-      valve.stops().forEach(stop -> plain(where, "words of a position", stop.words()));
+      valve.stops().forEach(stop -> plain(where, Says.WORDS_OF_A_POSITION.text(), stop.words()));
     }
     if (part.kind() instanceof Tank tank) {
       most(where, "openings", tank.tankPorts().size(), MOST_TANK_PORTS);
@@ -114,7 +113,7 @@ public final class RigLimits {
       case Shape.Prism prism -> {
         most(where, "corners", prism.section().size(), MOST_CORNERS);
         if (area(prism.section()) < LEAST_SECTION) {
-          add(where, "its section is flat", "List its corners in order, once round");
+          add(where, Says.ITS_SECTION_IS_FLAT.text(), Says.LIST_ITS_CORNERS_IN_ORDER_ONCE.text());
         }
       }
       case Shape.Straddling straddling ->
@@ -139,10 +138,7 @@ public final class RigLimits {
 
   private void most(String where, String what, int count, int most) {
     if (count > most) {
-      add(
-          where,
-          String.format(Locale.ROOT, "it has %d %s", count, what),
-          String.format(Locale.ROOT, "Keep to %d", most));
+      add(where, Says.IT_HAS.filled(count, what), Says.KEEP_TO.filled(most));
     }
   }
 

@@ -38,10 +38,15 @@ final class RigRules {
     RigRules rules = new RigRules();
     if (name.isBlank() || name.length() > LONGEST_NAME) {
       rules.faults.add(
-          "the rig", "its name is empty or longer than 60 letters", "Give it a short name");
+          Says.THE_RIG.text(),
+          Says.ITS_NAME_IS_EMPTY_OR_LONGER.text(),
+          Says.GIVE_IT_A_SHORT_NAME.text());
     }
     if (parts.size() > MOST_PARTS) {
-      rules.faults.add("the rig", "it has " + parts.size() + " parts", "Keep to " + MOST_PARTS);
+      rules.faults.add(
+          Says.THE_RIG.text(),
+          Says.IT_HAS_PARTS.filled(parts.size()),
+          Says.KEEP_TO.filled(MOST_PARTS));
       return rules.faults.problems();
     }
     rules.vehicle(vehicle);
@@ -53,7 +58,7 @@ final class RigRules {
   }
 
   private void vehicle(Vehicle v) {
-    String where = "the vehicle";
+    String where = Says.THE_VEHICLE.text();
     faults.size(where, "rear", v.rear(), -RigFaults.LONGEST, RigFaults.LONGEST);
     faults.size(where, "nose", v.nose(), -RigFaults.LONGEST, RigFaults.LONGEST);
     faults.size(where, "width", v.width(), 0.1, 10);
@@ -62,26 +67,31 @@ final class RigRules {
     faults.size(where, "clearance", v.clearance(), 0, 3);
     if (v.nose() <= v.rear()) {
       faults.add(
-          where, "its nose is not ahead of its rear", "Make nose larger than rear; x is forward");
+          where, Says.ITS_NOSE_IS_NOT_AHEAD.text(), Says.MAKE_NOSE_LARGER_THAN_REAR_X.text());
     }
     if (v.roof() <= v.floor()) {
-      faults.add(where, "its roof is not above its floor", "Make roof larger than floor");
+      faults.add(
+          where,
+          Says.ITS_ROOF_IS_NOT_ABOVE_ITS_FLOOR.text(),
+          Says.MAKE_ROOF_LARGER_THAN_FLOOR.text());
     }
     if (v.axles().isEmpty()) {
-      faults.add(where, "it has no axle", "Add at least one axle");
+      faults.add(where, Says.IT_HAS_NO_AXLE.text(), Says.ADD_AT_LEAST_ONE_AXLE.text());
     }
     for (Axle axle : v.axles()) {
       String which = "axle " + axle.label();
       faults.size(which, "x", axle.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(which, "limit", axle.limit(), 1, 100_000);
-      faults.size(which, "empty load", axle.emptyLoad(), 0, 100_000);
+      faults.size(which, Says.EMPTY_LOAD.text(), axle.emptyLoad(), 0, 100_000);
     }
     v.hitch()
         .ifPresent(h -> {
-          faults.size("the hitch", "x", h.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
-          faults.size("the hitch", "lowest", h.lowest(), 0, 100_000);
-          faults.size("the hitch", "highest", h.highest(), 0, 100_000);
-          h.emptyLoad().ifPresent(e -> faults.size("the hitch", "empty load", e, -1000, 100_000));
+          faults.size(Says.THE_HITCH.text(), "x", h.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+          faults.size(Says.THE_HITCH.text(), "lowest", h.lowest(), 0, 100_000);
+          faults.size(Says.THE_HITCH.text(), "highest", h.highest(), 0, 100_000);
+          h.emptyLoad()
+              .ifPresent(e ->
+                  faults.size(Says.THE_HITCH.text(), Says.EMPTY_LOAD.text(), e, -1000, 100_000));
         });
   }
 
@@ -91,19 +101,24 @@ final class RigRules {
       String where = "place " + place.id();
       faults.name(where, place.id(), place.label());
       if (!seen.add(place.id())) {
-        faults.add(where, "the id is used twice", "Give one of them another id");
+        faults.add(
+            where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       faults.size(where, "x", place.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(where, "y", place.y(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(where, "z", place.z(), -5, 10);
-      place.warmth().ifPresent(w -> faults.size(where, "share of warmth", w, 0, 1));
+      place.warmth().ifPresent(w -> faults.size(where, Says.SHARE_OF_WARMTH.text(), w, 0, 1));
       place.heating().ifPresent(h -> faults.size(where, "heating", h, 0, 10_000));
     }
     if (places.size() > MOST_PLACES) {
-      faults.add("the rig", "it has " + places.size() + " places", "Keep to " + MOST_PLACES);
+      faults.add(
+          Says.THE_RIG.text(),
+          Says.IT_HAS_PLACES.filled(places.size()),
+          Says.KEEP_TO.filled(MOST_PLACES));
     }
     if (places.isEmpty()) {
-      faults.add("the rig", "it has no place", "Add a place for its parts to be in");
+      faults.add(
+          Says.THE_RIG.text(), Says.IT_HAS_NO_PLACE.text(), Says.ADD_A_PLACE_FOR_ITS_PARTS.text());
     }
   }
 
@@ -114,11 +129,14 @@ final class RigRules {
       String where = "part " + part.id();
       faults.name(where, part.id(), part.label());
       if (!seen.add(part.id())) {
-        faults.add(where, "the id is used twice", "Give one of them another id");
+        faults.add(
+            where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       if (!placeIds.contains(part.place())) {
         faults.add(
-            where, "there is no place \"" + part.place() + "\"", "Add the place or name another");
+            where,
+            Says.THERE_IS_NO_PLACE.filled(part.place()),
+            Says.ADD_THE_PLACE_OR_NAME_ANOTHER.text());
       }
       faults.size(where, "x", part.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(where, "y", part.y(), -RigFaults.LONGEST, RigFaults.LONGEST);
@@ -135,15 +153,17 @@ final class RigRules {
       Optional<Part> part = parts.stream().filter(p -> p.id().equals(moved.part())).findFirst();
       if (part.isEmpty()) {
         faults.add(
-            where, "it moves \"" + moved.part() + "\", which is no part", "Name a part of the rig");
+            where,
+            Says.IT_MOVES_WHICH_IS_NO_PART.filled(moved.part()),
+            Says.NAME_A_PART_OF_THE_RIG_FIRST.text());
       } else if (part.get().kind().positions().stream().noneMatch(p -> p.id().equals(moved.to()))) {
         faults.add(
             where,
-            "it moves %s to \"%s\", which it has not".formatted(moved.part(), moved.to()),
-            "Use one of "
-                + part.get().kind().positions().stream()
+            Says.IT_MOVES_TO_WHICH_IT_HAS_NOT.filled(moved.part(), moved.to()),
+            Says.USE_ONE_OF.filled(
+                part.get().kind().positions().stream()
                     .map(Position::id)
-                    .collect(Collectors.joining(", ")));
+                    .collect(Collectors.joining(", "))));
       }
     }
   }
@@ -163,29 +183,38 @@ final class RigRules {
   private void valve(String where, Valve valve) {
     Set<String> ids = new HashSet<>();
     if (valve.stops().size() < 2) {
-      faults.add(where, "a valve needs two positions or more", "Describe each stop of its handle");
+      faults.add(
+          where,
+          Says.A_VALVE_NEEDS_TWO_POSITIONS.text(),
+          Says.DESCRIBE_EACH_STOP_OF_ITS_HANDLE.text());
     }
     for (Stop stop : valve.stops()) {
-      String which = where + ", position " + stop.id();
+      String which = Says.POSITION.filled(where, stop.id());
       faults.name(which, stop.id(), stop.words());
       if (!ids.add(stop.id())) {
-        faults.add(which, "the position is listed twice", "Give one of them another id");
+        faults.add(
+            which,
+            Says.THE_POSITION_IS_LISTED_TWICE.text(),
+            Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       faults.size(which, "angle", stop.angle(), -360, 360);
       Set<String> joined = new HashSet<>();
       for (List<String> group : stop.joins()) {
         if (group.size() < 2) {
           faults.add(
-              which, "it joins fewer than two ports", "Name two ports, or leave the group out");
+              which,
+              Says.IT_JOINS_FEWER_THAN_TWO_PORTS.text(),
+              Says.NAME_TWO_PORTS_OR_LEAVE.text());
         }
         for (String port : group) {
           if (!valve.ports().contains(port)) {
             faults.add(
                 which,
-                "the valve has no port \"" + port + "\"",
+                Says.THE_VALVE_HAS_NO_PORT.filled(port),
                 "Use " + String.join(", ", valve.ports()));
           } else if (!joined.add(port)) {
-            faults.add(which, "it joins port \"" + port + "\" twice", "Name each port once");
+            faults.add(
+                which, Says.IT_JOINS_PORT_TWICE.filled(port), Says.NAME_EACH_PORT_ONCE.text());
           }
         }
       }
@@ -194,18 +223,18 @@ final class RigRules {
   }
 
   private void motor(String where, Motor motor, Set<String> stops) {
-    faults.size(where, "travel time", motor.travelTime(), 0, 600);
+    faults.size(where, Says.TRAVEL_TIME.text(), motor.travelTime(), 0, 600);
     motor
         .opensBelow()
-        .ifPresent(t -> faults.size(where, "temperature it opens at", t, 233.15, 300));
+        .ifPresent(t -> faults.size(where, Says.TEMPERATURE_IT_OPENS_AT.text(), t, 233.15, 300));
     motor
         .unpowered()
         .filter(stop -> !stops.contains(stop))
         .ifPresent(stop ->
             faults.add(
                 where,
-                "without power it would take a position \"" + stop + "\" that it does not have",
-                "Name one of its own positions"));
+                Says.WITHOUT_POWER_IT_WOULD_TAKE.filled(stop),
+                Says.NAME_ONE_OF_ITS_OWN_POSITIONS.text()));
   }
 
   private void lines(List<Part> parts, List<Line> lines) {
@@ -217,7 +246,8 @@ final class RigRules {
       String where = "line " + line.id();
       faults.name(where, line.id(), line.label());
       if (!ids.add(line.id())) {
-        faults.add(where, "the id is used twice", "Give one of them another id");
+        faults.add(
+            where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       for (PortRef end : List.of(line.from(), line.to())) {
         end(where, byId, end);
@@ -225,17 +255,18 @@ final class RigRules {
         if (other != null) {
           faults.add(
               where,
-              "port " + end + " is already joined to line " + other,
-              "Put a tee between them, or use another port");
+              Says.PORT_IS_ALREADY_JOINED_TO_LINE.filled(end, other),
+              Says.PUT_A_TEE_BETWEEN_THEM_OR_USE.text());
         }
       }
       faults.size(where, "bore", line.bore(), 1e-3, 0.5);
       faults.size(where, "length", line.length(), 1e-3, RigFaults.LONGEST);
-      faults.size(where, "minor loss", line.minorLoss(), 0, 1000);
+      faults.size(where, Says.MINOR_LOSS.text(), line.minorLoss(), 0, 1000);
       for (ProfilePoint point : line.profile()) {
-        faults.size(where, "profile height", point.height(), -5, 10);
+        faults.size(where, Says.PROFILE_HEIGHT.text(), point.height(), -5, 10);
         if (!(point.along() >= 0 && point.along() <= line.length())) {
-          faults.add(where, "its profile leaves the line", "Keep along between 0 and its length");
+          faults.add(
+              where, Says.ITS_PROFILE_LEAVES_THE_LINE.text(), Says.KEEP_ALONG_BETWEEN_0.text());
         }
       }
     }
@@ -244,12 +275,15 @@ final class RigRules {
   private void end(String where, Map<String, Part> parts, PortRef end) {
     Part part = parts.get(end.part());
     if (part == null) {
-      faults.add(where, "there is no part \"" + end.part() + "\"", "Add the part or join another");
+      faults.add(
+          where,
+          Says.THERE_IS_NO_PART.filled(end.part()),
+          Says.ADD_THE_PART_OR_JOIN_ANOTHER.text());
     } else if (!part.kind().ports().contains(end.port())) {
       faults.add(
           where,
-          "part " + part.id() + " has no port \"" + end.port() + "\"",
-          "Use one of " + String.join(", ", part.kind().ports()));
+          Says.PART_HAS_NO_PORT.filled(part.id(), end.port()),
+          Says.USE_ONE_OF.filled(String.join(", ", part.kind().ports())));
     }
   }
 }

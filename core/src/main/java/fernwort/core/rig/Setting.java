@@ -60,7 +60,7 @@ public final class Setting {
   public String of(String part) {
     Integer place = places.get(part);
     if (place == null) {
-      throw new Refusal("\"" + part + "\" has nothing that can be set");
+      throw new Refusal(Says.HAS_NOTHING_THAT_CAN_BE_SET_OF.with(part));
     }
     return positions[place];
   }

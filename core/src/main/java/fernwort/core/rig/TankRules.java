@@ -20,15 +20,16 @@ final class TankRules {
 
   void check(String where, Tank tank) {
     faults.size(where, "wall", tank.wall(), 0, 0.1);
-    faults.pressure(where, "highest pressure", tank.highestPressure());
-    faults.size(where, "lowest pressure", tank.lowestPressure(), -101_325, 0);
-    faults.size(where, "gauge steps", tank.gauge().steps(), 0, 100);
-    faults.size(where, "gauge x", tank.gauge().x(), -RigFaults.LONGEST, RigFaults.LONGEST);
-    faults.size(where, "gauge y", tank.gauge().y(), -RigFaults.LONGEST, RigFaults.LONGEST);
+    faults.pressure(where, Says.HIGHEST_PRESSURE.text(), tank.highestPressure());
+    faults.size(where, Says.LOWEST_PRESSURE.text(), tank.lowestPressure(), -101_325, 0);
+    faults.size(where, Says.GAUGE_STEPS.text(), tank.gauge().steps(), 0, 100);
+    faults.size(
+        where, Says.GAUGE_X.text(), tank.gauge().x(), -RigFaults.LONGEST, RigFaults.LONGEST);
+    faults.size(
+        where, Says.GAUGE_Y.text(), tank.gauge().y(), -RigFaults.LONGEST, RigFaults.LONGEST);
     probes(where, tank);
     if (tank.gauge().showsSteps() && tank.gauge().steps() < 2) {
-      faults.add(
-          where, "its sender shows fewer than two steps", "Give the number of steps it shows");
+      faults.add(where, Says.ITS_SENDER_SHOWS_FEWER.text(), Says.GIVE_THE_NUMBER_OF_STEPS.text());
     }
     int before = faults.problems().size();
     Optional<Room> room = shape(where, tank);
@@ -37,20 +38,21 @@ final class TankRules {
     }
     Set<String> ids = new HashSet<>();
     for (TankPort port : tank.tankPorts()) {
-      String which = where + ", port " + port.id();
+      String which = Says.PORT.filled(where, port.id());
       if (port.id().isBlank() || !ids.add(port.id())) {
-        faults.add(which, "the port is named twice or not at all", "Give each port its own id");
+        faults.add(
+            which, Says.THE_PORT_IS_NAMED_TWICE.text(), Says.GIVE_EACH_PORT_ITS_OWN_ID.text());
       }
       faults.size(which, "x", port.at().x(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(which, "y", port.at().y(), -RigFaults.LONGEST, RigFaults.LONGEST);
       faults.size(which, "z", port.at().z(), -RigFaults.LONGEST, RigFaults.LONGEST);
       port.bore().ifPresent(bore -> faults.size(which, "bore", bore, 1e-3, 0.5));
-      port.passes().ifPresent(flow -> faults.flow(which, "float's flow at 1 bar", flow));
+      port.passes().ifPresent(flow -> faults.flow(which, Says.FLOATS_FLOW_AT_1_BAR.text(), flow));
       if (!room.get().holds(port.at())) {
         faults.add(
             which,
-            "it lies outside its tank",
-            "Measure it again from the inside rear right corner");
+            Says.IT_LIES_OUTSIDE_ITS_TANK.text(),
+            Says.MEASURE_IT_AGAIN_FROM_THE_INSIDE.text());
       }
     }
   }
@@ -61,14 +63,14 @@ final class TankRules {
     if (!probes.isEmpty() && probes.size() != tank.gauge().steps()) {
       faults.add(
           where,
-          "it has heights for " + probes.size() + " lamps and shows " + tank.gauge().steps(),
-          "Give one height for each lamp, or none");
+          Says.IT_HAS_HEIGHTS_FOR_LAMPS.filled(probes.size(), tank.gauge().steps()),
+          Says.GIVE_ONE_HEIGHT_FOR_EACH_LAMP.text());
     }
     double last = 0;
     for (double probe : probes) {
-      faults.size(where, "height of a lamp", probe, 0, RigFaults.LONGEST);
+      faults.size(where, Says.HEIGHT_OF_A_LAMP.text(), probe, 0, RigFaults.LONGEST);
       if (probe < last) {
-        faults.add(where, "its lamps do not light from the lowest up", "Sort their heights");
+        faults.add(where, Says.ITS_LAMPS_DO_NOT_LIGHT.text(), Says.SORT_THEIR_HEIGHTS.text());
       }
       last = probe;
     }
@@ -112,7 +114,9 @@ final class TankRules {
       inside[i] = outside[i] - walls;
       if (inside[i] <= 0) {
         faults.add(
-            where, "its walls leave no room in its " + names[i], "Check wall and " + names[i]);
+            where,
+            Says.ITS_WALLS_LEAVE_NO_ROOM_IN_ITS.filled(names[i]),
+            Says.CHECK_WALL_AND.filled(names[i]));
       }
     }
     return Optional.of(new Room(inside[0], inside[1], inside[2]));
@@ -120,11 +124,17 @@ final class TankRules {
 
   private Optional<Room> prism(String where, double walls, Shape.Prism prism) {
     if (prism.section().size() < 3) {
-      faults.add(where, "its section has fewer than three corners", "List the corners in order");
+      faults.add(
+          where,
+          Says.ITS_SECTION_HAS_FEWER_THAN_THREE.text(),
+          Says.LIST_THE_CORNERS_IN_ORDER.text());
       return Optional.empty();
     }
     if (crosses(prism.section())) {
-      faults.add(where, "the sides of its section cross", "List the corners in order, once round");
+      faults.add(
+          where,
+          Says.THE_SIDES_OF_ITS_SECTION_CROSS.text(),
+          Says.LIST_THE_CORNERS_IN_ORDER_ONCE.text());
     }
     prism.section().forEach(c -> faults.size(where, "corner", Math.max(c.x(), c.z()), 0, 20));
     prism.section().forEach(c -> faults.size(where, "corner", Math.min(c.x(), c.z()), 0, 20));
@@ -161,15 +171,15 @@ final class TankRules {
 
   private Optional<Room> straddling(String where, double walls, Shape.Straddling shape) {
     if (shape.blocks().isEmpty()) {
-      faults.add(where, "it has no blocks", "Give each lobe and the bridge as a block");
+      faults.add(where, Says.IT_HAS_NO_BLOCKS.text(), Says.GIVE_EACH_LOBE_AND_THE_BRIDGE.text());
       return Optional.empty();
     }
     double[] reach = new double[3];
     for (Shape.Block b : shape.blocks()) {
       room(where, walls, b.length(), b.width(), b.height());
-      faults.size(where, "block x", b.x(), 0, 20);
-      faults.size(where, "block y", b.y(), 0, 20);
-      faults.size(where, "block z", b.z(), 0, 20);
+      faults.size(where, Says.BLOCK_X.text(), b.x(), 0, 20);
+      faults.size(where, Says.BLOCK_Y.text(), b.y(), 0, 20);
+      faults.size(where, Says.BLOCK_Z.text(), b.z(), 0, 20);
       reach[0] = Math.max(reach[0], b.x() + b.length());
       reach[1] = Math.max(reach[1], b.y() + b.width());
       reach[2] = Math.max(reach[2], b.z() + b.height());
@@ -181,7 +191,7 @@ final class TankRules {
     faults.size(where, "length", table.length(), 1e-3, 20);
     if (table.rows().size() < 2) {
       faults.add(
-          where, "its depth table has fewer than two rows", "Add the depth and litres when full");
+          where, Says.ITS_DEPTH_TABLE_HAS_FEWER.text(), Says.ADD_THE_DEPTH_AND_LITRES.text());
       return Optional.empty();
     }
     double depth = -1;
@@ -191,7 +201,9 @@ final class TankRules {
       faults.size(where, "volume", row.volume(), 0, 100);
       if (row.depth() <= depth || row.volume() <= volume) {
         faults.add(
-            where, "its depth table does not rise from row to row", "Sort it from empty to full");
+            where,
+            Says.ITS_DEPTH_TABLE_DOES_NOT_RISE.text(),
+            Says.SORT_IT_FROM_EMPTY_TO_FULL.text());
       }
       depth = row.depth();
       volume = row.volume();

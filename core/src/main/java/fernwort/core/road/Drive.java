@@ -72,8 +72,7 @@ public record Drive(String words, List<Stretch> stretches) {
      */
     public Stretch {
       if (!(seconds > 0 && seconds <= LONGEST && Math.abs(climb) <= STEEPEST)) {
-        throw new Refusal(
-            "No road is like that: give a stretch up to a day, and a climb or descent up to 50 %");
+        throw new Refusal(Says.NO_ROAD_IS_LIKE.with());
       }
     }
 
@@ -88,7 +87,7 @@ public record Drive(String words, List<Stretch> stretches) {
   public static final List<Drive> READY =
       List.of(
           new Drive(
-              "Over a pass",
+              Says.OVER_A_PASS.text(),
               List.of(
                   new Stretch(600, 0.09, 0, 0, 0),
                   new Stretch(8, 0.09, 0, 0, 2.5),
@@ -97,7 +96,7 @@ public record Drive(String words, List<Stretch> stretches) {
                   new Stretch(600, -0.09, 0, 0, 0),
                   new Stretch(5, -0.09, 0, -3, 0))),
           new Drive(
-              "Across a town",
+              Says.ACROSS_A_TOWN.text(),
               List.of(
                   new Stretch(6, 0, 0, 1.8, 0),
                   new Stretch(40, 0, 1, 0, 0),
@@ -107,7 +106,7 @@ public record Drive(String words, List<Stretch> stretches) {
                   new Stretch(40, 0.03, 1, 0, 0),
                   new Stretch(5, 0, 0, -3, 0))),
           new Drive(
-              "Ferry ramp and forest track",
+              Says.FERRY_RAMP_AND_FOREST_TRACK.text(),
               List.of(
                   new Stretch(25, -0.16, 0, 0, 0),
                   new Stretch(25, 0.16, 0, 0, 0),
@@ -274,7 +273,7 @@ public record Drive(String words, List<Stretch> stretches) {
         Part air =
             new Part(
                 edit.freeId("raised-air"),
-                "Raised air valve",
+                Says.RAISED_AIR_VALVE.text(),
                 end.place(),
                 end.x(),
                 end.y(),

@@ -36,34 +36,63 @@ public final class HappeningWords {
   public static String of(Rig rig, Event h) {
     String what = name(rig, h);
     return switch (h.kind()) {
-      case FULL -> what + (h.begins() ? " is full to its vent" : " is below its vent again");
-      case DRY -> what + (h.begins() ? " is down to its outlet" : " has water over its outlet");
-      case RUNS_OUT -> h.begins() ? "Water runs out at " + what : what + " stops running";
-      case SIPHONS -> what + (h.begins() ? " siphons: it drains on by itself" : " stops siphoning");
-      case DRAWS_AIR -> what + (h.begins() ? " draws air" : " has water again");
-      case CYCLES -> what + (h.begins() ? " starts and stops on its switch" : " runs evenly");
-      case RESTS -> what + (h.begins() ? " stops: nothing is drawn" : " runs");
-      case BULGES -> what + (h.begins() ? " bulges: its air cannot get out" : " stops bulging");
-      case SUCKED_IN -> what + (h.begins() ? " is sucked in: no air comes in" : " gets air again");
-      case POURED_OUT -> what + (h.begins() ? " is poured out" : " is full again");
+      case FULL ->
+          what
+              + (h.begins()
+                  ? Says.IS_FULL_TO_ITS_VENT.text()
+                  : Says.IS_BELOW_ITS_VENT_AGAIN.text());
+      case DRY ->
+          what
+              + (h.begins()
+                  ? Says.IS_DOWN_TO_ITS_OUTLET.text()
+                  : Says.HAS_WATER_OVER_ITS_OUTLET.text());
+      case RUNS_OUT ->
+          h.begins() ? Says.WATER_RUNS_OUT_AT.filled(what) : Says.STOPS_RUNNING.filled(what);
+      case SIPHONS ->
+          what
+              + (h.begins()
+                  ? Says.SIPHONS_IT_DRAINS_ON_BY_ITSELF.text()
+                  : Says.STOPS_SIPHONING.text());
+      case DRAWS_AIR -> what + (h.begins() ? Says.DRAWS_AIR.text() : Says.HAS_WATER_AGAIN.text());
+      case CYCLES ->
+          what
+              + (h.begins() ? Says.STARTS_AND_STOPS_ON_ITS_SWITCH.text() : Says.RUNS_EVENLY.text());
+      case RESTS -> what + (h.begins() ? Says.STOPS_NOTHING_IS_DRAWN.text() : " runs");
+      case BULGES ->
+          what
+              + (h.begins()
+                  ? Says.BULGES_ITS_AIR_CANNOT_GET_OUT.text()
+                  : Says.STOPS_BULGING.text());
+      case SUCKED_IN ->
+          what
+              + (h.begins()
+                  ? Says.IS_SUCKED_IN_NO_AIR_COMES_IN.text()
+                  : Says.GETS_AIR_AGAIN.text());
+      case POURED_OUT ->
+          what + (h.begins() ? Says.IS_POURED_OUT.text() : Says.IS_FULL_AGAIN.text());
       case BACKS_UP ->
-          h.begins() ? "Waste of " + what + " backs up: its tank is full" : what + " drains again";
-      case FLOAT_SHUTS -> "The float valve of " + what + (h.begins() ? " closes" : " opens");
-      case HOT -> what + (h.begins() ? " is hot: its thermostat turns it off" : " heats again");
+          h.begins()
+              ? Says.WASTE_OF_BACKS_UP_ITS_TANK.filled(what)
+              : Says.DRAINS_AGAIN.filled(what);
+      case FLOAT_SHUTS -> Says.THE_FLOAT_VALVE_OF.filled(what, (h.begins() ? " closes" : " opens"));
+      case HOT ->
+          what + (h.begins() ? Says.IS_HOT_ITS_THERMOSTAT_TURNS.text() : Says.HEATS_AGAIN.text());
       case AWAITED ->
-          h.begins() ? "The lines to " + what + " fill first" : "The first water comes to " + what;
-      case HAND -> what + " was set";
+          h.begins()
+              ? Says.THE_LINES_TO_FILL_FIRST.filled(what)
+              : Says.THE_FIRST_WATER_COMES_TO.filled(what);
+      case HAND -> Says.WAS_SET.filled(what);
     };
   }
 
   /** Returns what goes wrong, in the middle of a sentence, such as "Fresh bulges"; if it does. */
   public static Optional<String> harm(Rig rig, Event h) {
     return switch (h.kind()) {
-      case RUNS_OUT -> Optional.of("water runs out at " + spot(rig, h.subject()));
+      case RUNS_OUT -> Optional.of(Says.WATER_RUNS_OUT_AT_INSIDE.filled(spot(rig, h.subject())));
       case BULGES -> Optional.of(name(rig, h) + " bulges");
-      case SUCKED_IN -> Optional.of(name(rig, h) + " is sucked in");
-      case DRAWS_AIR -> Optional.of(name(rig, h) + " draws air");
-      case BACKS_UP -> Optional.of("waste of " + name(rig, h) + " comes back up");
+      case SUCKED_IN -> Optional.of(Says.IS_SUCKED_IN.filled(name(rig, h)));
+      case DRAWS_AIR -> Optional.of(Says.DRAWS_AIR_OF.filled(name(rig, h)));
+      case BACKS_UP -> Optional.of(Says.WASTE_OF_COMES_BACK_UP.filled(name(rig, h)));
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };
@@ -96,8 +125,8 @@ public final class HappeningWords {
       return whole + " s";
     }
     if (whole < 3600) {
-      return String.format(Locale.ROOT, "%d min %02d s", whole / 60, whole % 60);
+      return String.format(Locale.ROOT, Says.MIN_S.text(), whole / 60, whole % 60);
     }
-    return String.format(Locale.ROOT, "%d h %02d min", whole / 3600, whole / 60 % 60);
+    return String.format(Locale.ROOT, Says.H_MIN.text(), whole / 3600, whole / 60 % 60);
   }
 }

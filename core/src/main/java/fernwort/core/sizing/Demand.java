@@ -41,10 +41,10 @@ public record Demand(double days, Range fresh, Range gray) {
    */
   public static Demand of(Habits habits, double days, double reserve) {
     if (!(days >= 0.25 && days <= 365)) {
-      throw new Refusal("Days must be from 0.25 to 365");
+      throw new Refusal(Says.DAYS_MUST_BE_FROM_0_25.with());
     }
     if (!(reserve >= 0 && reserve <= 1)) {
-      throw new Refusal("The reserve must be from 0 to 100 %");
+      throw new Refusal(Says.THE_RESERVE_MUST_BE_FROM_0.with());
     }
     return new Demand(
         days,

@@ -50,24 +50,24 @@ public record Habit(
 
   public Habit {
     if (id == null || per == null || running == null || source == null || label == null) {
-      throw new Refusal(
-          "A habit needs an id, a label, a source, and whom it counts for: PERSON, PET or RIG");
+      throw new Refusal(Says.A_HABIT_NEEDS_AN_ID_A_LABEL.with());
     }
-    within(label, "litres each time", litres, 500);
-    within(label, "times a day", times, 100);
+    within(label, Says.LITRES_EACH_TIME.text(), litres, 500);
+    within(label, Says.TIMES_A_DAY.text(), times, 100);
     within(label, "minutes", running.map(Running::minutes).orElse(0.0), 120);
-    within(label, "litres a minute", running.map(Running::flow).orElse(0.0), 60);
-    within(label, "share of the time that it runs", running.map(Running::on).orElse(0.0), 1);
-    within(label, "factor for heat", heat, 5);
+    within(label, Says.LITRES_A_MINUTE.text(), running.map(Running::flow).orElse(0.0), 60);
+    within(
+        label, Says.SHARE_OF_THE_TIME_THAT_IT_RUNS.text(), running.map(Running::on).orElse(0.0), 1);
+    within(label, Says.FACTOR_FOR_HEAT.text(), heat, 5);
     if (!(grayShare >= 0 && grayShare <= 1)) {
-      throw new Refusal("\"%s\" needs a share that becomes gray from 0 to 100 %%".formatted(label));
+      throw new Refusal(Says.NEEDS_A_SHARE_THAT_BECOMES_GRAY.with(label));
     }
   }
 
   private static void within(String label, String what, double value, double highest) {
     if (!(value >= 0 && value <= highest)) {
       throw new Refusal(
-          String.format(Locale.ROOT, "\"%s\" needs %s from 0 to %.0f", label, what, highest));
+          String.format(Locale.ROOT, Says.NEEDS_FROM_0_TO.text(), label, what, highest));
     }
   }
 
@@ -79,7 +79,15 @@ public record Habit(
    */
   public static Habit daily(String id, String label, double litres, double grayShare) {
     return new Habit(
-        id, label, Per.PERSON, 1, litres, Optional.empty(), grayShare, 1, "Entered by hand");
+        id,
+        label,
+        Per.PERSON,
+        1,
+        litres,
+        Optional.empty(),
+        grayShare,
+        1,
+        Says.ENTERED_BY_HAND.text());
   }
 
   /** Returns what one time takes (L). */

@@ -3,7 +3,6 @@ package fernwort.core.sizing;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -27,7 +26,7 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
 
   private static final int MOST = 60;
 
-  private static final String OURS = "Our own estimate; count a day of yours";
+  private static final String OURS = Says.OUR_OWN_ESTIMATE_COUNT_A_DAY.text();
 
   /** Cautious defaults for saving travellers. */
   public static final Habits DEFAULT =
@@ -38,26 +37,25 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
           List.of(
               new Habit(
                   "drinking",
-                  "Drinking and cooking",
+                  Says.DRINKING_AND_COOKING.text(),
                   Habit.Per.PERSON,
                   1,
                   4,
                   Optional.empty(),
                   0.2,
                   1.5,
-                  "Survival figures of WHO/WEDC Technical Note 9 (2013): 2.5 to 3 L to drink, more"
-                      + " to cook; half as much again in heat is our estimate"),
-              habit("dishes", "Washing up", Habit.Per.PERSON, 2, 1.75, 1, 1),
+                  Says.SURVIVAL_FIGURES_OF_WHO_WEDC.text()),
+              habit("dishes", Says.WASHING_UP.text(), Habit.Per.PERSON, 2, 1.75, 1, 1),
               new Habit(
                   "hands",
-                  "Hands and face",
+                  Says.HANDS_AND_FACE.text(),
                   Habit.Per.PERSON,
                   6,
                   0.5,
                   Optional.empty(),
                   1,
                   1.2,
-                  "Within basic hygiene of WHO/WEDC Technical Note 9 (2013), 2 to 6 L a day"),
+                  Says.WITHIN_BASIC_HYGIENE_OF_WHO_WEDC.text()),
               new Habit(
                   "shower",
                   "Shower",
@@ -67,21 +65,20 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
                   Optional.of(new Habit.Running(4, 5, 0.5)),
                   1,
                   1.4,
-                  "Our own estimate: every other day, 4 minutes, off for half of them to soap"),
-              habit("toilet", "Toilet flush", Habit.Per.PERSON, 3, 0.5, 0, 1),
+                  Says.OUR_OWN_ESTIMATE_EVERY_OTHER_DAY.text()),
+              habit("toilet", Says.TOILET_FLUSH.text(), Habit.Per.PERSON, 3, 0.5, 0, 1),
               habit("cleaning", "Cleaning", Habit.Per.RIG, 0.5, 2, 1, 1),
-              habit("rinse", "Rinse outside", Habit.Per.RIG, 0, 6, 0, 1.5),
+              habit("rinse", Says.RINSE_OUTSIDE.text(), Habit.Per.RIG, 0, 6, 0, 1.5),
               new Habit(
                   "pets",
-                  "Pet drinking",
+                  Says.PET_DRINKING.text(),
                   Habit.Per.PET,
                   1,
                   1.2,
                   Optional.empty(),
                   0,
                   1.6,
-                  "About 60 mL for each kilogram of a dog (National Research Council 2006), here for"
-                      + " 20 kg")));
+                  Says.ABOUT_60_ML_FOR_EACH_KILOGRAM.text())));
 
   private static Habit habit(
       String id,
@@ -96,22 +93,20 @@ public record Habits(int people, int pets, Season season, List<Habit> habits) {
 
   public Habits {
     if (people < 1 || people > 50) {
-      throw new Refusal("People must be a whole number from 1 to 50");
+      throw new Refusal(Says.PEOPLE_MUST_BE_A_WHOLE_NUMBER.with());
     }
     if (pets < 0 || pets > 20) {
-      throw new Refusal("Pets must be a whole number from 0 to 20");
+      throw new Refusal(Says.PETS_MUST_BE_A_WHOLE_NUMBER.with());
     }
     if (season == null || habits == null) {
-      throw new Refusal(
-          "Habits need a season, MILD or HOT, and a list of habits, which may be empty");
+      throw new Refusal(Says.HABITS_NEED_A_SEASON_MILD_OR_HOT.with());
     }
     if (habits.stream().anyMatch(Objects::isNull)
         || habits.stream().map(Habit::id).distinct().count() < habits.size()) {
-      throw new Refusal("Each habit needs an id of its own");
+      throw new Refusal(Says.EACH_HABIT_NEEDS_AN_ID.with());
     }
     if (habits.size() > MOST) {
-      throw new Refusal(
-          String.format(Locale.ROOT, "There is room for %d habits; leave some out", MOST));
+      throw new Refusal(Says.THERE_IS_ROOM_FOR_HABITS_LEAVE.filled(MOST));
     }
     habits = List.copyOf(habits);
   }

@@ -2,7 +2,6 @@ package fernwort.core.sizing;
 
 import fernwort.core.network.Water;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 
 /**
@@ -45,15 +44,12 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
   public static Hauling of(
       double volume, Container container, double payload, double perVolume, double perTrip) {
     if (!(container.capacity() > 0) || container.count() < 1) {
-      throw new Refusal("Say what a container holds and how many there are");
+      throw new Refusal(Says.SAY_WHAT_A_CONTAINER_HOLDS.with());
     }
     int carried = (int) Math.min(container.count(), Math.floor(payload / container.full()));
     if (carried < 1) {
       throw new Refusal(
-          Message.of(
-              "One full container weighs {}, more than the {} that may be carried; take a smaller one",
-              Amount.mass(container.full()),
-              Amount.mass(payload)));
+          Says.ONE_FULL_CONTAINER_WEIGHS.with(Amount.mass(container.full()), Amount.mass(payload)));
     }
     int fillings = (int) Math.ceil(volume / container.capacity() - ROUNDING);
     int trips = (fillings + carried - 1) / carried;

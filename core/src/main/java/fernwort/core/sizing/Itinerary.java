@@ -80,11 +80,7 @@ public record Itinerary(List<Leg> legs) {
     for (Chance stop : stops) {
       if (!(stop.day() >= 0 && stop.day() <= days)) {
         throw new Refusal(
-            String.format(
-                Locale.ROOT,
-                "A stop on day %.1f lies outside a trip of %.1f days",
-                stop.day(),
-                days));
+            String.format(Locale.ROOT, Says.A_STOP_ON_DAY_LIES_OUTSIDE.text(), stop.day(), days));
       }
     }
     stops.add(new Chance(days, false, false));

@@ -130,9 +130,7 @@ public record PumpAndLines(
       }
     }
     if (alone.isEmpty()) {
-      throw new Refusal(
-          "With the handles as they are, no pump brings water to a tap; set them for running"
-              + " from a tank, then look again");
+      throw new Refusal(Says.WITH_THE_HANDLES.with());
     }
     TapBench bench = every.only(alone.keySet());
     TapBench chosen = bench.choose(together);

@@ -22,12 +22,12 @@ public record TimedJug(double flow, double spread, int goes) {
    */
   public static TimedJug of(double volume, List<Double> seconds) {
     if (seconds.isEmpty() || !(volume > 0)) {
-      throw new Refusal("Time at least one jug, and say what it holds");
+      throw new Refusal(Says.TIME_AT_LEAST_ONE_JUG_AND_SAY.with());
     }
     DescriptiveStatistics flows = new DescriptiveStatistics();
     for (double time : seconds) {
       if (!(time > 0)) {
-        throw new Refusal("A jug takes more than no time; check the seconds");
+        throw new Refusal(Says.A_JUG_TAKES_MORE_THAN_NO_TIME.with());
       }
       flows.addValue(volume / time);
     }
@@ -47,9 +47,7 @@ public record TimedJug(double flow, double spread, int goes) {
     double ratio = downstream.flow() / upstream.flow();
     double doubt = upstream.spread() / upstream.flow() + downstream.spread() / downstream.flow();
     if (ratio > 1 + Math.max(0.05, 2 * doubt)) {
-      throw new Refusal(
-          "More came out farther on than nearer to the supply; check which is which, and time both"
-              + " with the same taps open");
+      throw new Refusal(Says.MORE_CAME_OUT_FARTHER.with());
     }
     return Math.max(0, 1 - ratio * ratio);
   }

@@ -5,7 +5,6 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -99,12 +98,8 @@ public final class WhatFits {
     double least = 2 * m.wall() + 0.01;
     if (inner.length() < least || inner.width() < least || inner.height() < least) {
       throw new Refusal(
-          Message.of(
-              "Nothing is left of {} × {} × {} once padding, fittings and walls have their room;"
-                  + " check the figures",
-              Amount.length(s.length()),
-              Amount.length(s.width()),
-              Amount.length(s.height())));
+          Says.NOTHING_IS_LEFT_OF_ONCE_PADDING.with(
+              Amount.length(s.length()), Amount.length(s.width()), Amount.length(s.height())));
     }
     return inner;
   }
@@ -116,20 +111,30 @@ public final class WhatFits {
     fits.add(fit("box", new Shape.Box(s.length(), s.width(), s.height()), m, x, z));
     double along = Math.min(s.width(), s.height());
     fits.add(
-        fit("cylinder lying along", new Shape.LyingCylinder(along, s.length(), false), m, x, z));
+        fit(
+            Says.CYLINDER_LYING_ALONG.text(),
+            new Shape.LyingCylinder(along, s.length(), false),
+            m,
+            x,
+            z));
     double across = Math.min(s.length(), s.height());
     fits.add(
-        fit("cylinder lying across", new Shape.LyingCylinder(across, s.width(), true), m, x, z));
+        fit(
+            Says.CYLINDER_LYING_ACROSS.text(),
+            new Shape.LyingCylinder(across, s.width(), true),
+            m,
+            x,
+            z));
     double round = Math.min(s.length(), s.width());
-    fits.add(fit("upright cylinder", new Shape.UprightCylinder(round, s.height()), m, x, z));
+    fits.add(
+        fit(Says.UPRIGHT_CYLINDER.text(), new Shape.UprightCylinder(round, s.height()), m, x, z));
     return fits;
   }
 
   private static List<Fit> overArch(Space.OverArch s, Margins m) {
     double after = s.length() - s.before() - s.arch();
     if (after < 0 || s.archHeight() >= s.height()) {
-      throw new Refusal(
-          "The wheel arch does not lie within the space; check its length, place and height");
+      throw new Refusal(Says.THE_WHEEL_ARCH_DOES_NOT_LIE.with());
     }
     Space.Square whole = inner(new Space.Square(s.length(), s.width(), s.height()), m);
     List<Fit> fits = new ArrayList<>();
@@ -142,7 +147,7 @@ public final class WhatFits {
       double bridge = whole.length() - rear - front;
       fits.add(
           fit(
-              "two lobes and a bridge over the arch",
+              Says.TWO_LOBES_AND_A_BRIDGE.text(),
               new Shape.Straddling(
                   List.of(
                       new Shape.Block(0, 0, 0, rear, whole.width(), whole.height()),
@@ -154,16 +159,17 @@ public final class WhatFits {
     }
     if (over > least) {
       Shape above = new Shape.Box(whole.length(), whole.width(), over);
-      fits.add(fit("box above the arch", above, m, m.around(), s.archHeight() + m.around()));
+      fits.add(
+          fit(Says.BOX_ABOVE_THE_ARCH.text(), above, m, m.around(), s.archHeight() + m.around()));
     }
     if (rear > least) {
       Shape behind = new Shape.Box(rear, whole.width(), whole.height());
-      fits.add(fit("box behind the arch", behind, m, m.around(), m.around()));
+      fits.add(fit(Says.BOX_BEHIND_THE_ARCH.text(), behind, m, m.around(), m.around()));
     }
     if (front > least) {
       Shape before = new Shape.Box(front, whole.width(), whole.height());
       double start = s.before() + s.arch() + m.around();
-      fits.add(fit("box before the arch", before, m, start, m.around()));
+      fits.add(fit(Says.BOX_BEFORE_THE_ARCH.text(), before, m, start, m.around()));
     }
     return fits;
   }
@@ -171,7 +177,7 @@ public final class WhatFits {
   private static List<Fit> tapering(Space.Tapering s, Margins m) {
     double low = s.lowHeight() - m.around() - m.above();
     if (!(s.lowHeight() > 0 && s.lowHeight() <= s.height())) {
-      throw new Refusal("The low end must be higher than nothing and no higher than the high end");
+      throw new Refusal(Says.THE_LOW_END_MUST_BE_HIGHER.with());
     }
     double drop = (s.height() - s.lowHeight()) / s.length();
     // What stays free at the high end is lower by then, too.
@@ -197,7 +203,7 @@ public final class WhatFits {
     double best = drop > 0 ? Math.min(high.length(), high.height() / (2 * drop)) : high.length();
     fits.add(
         fit(
-            "box at the high end",
+            Says.BOX_AT_THE_HIGH_END.text(),
             new Shape.Box(best, high.width(), high.height() - drop * best),
             m,
             m.around(),

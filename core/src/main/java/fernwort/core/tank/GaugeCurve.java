@@ -48,9 +48,7 @@ public record GaugeCurve(List<Point> points, double doubt) {
      */
     private List<Point> looks(DoubleUnaryOperator shape) {
       if (after <= before || poured <= 0) {
-        throw new Refusal(
-            "A fill tells of a gauge that rose: give what it showed before, what it showed after,"
-                + " which is more, and what was poured in");
+        throw new Refusal(Says.A_FILL_TELLS_OF_A_GAUGE.with());
       }
       double middle = (shape.applyAsDouble(before) + shape.applyAsDouble(after)) / 2;
       double low = Math.max(0, middle - poured / 2);
@@ -97,8 +95,7 @@ public record GaugeCurve(List<Point> points, double doubt) {
    */
   public static GaugeCurve of(List<Point> looks) {
     if (looks.stream().mapToDouble(Point::shows).distinct().count() < FEWEST) {
-      throw new Refusal(
-          "A gauge is calibrated by three readings or more, with water poured in between; add a row");
+      throw new Refusal(Says.A_GAUGE_IS_CALIBRATED_BY_THREE.with());
     }
     List<Point> order =
         looks.stream()

@@ -5,7 +5,6 @@ import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 
 /**
@@ -25,7 +24,7 @@ public sealed interface Reading {
   record Percent(double percent) implements Reading {
     @Override
     public double volume(Tank tank, TankRoom room, Slope slope) {
-      within("The percentage", percent / 100, Amount.share(0), Amount.share(1));
+      within(Says.THE_PERCENTAGE.text(), percent / 100, Amount.share(0), Amount.share(1));
       return percent / 100 * room.capacity();
     }
   }
@@ -35,7 +34,7 @@ public sealed interface Reading {
     @Override
     public double volume(Tank tank, TankRoom room, Slope slope) {
       within(
-          "The amount",
+          Says.THE_AMOUNT.text(),
           volume,
           Amount.volume(0),
           Amount.volume(Math.ceil(room.capacity() * 1e4) / 1e4));
@@ -49,7 +48,7 @@ public sealed interface Reading {
     public double volume(Tank tank, TankRoom room, Slope slope) {
       double depth = room.highest(Slope.LEVEL);
       within(
-          "The height on the stick",
+          Says.THE_HEIGHT_ON_THE_STICK.text(),
           wet,
           Amount.length(0),
           Amount.length(Math.ceil(depth * 1000) / 1000));
@@ -68,12 +67,10 @@ public sealed interface Reading {
     public double volume(Tank tank, TankRoom room, Slope slope) {
       Gauge gauge = tank.gauge();
       if (!gauge.showsSteps()) {
-        throw new Refusal(
-            "This tank has no sender with steps; give percent, litres or the height on a stick");
+        throw new Refusal(Says.THIS_TANK_HAS_NO_SENDER.with());
       }
       if (lit < 0 || lit > gauge.steps()) {
-        throw new Refusal(
-            "The sender's steps must be from 0 to " + gauge.steps() + " for this tank");
+        throw new Refusal(Says.THE_SENDERS_STEPS_MUST_BE_FROM_0.with(gauge.steps()));
       }
       double depth = room.highest(Slope.LEVEL);
       double wet =
@@ -86,12 +83,7 @@ public sealed interface Reading {
 
   private static void within(String what, double value, Amount lowest, Amount highest) {
     if (!(value >= lowest.si() && value <= highest.si())) {
-      throw new Refusal(
-          Message.of(
-              "{} must be from {} to {} for this tank; check the number and its unit",
-              what,
-              lowest,
-              highest));
+      throw new Refusal(Says.MUST_BE_FROM_TO_FOR_THIS_TANK.with(what, lowest, highest));
     }
   }
 }

@@ -6,7 +6,6 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
 import fernwort.core.winter.routes.Routes;
@@ -52,10 +51,7 @@ final class BlowingOut {
   void blow(List<Blow> blows) {
     Optional<InjectionPoint.Inlet> found = InjectionPoint.forAir(network, sheet.now());
     if (found.isEmpty()) {
-      sheet.note(
-          Message.words(
-              "No place to let air in: fit a hose inlet, or a cap on a tee behind the pump, and"
-                  + " blow from there."));
+      sheet.note(Says.NO_PLACE_TO_LET_AIR_IN_FIT.with());
       return;
     }
     InjectionPoint.Inlet inlet = found.get();
@@ -65,28 +61,20 @@ final class BlowingOut {
             .sorted(Comparator.comparingDouble(Route::length).reversed())
             .toList();
     if (routes.isEmpty()) {
-      sheet.note(
-          Message.words(
-              "Air let in at %s reaches no tap; fit a cap or inlet behind the pump."
-                  .formatted(inlet.part().label())));
+      sheet.note(Says.AIR_LET_IN_AT_REACHES_NO_TAP.with(inlet.part().label()));
       return;
     }
-    sheet.shutTaps("So that no air goes out here.");
+    sheet.shutTaps(Says.SO_THAT_NO_AIR_GOES_OUT_HERE.text());
     sheet.add(
         new WinterStep(
                 new Operation.Heed(),
                 inlet.part().place(),
-                Message.of(
-                    "{}: {}; regulator at {}, no more",
+                Says.REGULATOR_AT_NO_MORE.with(
                     inlet.part().label(),
                     inlet.words(),
                     Amount.pressure(
                         routes.stream().mapToDouble(this::limit).min().orElse(wish.pressure()))),
-                Message.of(
-                    "Never over 2 bar, nor over what the weakest line takes or a part's plate says."
-                        + " Eye protection on. Air goes through lines, never into a closed tank or"
-                        + " heater, and"
-                        + " the pressure comes off before the hose."),
+                Says.NEVER_OVER_2_BAR_NOR.with(),
                 120,
                 false,
                 0)
@@ -99,23 +87,21 @@ final class BlowingOut {
     sheet.heed(
         inlet.part(),
         WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.ADAPTER).comingOff(),
-        inlet.part().label() + ": air off, pressure let off, then " + inlet.done(),
-        "What is under pressure flies off as it comes loose: open a tap until it hisses no more.",
+        Says.AIR_OFF_PRESSURE_LET_OFF_THEN.filled(inlet.part().label(), inlet.done()),
+        Says.WHAT_IS_UNDER_PRESSURE_FLIES_OFF.text(),
         TAKING_OFF,
         false);
     if (!slow.isEmpty()) {
       sheet.note(
-          Message.words(
-              "Air is too slow for low spots on the way to %s: they keep water. Use a stronger"
-                      .formatted(String.join(", ", slow))
-                  + " compressor, or antifreeze there."));
+          Says.COMPRESSOR_OR_ANTIFREEZE_THERE.with(
+              Says.AIR_IS_TOO_SLOW_FOR_LOW_SPOTS.filled(String.join(", ", slow))));
     }
     unreached(routes);
   }
 
   private static void shutDrains(
       WinterSheet sheet, InjectionPoint.Inlet inlet, List<Route> routes) {
-    sheet.shutEnds(inlet.part(), inlet.out(), "So that no air goes out here.");
+    sheet.shutEnds(inlet.part(), inlet.out(), Says.SO_THAT_NO_AIR_GOES_OUT_HERE.text());
     sheet.closeBeside(inlet.out(), routes);
   }
 
@@ -130,10 +116,8 @@ final class BlowingOut {
         new WinterStep(
                 new Operation.Heed(),
                 inlet.part().place(),
-                Message.of(
-                    "Blow {} short bursts with every drain still open",
-                    Integer.toString(FEWEST_BURSTS)),
-                Message.words("Low spots empty by the drains first; the taps come one by one."),
+                Says.BLOW_SHORT_BURSTS_WITH_EVERY.with(Integer.toString(FEWEST_BURSTS)),
+                Says.LOW_SPOTS_EMPTY_BY_THE_DRAINS.with(),
                 FEWEST_BURSTS * SECONDS_A_BURST,
                 true,
                 0)
@@ -174,26 +158,25 @@ final class BlowingOut {
             swept));
     for (Map.Entry<String, String> need : route.needs().entrySet()) {
       sheet.put(
-          network.rig().part(need.getKey()), need.getValue(), "So that the air goes this way.");
+          network.rig().part(need.getKey()),
+          need.getValue(),
+          Says.SO_THAT_THE_AIR_GOES_THIS_WAY.text());
     }
-    sheet.put(route.outlet(), route.position(), "The only one that is open.");
+    sheet.put(route.outlet(), route.position(), Says.THE_ONLY_ONE_THAT_IS_OPEN.text());
     sheet.add(
         new WinterStep(
                 new Operation.Blown(carried, cleared(route)),
                 route.outlet().place(),
-                Message.of(
-                    "Blow {} bursts to {}, until only mist comes",
-                    Integer.toString(bursts),
-                    route.outlet().label()),
-                Message.of(
-                    "{} of air, {} at the outlet",
+                Says.BLOW_BURSTS_TO_UNTIL_ONLY_MIST.with(
+                    Integer.toString(bursts), route.outlet().label()),
+                Says.OF_AIR_AT_THE_OUTLET.with(
                     Amount.length(route.length()),
                     Amount.pressure(stream.pressure() - AirStream.OPEN)),
                 bursts * SECONDS_A_BURST,
                 true,
                 0)
             .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN)));
-    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Tap.SHUT.id(), Says.THEN_THE_NEXT.text());
     if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
       slow.add(route.outlet().label());
     }
@@ -223,10 +206,8 @@ final class BlowingOut {
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.USE) && routes.stream().noneMatch(r -> r.outlet().equals(part))) {
         sheet.note(
-            Message.words(
-                "Air from there does not reach %s: blow into it with a rag round the nozzle, or"
-                        .formatted(part.label())
-                    + " leave it open and let gravity drain it."));
+            Says.LEAVE_IT_OPEN_AND_LET_GRAVITY.with(
+                Says.AIR_FROM_THERE_DOES_NOT_REACH.filled(part.label())));
       }
     }
   }

@@ -77,7 +77,7 @@ public final class DrainingPoints {
     tiltTo(
         best(slope -> trial(sheet.now(), slope, turns), this::moreInTanks),
         slope -> trial(sheet.now(), slope, turns),
-        "Park it {}.");
+        Says.PARK_IT.text());
   }
 
   /** What more stays in tanks on a slope than as it is parked, as far as it counts (m³). */
@@ -139,7 +139,7 @@ public final class DrainingPoints {
   void tiltOn() {
     for (int times = 0; times < MOST_TILTS; times++) {
       Function<Slope, Wintering> after = slope -> Draining.of(network, sheet.now().on(slope));
-      tiltTo(best(after, slope -> 0.0), after, "Then lean it {}.");
+      tiltTo(best(after, slope -> 0.0), after, Says.THEN_LEAN_IT.text());
     }
   }
 
@@ -154,8 +154,7 @@ public final class DrainingPoints {
                 new Operation.Tilt(slope.pitch(), slope.roll()),
                 "",
                 Message.of(words, Leaning.of(network.rig().vehicle(), slope)),
-                Message.of(
-                    "{}Chock the wheels. Never go under a vehicle on a jack.", moreRuns(gained)),
+                Says.CHOCK_THE_WHEELS_NEVER_GO_UNDER.with(moreRuns(gained)),
                 PARKING,
                 false,
                 0)
@@ -164,8 +163,8 @@ public final class DrainingPoints {
 
   private static Message moreRuns(double gained) {
     return gained > WORTH_A_SLOPE
-        ? Message.of("That drains {} more. ", Amount.volume(gained))
-        : Message.of("Less stays behind. ");
+        ? Says.THAT_DRAINS_MORE.with(Amount.volume(gained))
+        : Says.LESS_STAYS_BEHIND.with();
   }
 
   /**
@@ -222,9 +221,8 @@ public final class DrainingPoints {
             new WinterStep(
                     dry,
                     part.place(),
-                    Message.words(
-                        part.label() + ": on for " + Math.round(seconds) + " seconds, then off"),
-                    Message.words("It throws out what its head holds; longer wears it."),
+                    Says.ON_FOR_SECONDS_THEN_OFF.with(part.label(), Math.round(seconds)),
+                    Says.IT_THROWS_OUT_WHAT_ITS_HEAD.with(),
                     seconds,
                     true,
                     0)
@@ -319,10 +317,7 @@ public final class DrainingPoints {
             .findFirst()
             .ifPresent(way -> {
               shutOn(way);
-              sheet.put(
-                  outlet,
-                  OpenEnd.HOSE.id(),
-                  "Only where local rules permit. The hose falls all the way.");
+              sheet.put(outlet, OpenEnd.HOSE.id(), Says.ONLY_WHERE_LOCAL_RULES_PERMIT.text());
               hoses.add(outlet.id());
             });
       }
@@ -335,7 +330,7 @@ public final class DrainingPoints {
     for (String id : way) {
       Part part = network.rig().part(id);
       if (part.kind() instanceof TwoWayValve valve && valve.shut().isPresent()) {
-        sheet.put(part, valve.shut().get().id(), "So nothing runs out while the cap is off.");
+        sheet.put(part, valve.shut().get().id(), Says.SO_NOTHING_RUNS_OUT_WHILE.text());
         return;
       }
     }
@@ -382,10 +377,10 @@ public final class DrainingPoints {
 
   private static String more(Turn turn, Part part) {
     if (turn.position().equals(Kind.UNDONE)) {
-      return "It has no other drain; fitting one beside it would save this step. Rag under it.";
+      return Says.IT_HAS_NO_OTHER_DRAIN_FITTING.text();
     }
     return part.kind().is(Purpose.TURNS) && !turn.position().equals(Valve.HALF)
-        ? "So that this side runs out, too; wait until it drips no more."
+        ? Says.SO_THAT_THIS_SIDE_RUNS.text()
         : part.kind().openedNote();
   }
 

@@ -86,7 +86,7 @@ final class FillingUp {
                   .anyMatch(
                       l -> l.from().part().equals(part.id()) || l.to().part().equals(part.id()));
       if (beside && sheet.now().has(part, Kind.UNDONE)) {
-        sheet.put(part, part.kind().service().getFirst().id(), "Tipped out and back on.");
+        sheet.put(part, part.kind().service().getFirst().id(), Says.TIPPED_OUT_AND_BACK_ON.text());
       }
     }
   }
@@ -94,10 +94,7 @@ final class FillingUp {
   void fill() {
     Optional<InjectionPoint.Inlet> found = InjectionPoint.forAntifreeze(network, sheet.now());
     if (found.isEmpty()) {
-      sheet.note(
-          Message.words(
-              "No place to let antifreeze in: fit a valve with a hose before the pump, or a cap"
-                  + " on a tee behind it."));
+      sheet.note(Says.NO_PLACE_TO_LET_ANTIFREEZE.with());
       new TrapDosing(sheet, wish).pour();
       return;
     }
@@ -109,7 +106,7 @@ final class FillingUp {
             .toList();
     List<Route> visits = Route.byOutlet(routes);
     Wintering before = sheet.now();
-    sheet.shutTaps("So that none runs out here.");
+    sheet.shutTaps(Says.SO_THAT_NONE_RUNS_OUT_HERE.text());
     sheet.add(
         new WinterStep(
                 inlet
@@ -118,30 +115,27 @@ final class FillingUp {
                     .orElseGet(() -> letGo(inlet)),
                 inlet.part().place(),
                 Message.words(inlet.part().label() + ": " + inlet.words()),
-                Message.words(
-                    "Premixed glycol for drinking-water systems only, never motor coolant, never"
-                        + " into the tank."),
+                Says.PREMIXED_GLYCOL_FOR_DRINKING.with(),
                 INTO_JUG,
                 false,
                 0)
             .by(WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG)));
-    sheet.shutEnds(inlet.part(), inlet.out(), "So that none runs out here.");
+    sheet.shutEnds(inlet.part(), inlet.out(), Says.SO_THAT_NONE_RUNS_OUT_HERE.text());
     sheet.closeBeside(inlet.out(), routes);
     refit(inlet, routes);
     // A pump gives nothing while it is off, and runs dry while the jug is.
     Optional<Part> pump = inlet.pump();
-    pump.ifPresent(
-        p -> sheet.put(p, Kind.ON, "It draws from the jug; off before the jug is empty."));
+    pump.ifPresent(p -> sheet.put(p, Kind.ON, Says.IT_DRAWS_FROM_THE_JUG_OFF.text()));
     for (Route route : visits) {
       push(inlet, route);
     }
     LowPoints.of(network).forEach(low -> colour(low, routes));
-    pump.ifPresent(p -> sheet.put(p, Position.OFF.id(), "All lines are filled."));
+    pump.ifPresent(p -> sheet.put(p, Position.OFF.id(), Says.ALL_LINES_ARE_FILLED.text()));
     sheet.heed(
         inlet.part(),
         WinterStep.Hand.of(inlet.part().id(), WinterStep.Sort.JUG).comingOff(),
         inlet.part().label() + ": " + inlet.done(),
-        "So it is not forgotten until spring.",
+        Says.SO_IT_IS_NOT_FORGOTTEN.text(),
         OUT_OF_JUG,
         false);
     inTheTees(routes);
@@ -152,10 +146,7 @@ final class FillingUp {
             .filter(p -> routes.stream().noneMatch(r -> r.outlet().equals(p)))
             .toList();
     for (Part part : missed) {
-      sheet.note(
-          Message.words(
-              "Antifreeze from there does not reach %s: it keeps what gravity leaves."
-                  .formatted(part.label())));
+      sheet.note(Says.ANTIFREEZE_FROM.with(part.label()));
     }
     new TrapDosing(sheet, wish).pour();
   }
@@ -201,9 +192,10 @@ final class FillingUp {
     Chain pushed = new Chain(chain);
     double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
     for (Map.Entry<String, String> need : route.needs().entrySet()) {
-      sheet.put(network.rig().part(need.getKey()), need.getValue(), "So that it goes this way.");
+      sheet.put(
+          network.rig().part(need.getKey()), need.getValue(), Says.SO_THAT_IT_GOES_THIS_WAY.text());
     }
-    sheet.put(route.outlet(), route.position(), "A bucket under it.");
+    sheet.put(route.outlet(), route.position(), Says.A_BUCKET_UNDER_IT.text());
     Map<String, Double> strengths = new HashMap<>();
     for (int i = 0; i < ids.size(); i++) {
       if (chain.get(i).volume() > 0) {
@@ -214,24 +206,17 @@ final class FillingUp {
         new WinterStep(
                 new Operation.Filled(strengths),
                 route.outlet().place(),
-                Message.of(
-                    "{}, {}: run it until it comes coloured, about {}",
-                    route.outlet().label(),
-                    route.words(),
-                    Amount.volume(litres)),
-                Message.of("Then it is nine tenths as strong as in the jug."),
+                Says.RUN_IT_UNTIL_IT_COMES_COLOURED.with(
+                    route.outlet().label(), route.words(), Amount.volume(litres)),
+                Says.THEN_IT_IS_NINE_TENTHS_AS_STRONG.with(),
                 Math.max(20, litres / SLOW),
                 true,
                 litres)
             .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
-    sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+    sheet.put(route.outlet(), Tap.SHUT.id(), Says.THEN_THE_NEXT.text());
     if (litres >= MOST) {
       sheet.note(
-          Message.of(
-              "{} does not come coloured within {}: a big body on the way dilutes it. Drain that"
-                  + " first, or fit a way round it.",
-              route.outlet().label(),
-              Amount.volume(MOST)));
+          Says.DOES_NOT_COME_COLOURED_WITHIN.with(route.outlet().label(), Amount.volume(MOST)));
     }
   }
 
@@ -251,22 +236,19 @@ final class FillingUp {
     double litres =
         new Chain(List.of(pipe(line, back), body(low)))
             .pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
-    sheet.put(low, LowPoints.open(low), "A bucket under it.");
+    sheet.put(low, LowPoints.open(low), Says.A_BUCKET_UNDER_IT.text());
     sheet.add(
         new WinterStep(
                 new Operation.Filled(
                     Map.of(line.id(), wish.strength(), low.id(), COLOURED * wish.strength())),
                 low.place(),
-                Message.of(
-                    "{}: let it run until it comes coloured, about {}",
-                    low.label(),
-                    Amount.volume(litres)),
-                Message.words("So that nothing in the pipe to it stays diluted."),
+                Says.LET_IT_RUN_UNTIL_IT_COMES.with(low.label(), Amount.volume(litres)),
+                Says.SO_THAT_NOTHING_IN_THE_PIPE.with(),
                 Math.max(20, litres / SLOW),
                 true,
                 litres)
             .by(WinterStep.Hand.of(low.id(), WinterStep.Sort.of(low.kind())).running(litres)));
-    sheet.put(low, low.rest().id(), "Then close it.");
+    sheet.put(low, low.rest().id(), Says.THEN_CLOSE_IT.text());
   }
 
   /** Tells whether a line begins or ends at a part that antifreeze goes through. */
@@ -318,10 +300,7 @@ final class FillingUp {
       boolean filled = routes.stream().anyMatch(r -> r.lines().contains(line));
       boolean coloured = sheet.now().strength(line.id()) > 0;
       if (!filled && !coloured && sheet.now().wetness().volume(line) > 0) {
-        sheet.note(
-            Message.words(
-                "No antifreeze comes into line %s: it keeps what gravity leaves."
-                    .formatted(line.label())));
+        sheet.note(Says.NO_ANTIFREEZE_COMES_INTO_LINE.with(line.label()));
       }
     }
   }

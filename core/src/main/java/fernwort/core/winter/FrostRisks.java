@@ -111,24 +111,24 @@ public final class FrostRisks {
               ResidualWater.Kind.LINE,
               volume,
               FrostHarm.DANGER,
-              "full between closed ends: ice has no room",
-              "Open something at both of its ends, so that air follows; or blow it out");
+              Says.FULL_BETWEEN_CLOSED_ENDS_ICE.text(),
+              Says.OPEN_SOMETHING_AT_BOTH.text());
       case DEAD_END ->
           remaining(
               line.id(),
               ResidualWater.Kind.LINE,
               volume,
               FrostHarm.DANGER,
-              "held full up to a closed end: no air gets in behind it",
-              "Open its closed end; or add a drain there, or blow it out");
+              Says.HELD_FULL_UP_TO_A_CLOSED_END.text(),
+              Says.OPEN_ITS_CLOSED_END_OR_ADD.text());
       case AT_A_TANK ->
           remaining(
               line.id(),
               ResidualWater.Kind.LINE,
               volume,
               FrostHarm.WARNING,
-              "filled from a tank that still holds water",
-              "Empty the tank first");
+              Says.FILLED_FROM_A_TANK.text(),
+              Says.EMPTY_THE_TANK_FIRST.text());
       case POCKET -> pocket(line, volume);
     };
   }
@@ -141,13 +141,10 @@ public final class FrostRisks {
         ResidualWater.Kind.LINE,
         volume,
         stretches ? FrostHarm.NONE : FrostHarm.WARNING,
-        "%s with air beside it; %s"
-            .formatted(
-                sags ? "a pocket in a low spot" : "some water in it",
-                stretches ? "this line stretches" : "a rigid line may split there"),
-        sags
-            ? "Lift the low spot, park the other way, or blow it out"
-            : "Blow it out, or park so that it falls to an open end");
+        Says.WITH_AIR_BESIDE_IT.filled(
+            sags ? Says.A_POCKET_IN_A_LOW_SPOT.text() : Says.SOME_WATER_IN_IT.text(),
+            stretches ? Says.THIS_LINE_STRETCHES.text() : Says.A_RIGID_LINE_MAY_SPLIT_THERE.text()),
+        sags ? Says.LIFT_THE_LOW_SPOT_PARK.text() : Says.BLOW_IT_OUT_OR_PARK.text());
   }
 
   private Optional<FrostRisk> tank(Part part, Tank tank) {
@@ -163,13 +160,13 @@ public final class FrostRisks {
             volume,
             fuller ? FrostHarm.WARNING : FrostHarm.NONE,
             fuller
-                ? "more than half full: ice closes over the top and then pushes"
-                : "less than half full, so ice has room to expand",
+                ? Says.MORE_THAN_HALF_FULL_ICE_CLOSES.text()
+                : Says.LESS_THAN_HALF_FULL_SO_ICE.text(),
             fuller
                 ? tank.contents() == Contents.GRAY
-                    ? "Dump it where local rules permit"
-                    : "Let it out, or at least down to half"
-                : "Leave its outlets open"));
+                    ? Says.DUMP_IT_WHERE_LOCAL_RULES_PERMIT.text()
+                    : Says.LET_IT_OUT_OR_AT_LEAST_DOWN.text()
+                : Says.LEAVE_ITS_OUTLETS_OPEN.text()));
   }
 
   /** Bodies crack with little; one that is not over half full has air to grow into. */
@@ -182,7 +179,7 @@ public final class FrostRisks {
         harm(part, little),
         part.kind().frozen(little),
         little && harm(part, true) == FrostHarm.WARNING
-            ? "Leave it open: ice there has air to grow into"
+            ? Says.LEAVE_IT_OPEN_ICE_THERE_HAS_AIR.text()
             : part.kind().mend());
   }
 

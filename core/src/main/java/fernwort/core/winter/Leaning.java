@@ -52,7 +52,7 @@ public final class Leaning {
     if (slope.roll() != 0) {
       ways.add(
           Message.of(
-              slope.roll() > 0 ? "left wheels up by {}" : "right wheels up by {}",
+              slope.roll() > 0 ? Says.LEFT_WHEELS_UP_BY.text() : Says.RIGHT_WHEELS_UP_BY.text(),
               lift(TRACK * vehicle.width(), slope.roll())));
     }
     return ways.isEmpty() ? Message.of("level") : Message.joined(", ", ways);
@@ -62,10 +62,14 @@ public final class Leaning {
     Amount lift = lift(arm(vehicle), pitch);
     if (vehicle.hitch().isPresent()) {
       return Message.of(
-          pitch > 0 ? "nose up, coupling up by {}" : "nose down, coupling down by {}", lift);
+          pitch > 0 ? Says.NOSE_UP_COUPLING_UP_BY.text() : Says.NOSE_DOWN_COUPLING_DOWN_BY.text(),
+          lift);
     }
     return Message.of(
-        pitch > 0 ? "nose up, front wheels up by {}" : "nose down, rear wheels up by {}", lift);
+        pitch > 0
+            ? Says.NOSE_UP_FRONT_WHEELS_UP_BY.text()
+            : Says.NOSE_DOWN_REAR_WHEELS_UP_BY.text(),
+        lift);
   }
 
   /** To the whole centimetre. */

@@ -88,8 +88,7 @@ final class OnlyWhatPays {
       return lean;
     }
     lean.note(
-        Message.of(
-            "Not needed here, because what stays breaks nothing: {}.",
+        Says.NOT_NEEDED_HERE_BECAUSE.with(
             Message.joined(", ", left.stream().map(p -> Message.words(p.label())).toList())));
     return lean;
   }

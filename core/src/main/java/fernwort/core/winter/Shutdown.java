@@ -36,7 +36,7 @@ final class Shutdown {
   private static final Set<Event.Kind> HARMS =
       Set.of(Event.Kind.BULGES, Event.Kind.SUCKED_IN, Event.Kind.BACKS_UP);
 
-  private static final String MEANWHILE = " Go on with what follows meanwhile.";
+  private static final String MEANWHILE = Says.GO_ON_WITH_WHAT_FOLLOWS.text();
 
   /** What a tap gives, roughly (m³/s). */
   private static final double TAP = 8e-5;
@@ -55,9 +55,8 @@ final class Shutdown {
         sheet.heed(
             part,
             WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT),
-            part.label() + ": let it cool until a hot tap runs cold",
-            "Hot water scalds. An hour or more. Meanwhile empty the tanks and open what is cold;"
-                + " no hot tap, hot drain or heater drain before it is cold.",
+            Says.LET_IT_COOL_UNTIL_A_HOT_TAP.filled(part.label()),
+            Says.HOT_WATER_SCALDS_AN_HOUR.text(),
             COOLING,
             true);
       }
@@ -108,12 +107,8 @@ final class Shutdown {
         new WinterStep(
                 new Operation.Emptied(Map.of(tank.id(), left)),
                 tank.place(),
-                Message.of(
-                    "Draw {} by the taps until the pump sucks air: {}",
-                    tank.label(),
-                    Amount.volume(drawn)),
-                Message.words(
-                    "Gravity does not drain it. Catch it in cans, or dump the gray tank in between."),
+                Says.DRAW_BY_THE_TAPS_UNTIL_THE_PUMP.with(tank.label(), Amount.volume(drawn)),
+                Says.GRAVITY_DOES_NOT_DRAIN_IT_CATCH.with(),
                 drawn / TAP,
                 true,
                 0)
@@ -195,12 +190,6 @@ final class Shutdown {
         }
       }
     }
-    plan.trouble()
-        .ifPresent(t ->
-            sheet.note(
-                Message.of(
-                    "The tanks do not all run out by themselves: {}. Draw the rest by a tap, or"
-                        + " pump it out.",
-                    t.words())));
+    plan.trouble().ifPresent(t -> sheet.note(Says.THE_TANKS_DO_NOT_ALL_RUN.with(t.words())));
   }
 }

@@ -19,7 +19,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
@@ -89,7 +88,7 @@ public final class Spring {
   /** What is done now and then in a rig in use. */
   public enum Chore {
     SANITIZE("Sanitize"),
-    LOOK_FOR_LEAKS("Look for leaks");
+    LOOK_FOR_LEAKS(Says.LOOK_FOR_LEAKS.text());
 
     private final String title;
 
@@ -122,7 +121,7 @@ public final class Spring {
         spring.look();
       }
     }
-    spring.putBack("As it was.", part -> spring.before.of(part.id()));
+    spring.putBack(Says.AS_IT_WAS.text(), part -> spring.before.of(part.id()));
     return plan(inUse, spring.sheet);
   }
 
@@ -135,7 +134,7 @@ public final class Spring {
     look();
     sanitize();
     cartridgesIn();
-    asBefore("As it was before the winter.");
+    asBefore(Says.AS_IT_WAS_BEFORE_THE_WINTER.text());
     return plan(autumn, sheet);
   }
 
@@ -158,16 +157,14 @@ public final class Spring {
     for (Part part : sheet.byPlace(network.rig().parts().stream())) {
       if (sheet.now().service().containsKey(part.id())) {
         if (sheet.now().has(part, Valve.HALF)) {
-          sheet.put(part, before.of(part.id()), "From half way.");
+          sheet.put(part, before.of(part.id()), Says.FROM_HALF_WAY.text());
         } else {
           sheet.put(
-              part,
-              part.kind().service().getFirst().id(),
-              "Look at its seal; a new one costs little.");
+              part, part.kind().service().getFirst().id(), Says.LOOK_AT_ITS_SEAL_A_NEW.text());
         }
       }
     }
-    asBefore("Open since the autumn.");
+    asBefore(Says.OPEN_SINCE_THE_AUTUMN.text());
   }
 
   private void asBefore(String why) {
@@ -188,8 +185,8 @@ public final class Spring {
       if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
-            part.label() + ": leave the cartridge out, bowl on",
-            "Chlorine and antifreeze spoil it; it comes back last.",
+            Says.LEAVE_THE_CARTRIDGE_OUT_BOWL_ON.filled(part.label()),
+            Says.CHLORINE_AND_ANTIFREEZE_SPOIL.text(),
             60,
             false);
       }
@@ -200,8 +197,8 @@ public final class Spring {
     for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
       sheet.heed(
           tank.place(),
-          "Fill " + tank.label() + " a third, with drinking water",
-          "By the way you always fill it. Look under it and at its fittings meanwhile.",
+          Says.FILL_A_THIRD_WITH_DRINKING_WATER.filled(tank.label()),
+          Says.BY_THE_WAY_YOU_ALWAYS_FILL.text(),
           FILLING,
           false);
     }
@@ -219,10 +216,7 @@ public final class Spring {
         .ifPresentOrElse(
             plan ->
                 plan.moves().forEach(m -> sheet.put(network.rig().part(m.part()), m.to(), m.why())),
-            () ->
-                sheet.note(
-                    Message.words(
-                        "The taps run from no tank by themselves: flush them as you use them.")));
+            () -> sheet.note(Says.THE_TAPS_RUN_FROM_NO_TANK.with()));
   }
 
   private Optional<Plan> running(Predicate<Job> by, State filled) {
@@ -248,8 +242,8 @@ public final class Spring {
   private void flushLow() {
     for (Part part : LowPoints.of(network)) {
       String open = LowPoints.open(part);
-      sheet.put(part, open, "Until it runs clear, a cup or two.");
-      sheet.put(part, part.rest().id(), "Then close it.");
+      sheet.put(part, open, Says.UNTIL_IT_RUNS_CLEAR_A_CUP.text());
+      sheet.put(part, part.rest().id(), Says.THEN_CLOSE_IT.text());
     }
   }
 
@@ -257,8 +251,7 @@ public final class Spring {
   private void flush(Wintering autumn) {
     Optional<InjectionPoint.Inlet> inlet = flushedFrom();
     if (inlet.isEmpty()) {
-      sheet.note(
-          Message.words("No pump or inlet leads to a tap: flush each by hand, from its tank."));
+      sheet.note(Says.NO_PUMP_OR_INLET_LEADS.with());
       return;
     }
     double strongest = autumn.glycol().values().stream().mapToDouble(s -> s).max().orElse(0);
@@ -280,37 +273,30 @@ public final class Spring {
       route.lines().forEach(l -> wet.add(l.id()));
       double litres = dry + flushing(route, strongest);
       sum += litres;
-      sheet.put(route.outlet(), route.position(), "Slowly: it spits air at first.");
+      sheet.put(route.outlet(), route.position(), Says.SLOWLY_IT_SPITS_AIR_AT_FIRST.text());
       sheet.add(
           new WinterStep(
                   new Operation.Filled(none(route)),
                   route.outlet().place(),
                   litres < LITTLE
-                      ? Message.of("{}: until no more air comes", route.outlet().label())
+                      ? Says.UNTIL_NO_MORE_AIR_COMES.with(route.outlet().label())
                       : strongest > 0
-                          ? Message.of(
-                              "{}: until it runs clear and no longer foams, about {}",
-                              route.outlet().label(),
-                              Amount.volume(litres))
-                          : Message.of(
-                              "{}: first water after {}, {} go into the lines",
+                          ? Says.UNTIL_IT_RUNS_CLEAR.with(
+                              route.outlet().label(), Amount.volume(litres))
+                          : Says.FIRST_WATER_AFTER_GO.with(
                               route.outlet().label(),
                               Amount.time(Math.max(1, dry / TAP)),
                               Amount.volume(litres)),
-                  Message.words("Then close it, and the next."),
+                  Says.THEN_CLOSE_IT_AND_THE_NEXT.with(),
                   litres / TAP,
                   true,
                   0)
               .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN).running(litres)));
-      sheet.put(route.outlet(), Tap.SHUT.id(), "Then the next.");
+      sheet.put(route.outlet(), Tap.SHUT.id(), Says.THEN_THE_NEXT.text());
     }
     flushLow();
     if (sum >= LITTLE) {
-      sheet.note(
-          Message.of(
-              "Flushing takes {} in all; the gray tank needs room for it, or empty it in between"
-                  + " where local rules permit.",
-              Amount.volume(sum)));
+      sheet.note(Says.FLUSHING_TAKES_IN_ALL_THE_GRAY.with(Amount.volume(sum)));
     }
   }
 
@@ -348,12 +334,12 @@ public final class Spring {
     boolean worked = pumps().anyMatch(pump -> pump.works().byHand());
     sheet.heed(
         "",
-        (pressed ? "Pressure on, everything" : "Everything")
-            + " closed: look at every joint with a dry tissue",
+        Says.CLOSED_LOOK_AT_EVERY_JOINT.filled(
+            (pressed ? Says.PRESSURE_ON_EVERYTHING.text() : "Everything")),
         pressed
-            ? "A quarter of an hour; the pump must not start by itself meanwhile."
-            : "A quarter of an hour; there is no pressure here, so leaks drip slowly."
-                + (worked ? " Look behind the pump again while somebody works it." : ""),
+            ? Says.A_QUARTER_OF_AN_HOUR_THE_PUMP.text()
+            : Says.A_QUARTER_OF_AN_HOUR.filled(
+                (worked ? Says.LOOK_BEHIND_THE_PUMP_AGAIN_WHILE.text() : "")),
         LOOKING,
         true);
   }
@@ -362,30 +348,27 @@ public final class Spring {
     for (Part part : network.rig().tanks(Contents.FRESH).toList()) {
       sheet.heed(
           part.place(),
-          Message.of(
-              "{}: {} of plain bleach of 6 g/100 mL with a jug of water, then fill it up",
-              part.label(),
-              Amount.volume(dose(part).bleach())),
-          "50 mg/L: the product's label and local rules first. Never with acids or other cleaners.",
+          Says.OF_PLAIN_BLEACH_OF_6_G_100.with(part.label(), Amount.volume(dose(part).bleach())),
+          Says.FOR_50_MG_L_THE_PRODUCTS_LABEL.text(),
           FILLING,
           false);
     }
     sheet.heed(
         "",
-        "Run each tap%s until it smells of it; then wait 4 hours"
-            .formatted(has(p -> p.kind().ports().contains("hot")) ? ", cold and hot," : ""),
-        (has(p -> p.kind().is(Purpose.FILTERS)) ? "Cartridges stay out. " : "")
-            + (has(p -> p.kind().is(Purpose.HEATS)) ? "The heater stays off. " : "")
-            + "Until then, nobody drinks it.",
+        Says.RUN_EACH_TAP_UNTIL_IT_SMELLS.filled(
+            has(p -> p.kind().ports().contains("hot")) ? Says.COLD_AND_HOT.text() : ""),
+        (has(p -> p.kind().is(Purpose.FILTERS)) ? Says.CARTRIDGES_STAY_OUT.text() : "")
+            + (has(p -> p.kind().is(Purpose.HEATS)) ? Says.THE_HEATER_STAYS_OFF.text() : "")
+            + Says.UNTIL_THEN_NOBODY_DRINKS_IT.text(),
         CONTACT,
         true);
     for (Part part : network.rig().tanks(Contents.FRESH).toList()) {
       int changes = dose(part).changes();
       sheet.heed(
           part.place(),
-          "%s: drain and fill it %s, running every tap each time"
-              .formatted(part.label(), changes == 1 ? "once" : changes + " times"),
-          "Then no more than 0.5 mg/L is left of it.",
+          Says.DRAIN_AND_FILL_IT_RUNNING_EVERY.filled(
+              part.label(), changes == 1 ? "once" : changes + " times"),
+          Says.THEN_NO_MORE_THAN_0_5_MG.text(),
           FILLING * changes,
           false);
     }
@@ -414,8 +397,8 @@ public final class Spring {
       if (part.kind().is(Purpose.FILTERS)) {
         sheet.heed(
             part.place(),
-            part.label() + ": cartridge back in",
-            "Rinse it as its maker says.",
+            Says.CARTRIDGE_BACK_IN.filled(part.label()),
+            Says.RINSE_IT_AS_ITS_MAKER_SAYS.text(),
             120,
             false);
       }
@@ -424,8 +407,8 @@ public final class Spring {
       if (part.kind().is(Purpose.HEATS)) {
         sheet.heed(
             part.place(),
-            part.label() + ": full before it is lit; a hot tap runs without air",
-            "Gas and mains electricity are for licensed hands.",
+            Says.FULL_BEFORE_IT_IS_LIT_A_HOT.filled(part.label()),
+            Says.GAS_AND_MAINS_ELECTRICITY.text(),
             60,
             false);
       }

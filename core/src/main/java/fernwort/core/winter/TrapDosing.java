@@ -38,11 +38,11 @@ final class TrapDosing {
         cup(
             part,
             macerator
-                ? "pour a cup of antifreeze through and run it for two seconds"
-                : "pour a cup of antifreeze into the drain above it");
+                ? Says.POUR_A_CUP_OF_ANTIFREEZE.text()
+                : Says.POUR_A_CUP_OF_ANTIFREEZE_INTO_THE_DRAIN.text());
       }
       if (part.kind() instanceof Tap f && f.flushes() && sheet.now().strength(part.id()) <= 0) {
-        cup(part, "a cup of antifreeze into the bowl and over its seal");
+        cup(part, Says.A_CUP_OF_ANTIFREEZE.text());
       }
     }
   }
@@ -58,7 +58,7 @@ final class TrapDosing {
                 new Operation.Filled(Map.of(part.id(), strength)),
                 part.place(),
                 Message.of("{}: {}, {}", part.label(), what, Amount.volume(volume)),
-                Message.words("Drinking-water glycol only, never motor coolant."),
+                Says.DRINKING_WATER_GLYCOL_ONLY_NEVER.with(),
                 POURING,
                 false,
                 volume)

@@ -7,7 +7,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Blow;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
@@ -193,7 +192,7 @@ public final class WinterizingMethods {
         away.add(part.label());
       }
       if (part.kind() instanceof Tap f && f.showers()) {
-        away.add("the hose and head of " + part.label());
+        away.add(Says.THE_HOSE_AND_HEAD_OF.filled(part.label()));
       }
     }
     if (!away.isEmpty()) {
@@ -201,8 +200,8 @@ public final class WinterizingMethods {
           new WinterStep(
                   new Operation.Heed(),
                   "",
-                  Message.words("Carry indoors: " + String.join(", ", away)),
-                  Message.words("Cartridges and shower hoses split with what they hold."),
+                  Says.CARRY_INDOORS.with(String.join(", ", away)),
+                  Says.CARTRIDGES_AND_SHOWER_HOSES.with(),
                   CARRYING,
                   false,
                   0)
@@ -214,25 +213,16 @@ public final class WinterizingMethods {
   private void forgotten(WinterSheet sheet, List<FrostRisk> left) {
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.CUTS)) {
-        sheet.note(
-            Message.words(
-                part.label()
-                    + " keeps what is in it: take it off and tip it out, or run a cup of"
-                    + " antifreeze through it."));
+        sheet.note(Says.KEEPS_WHAT_IS_IN_IT_TAKE.with(part.label()));
       }
       if (part.kind().motor().flatMap(Motor::opensBelow).isPresent()) {
-        sheet.note(
-            Message.words(
-                part.label()
-                    + " opens by itself in the cold or without power, and lets heater and tank"
-                    + " run out: count on it, and do not fill before it is warm."));
+        sheet.note(Says.OPENS_BY_ITSELF_IN_THE_COLD.with(part.label()));
       }
     }
     for (FrostRisk one : left) {
       if (one.harm() == FrostHarm.DANGER) {
         sheet.note(
-            Message.of(
-                "{} keeps {}: {}. {}.",
+            Says.KEEPS.with(
                 label(one.id()),
                 fernwort.core.say.Amount.volume(one.volume()),
                 one.how(),

@@ -31,13 +31,10 @@ public final class AtRest {
         content.to(last);
       }
     } catch (FileAlreadyExistsException e) {
-      throw new Refusal(
-          "%s is there already and stays as it is. Choose another name for the backup."
-              .formatted(file));
+      throw new Refusal(Says.IS_THERE_ALREADY_AND_STAYS.with(file));
     } catch (IOException e) {
       throw new Refusal(
-          "The backup %s could not be written (%s). Choose a place with room."
-              .formatted(file, e.getMessage()));
+          Says.THE_BACKUP_COULD_NOT_BE_WRITTEN.with(file, String.valueOf(e.getMessage())));
     }
   }
 
@@ -70,13 +67,12 @@ public final class AtRest {
     try (InputStream in = Files.newInputStream(file);
         Staging staging = Staging.read(in, rigs)) {
       return DatabaseFile.exchange(folder, clock, staging::replace)
-          .map(copy ->
-              "Restored from %s. What was there before is kept as %s.".formatted(file, copy))
-          .orElse("Restored from %s.".formatted(file));
+          .map(copy -> Says.RESTORED_FROM_WHAT_WAS.filled(file, copy))
+          .orElse(Says.RESTORED_FROM.filled(file));
     } catch (IOException e) {
       throw new Refusal(
-          "The backup %s cannot be read (%s). Nothing was changed."
-              .formatted(file, e.getClass().getSimpleName().replace("Exception", "")));
+          Says.THE_BACKUP_CANNOT_BE_READ.with(
+              file, e.getClass().getSimpleName().replace("Exception", "")));
     }
   }
 }

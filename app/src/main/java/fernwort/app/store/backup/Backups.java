@@ -95,8 +95,8 @@ public class Backups {
           });
     } catch (IOException e) {
       throw new Refusal(
-          "What is here could not be backed up before it is replaced (%s). Nothing was changed; make room in %s."
-              .formatted(e.getMessage(), folder.path()));
+          Says.WHAT_IS_HERE_COULD_NOT_BE_BACKED.with(
+              String.valueOf(e.getMessage()), folder.path()));
     }
     events.publishEvent(new Restored());
   }

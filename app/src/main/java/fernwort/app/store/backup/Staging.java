@@ -14,7 +14,6 @@ import java.time.DateTimeException;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.function.Consumer;
@@ -30,8 +29,7 @@ import tools.jackson.core.JsonToken;
  */
 final class Staging implements AutoCloseable {
 
-  private static final String NO_BACKUP =
-      "This is not a backup of Fernwort (%s). Nothing was changed; choose a file that “Back up” made.";
+  private static final String NO_BACKUP = Says.THIS_IS_NOT_A_BACKUP_OF_FERNWORT.text();
 
   private final String url;
   private final Connection connection;
@@ -62,17 +60,17 @@ final class Staging implements AutoCloseable {
     } catch (JacksonException e) {
       throw new Refusal(
           NO_BACKUP.formatted(
-              "not whole or not JSON, at line " + Math.max(1, e.getLocation().getLineNr())));
+              Says.NOT_WHOLE_OR_NOT_JSON_AT_LINE.filled(Math.max(1, e.getLocation().getLineNr()))));
     } catch (SQLException e) {
       throw new Refusal(NO_BACKUP.formatted(String.valueOf(e.getMessage()).split("[;\n]")[0]));
     } catch (IOException e) {
-      throw new Refusal(NO_BACKUP.formatted("the file cannot be read to its end"));
+      throw new Refusal(NO_BACKUP.formatted(Says.THE_FILE_CANNOT_BE_READ.text()));
     }
   }
 
   private void fill(InputStream file) throws SQLException, IOException {
     try (JsonParser json = BackupFile.JSON.createParser(BackupFile.unpacked(file))) {
-      expect(json.nextToken() == JsonToken.START_OBJECT, "it is not a JSON object");
+      expect(json.nextToken() == JsonToken.START_OBJECT, Says.IT_IS_NOT_A_JSON_OBJECT.text());
       int step = 0;
       boolean known = false;
       boolean filled = false;
@@ -81,12 +79,12 @@ final class Staging implements AutoCloseable {
         json.nextToken();
         switch (name) {
           case "format" -> {
-            expect(BackupFile.FORMAT.equals(json.getString()), "its format is another");
+            expect(BackupFile.FORMAT.equals(json.getString()), Says.ITS_FORMAT_IS_ANOTHER.text());
             known = true;
           }
           case "step" -> step = step(json);
           case "tables" -> {
-            expect(known && step > 0, "format and step do not come first");
+            expect(known && step > 0, Says.FORMAT_AND_STEP_DO_NOT_COME.text());
             Schema.bringTo(url, step);
             tables(json);
             filled = true;
@@ -94,39 +92,35 @@ final class Staging implements AutoCloseable {
           default -> json.skipChildren();
         }
       }
-      expect(filled && json.currentToken() == JsonToken.END_OBJECT, "it ends too early");
-      expect(json.nextToken() == null, "something follows its end");
+      expect(filled && json.currentToken() == JsonToken.END_OBJECT, Says.IT_ENDS_TOO_EARLY.text());
+      expect(json.nextToken() == null, Says.SOMETHING_FOLLOWS_ITS_END.text());
     }
     Schema.bringUpToDate(url);
   }
 
   private static int step(JsonParser json) {
-    expect(json.currentToken() == JsonToken.VALUE_NUMBER_INT, "its step is not a number");
+    expect(json.currentToken() == JsonToken.VALUE_NUMBER_INT, Says.ITS_STEP_IS_NOT_A_NUMBER.text());
     int step = json.getIntValue();
     if (step > Schema.NEWEST) {
-      throw new Refusal(
-          String.format(
-              Locale.ROOT,
-              "This backup is from a newer Fernwort (step %d; this one knows %d). Nothing was changed; restore it with that newer Fernwort.",
-              step,
-              Schema.NEWEST));
+      throw new Refusal(Says.THIS_BACKUP_IS_FROM_A_NEWER.filled(step, Schema.NEWEST));
     }
     return step;
   }
 
   private void tables(JsonParser json) throws SQLException {
-    expect(json.currentToken() == JsonToken.START_OBJECT, "its tables are missing");
+    expect(json.currentToken() == JsonToken.START_OBJECT, Says.ITS_TABLES_ARE_MISSING.text());
     Map<String, List<Map<String, @Nullable Object>>> waiting = new TreeMap<>();
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String table = json.currentName();
-      expect(Tables.ALL.contains(table), "it has a table “" + clip(table) + "” that is not known");
-      expect(json.nextToken() == JsonToken.START_ARRAY, "table " + table + " is not a list");
+      expect(Tables.ALL.contains(table), Says.IT_HAS_A_TABLE.filled(clip(table)));
+      expect(json.nextToken() == JsonToken.START_ARRAY, Says.TABLE_IS_NOT_A_LIST.filled(table));
       List<Map<String, @Nullable Object>> rows = new ArrayList<>();
       while (json.nextToken() == JsonToken.START_OBJECT) {
         rows.add(row(json, table));
       }
       expect(
-          json.currentToken() == JsonToken.END_ARRAY, "table " + table + " is not a list of rows");
+          json.currentToken() == JsonToken.END_ARRAY,
+          Says.TABLE_IS_NOT_A_LIST_OF_ROWS.filled(table));
       waiting.put(table, rows);
     }
     for (String table : Tables.ALL) {
@@ -141,7 +135,7 @@ final class Staging implements AutoCloseable {
     Map<String, @Nullable Object> row = new TreeMap<>();
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String column = json.currentName();
-      expect(column.matches("[a-z_]{1,40}"), "table " + table + " has an odd column");
+      expect(column.matches("[a-z_]{1,40}"), Says.TABLE_HAS_AN_ODD_COLUMN.filled(table));
       row.put(
           column,
           switch (json.nextToken()) {
@@ -151,7 +145,8 @@ final class Staging implements AutoCloseable {
             case VALUE_NUMBER_FLOAT -> json.getDoubleValue();
             case VALUE_TRUE -> Boolean.TRUE;
             case VALUE_FALSE -> Boolean.FALSE;
-            default -> throw new Refusal(NO_BACKUP.formatted("a value in " + table + " is a list"));
+            default ->
+                throw new Refusal(NO_BACKUP.formatted(Says.A_VALUE_IN_IS_A_LIST.filled(table)));
           });
     }
     return row;
@@ -159,7 +154,7 @@ final class Staging implements AutoCloseable {
 
   private void insert(String table, int number, Map<String, @Nullable Object> row)
       throws SQLException {
-    expect(!row.isEmpty(), String.format(Locale.ROOT, "row %d of %s is empty", number + 1, table));
+    expect(!row.isEmpty(), Says.ROW_OF_IS_EMPTY.filled(number + 1, table));
     String columns =
         row.keySet().stream().map(c -> '"' + c + '"').collect(Collectors.joining(", "));
     String marks = String.join(", ", java.util.Collections.nCopies(row.size(), "?"));
@@ -173,9 +168,7 @@ final class Staging implements AutoCloseable {
       insert.executeUpdate();
     } catch (SQLException | DateTimeException e) {
       String said = String.valueOf(e.getMessage()).split("[;\n]")[0];
-      throw new Refusal(
-          NO_BACKUP.formatted(
-              String.format(Locale.ROOT, "row %d of %s: %s", number + 1, table, clip(said))));
+      throw new Refusal(NO_BACKUP.formatted(Says.ROW_OF.filled(number + 1, table, clip(said))));
     }
   }
 
@@ -198,8 +191,7 @@ final class Staging implements AutoCloseable {
           look.accept(rows.getString(2));
         } catch (Refusal e) {
           throw new Refusal(
-              NO_BACKUP.formatted(
-                  "rig %s: %s".formatted(clip(rows.getString(1)), clip(e.getMessage()))));
+              NO_BACKUP.formatted(Says.RIG.filled(clip(rows.getString(1)), clip(e.getMessage()))));
         }
       }
     }

@@ -101,7 +101,7 @@ public final class DatabaseFile {
       merge.executeUpdate();
       GroupSync.sync(connection);
     } catch (SQLException e) {
-      throw new Refusal("The passphrase could not be saved: the data folder cannot be written.");
+      throw new Refusal(Says.THE_PASSPHRASE_COULD.with());
     }
   }
 

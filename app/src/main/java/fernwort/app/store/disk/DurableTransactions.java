@@ -60,12 +60,7 @@ final class DurableTransactions extends JdbcTransactionManager {
       }
     } catch (SQLException | RuntimeException e) {
       reopen();
-      throw new StoreTrouble(
-          watch
-              .trouble()
-              .orElse(
-                  "The disk did not confirm this change. Look whether it is there, and make it again if it is not."),
-          e);
+      throw new StoreTrouble(watch.trouble().orElse(Says.THE_DISK_DID_NOT_CONFIRM.text()), e);
     }
   }
 

@@ -56,8 +56,7 @@ public final class FolderOpening {
       opening.prepare();
     } catch (IOException e) {
       throw new Refusal(
-          "The data folder %s cannot be written (%s). Make room there, or choose another with --data DIR."
-              .formatted(folder.path(), e.getMessage()));
+          Says.THE_DATA_FOLDER_CANNOT.with(folder.path(), String.valueOf(e.getMessage())));
     }
   }
 
@@ -66,17 +65,11 @@ public final class FolderOpening {
     if (!Files.exists(database)) {
       begin();
     } else if (Files.size(database) == 0) {
-      throw damaged("is empty (0 bytes), though a database stood there");
+      throw damaged(Says.IS_EMPTY_0_BYTES_THOUGH.text());
     } else {
       int step = lookThrough();
       if (step > Schema.NEWEST) {
-        throw new Refusal(
-            String.format(
-                Locale.ROOT,
-                "The data in %s were written by a newer Fernwort (step %d; this one knows %d). Nothing was touched. Start that newer Fernwort, or choose another folder with --data DIR.",
-                folder.path(),
-                step,
-                Schema.NEWEST));
+        throw new Refusal(Says.THE_DATA_IN_WERE_WRITTEN.filled(folder.path(), step, Schema.NEWEST));
       }
       bringUpToDate(step);
     }
@@ -91,7 +84,7 @@ public final class FolderOpening {
   /** A new database is made under another name, so that one half made is never taken for one. */
   private void begin() throws IOException {
     if (newestBackup().isPresent()) {
-      throw damaged("is missing, though the folder was in use");
+      throw damaged(Says.IS_MISSING_THOUGH_THE_FOLDER_WAS.text());
     }
     DatabaseFile.make(folder.database(), connection -> {});
   }
@@ -101,7 +94,7 @@ public final class FolderOpening {
     try (Connection connection = DatabaseFile.reading(folder)) {
       List<String> tables = tables(connection);
       if (!tables.contains("flyway_schema_history")) {
-        throw damaged("is not a database of Fernwort");
+        throw damaged(Says.IS_NOT_A_DATABASE_OF_FERNWORT.text());
       }
       for (String table : tables) {
         readAll(connection, table);
@@ -110,17 +103,15 @@ public final class FolderOpening {
     } catch (SQLException e) {
       throw switch (e.getErrorCode()) {
         case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
-            new Refusal(
-                "The database in %s is open in another program. Close it there, then start again."
-                    .formatted(folder.path()));
-        case ErrorCode.FILE_VERSION_ERROR_1 -> damaged("has a form that this Fernwort cannot read");
-        default -> damaged("is damaged");
+            new Refusal(Says.THE_DATABASE_IN_IS_OPEN.with(folder.path()));
+        case ErrorCode.FILE_VERSION_ERROR_1 -> damaged(Says.HAS_A_FORM_THAT_THIS_FERNWORT.text());
+        default -> damaged(Says.IS_DAMAGED.text());
       };
     } catch (IOException | RuntimeException e) {
       if (e instanceof Refusal refusal) {
         throw refusal;
       }
-      throw damaged("is damaged");
+      throw damaged(Says.IS_DAMAGED.text());
     }
   }
 
@@ -176,14 +167,12 @@ public final class FolderOpening {
     } catch (RuntimeException e) {
       closeQuietly();
       Files.copy(copy, folder.database(), StandardCopyOption.REPLACE_EXISTING);
-      throw new Refusal(
-          "The data in %s could not be brought up to date (%s). They are as they were; go on with the Fernwort you had, and report this."
-              .formatted(folder.path(), firstLine(e)));
+      throw new Refusal(Says.THE_DATA_IN_COULD_NOT_BE_BROUGHT.with(folder.path(), firstLine(e)));
     }
   }
 
   private static String firstLine(RuntimeException e) {
-    return String.valueOf(e.getMessage()).lines().findFirst().orElse("no reason given");
+    return String.valueOf(e.getMessage()).lines().findFirst().orElse(Says.NO_REASON_GIVEN.text());
   }
 
   private void closeQuietly() {
@@ -211,12 +200,9 @@ public final class FolderOpening {
   private Refusal damaged(String how) {
     String way =
         newestBackup()
-            .map(b -> "bring back the newest backup with ./fernwort restore %s".formatted(b))
-            .orElse(
-                "bring back a backup of yours with ./fernwort restore FILE, or begin anew in another folder with --data DIR");
-    return new Refusal(
-        "The database %s %s. Nothing was touched: keep a copy of the folder, then %s."
-            .formatted(folder.database(), how, way));
+            .map(b -> Says.BRING_BACK_THE_NEWEST_BACKUP.filled(b))
+            .orElse(Says.BRING_BACK_A_BACKUP_OF_YOURS.text());
+    return new Refusal(Says.THE_DATABASE_NOTHING_WAS_TOUCHED.with(folder.database(), how, way));
   }
 
   private Optional<Path> newestBackup() {

@@ -20,14 +20,11 @@ public final class FolderWatch {
 
   private static final long LOOK_AGAIN = 500_000_000;
 
-  private static final String FULL =
-      "Nothing can be changed now, because the disk of the data folder %s is full. Everything can be read; make room, and it goes on.";
-  private static final String READ_ONLY =
-      "Nothing can be changed now, because the data folder %s cannot be written. Everything can be read; make it writable, and it goes on.";
-  private static final String GONE =
-      "Nothing can be changed now, because the data folder %s is gone. What is shown is from before; put the folder back, or stop Fernwort and start it with a backup.";
+  private static final String FULL = Says.NOTHING_CAN_BE_CHANGED_NOW.text();
+  private static final String READ_ONLY = Says.NOTHING_CAN_BE_CHANGED_NOW_BECAUSE.text();
+  private static final String GONE = Says.NOTHING_CAN_BE_CHANGED_NOW_BECAUSE_THE_DATA.text();
   private static final String EXCHANGED =
-      "Nothing can be changed now, because the data folder %s holds another database than this copy of Fernwort began with. Stop Fernwort and start it again to use that one.";
+      Says.NOTHING_CAN_BE_CHANGED_NOW_BECAUSE_THE_DATA_FOLDER.text();
 
   private final DataFolder folder;
   private final @Nullable Object file;

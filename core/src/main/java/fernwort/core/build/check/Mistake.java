@@ -59,10 +59,9 @@ record Mistake(PortRef one, PortRef other, boolean turned) {
   Message words(Network network) {
     Part part = network.rig().part(one.part());
     if (turned) {
-      return Message.of("{} is the wrong way round", part.label());
+      return Says.IS_THE_WRONG_WAY_ROUND.with(part.label());
     }
-    return Message.of(
-        "the ends of {} and {} are swapped, at {} and {}",
+    return Says.THE_ENDS_OF_AND_ARE_SWAPPED.with(
         line(network, one),
         line(network, other),
         part.label(),

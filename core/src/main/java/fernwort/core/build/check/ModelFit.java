@@ -65,7 +65,7 @@ public record ModelFit(
    */
   public static ModelFit of(Network network, State state, Map<String, Double> timed) {
     if (timed.isEmpty()) {
-      throw new Refusal("Time a jug at one tap at least, then the model is held against it");
+      throw new Refusal(Says.TIME_A_JUG_AT_ONE_TAP.with());
     }
     List<Tried> tried = new ArrayList<>();
     for (double pump : timed.size() >= TAPS_FOR_PUMP ? PUMPS : AS_DESCRIBED) {
@@ -144,8 +144,7 @@ public record ModelFit(
       double measured = timed.getOrDefault(flow.getKey(), 0.0);
       if (flow.getValue() < NOTHING || measured < NOTHING) {
         throw new Refusal(
-            "%s: nothing runs there in the model; set the handles so that the taps run"
-                .formatted(network.rig().part(flow.getKey()).label()));
+            Says.NOTHING_RUNS_THERE_IN_THE_MODEL.with(network.rig().part(flow.getKey()).label()));
       }
       squares += Math.pow(Math.log(measured / flow.getValue()), 2);
     }

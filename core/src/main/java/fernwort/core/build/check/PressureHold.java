@@ -38,7 +38,7 @@ public record PressureHold(double expected, double drop, double leaked, boolean 
   public static PressureHold of(
       double before, double after, double warmBefore, double warmAfter, double air) {
     if (!(before > 0 && warmBefore > 0 && warmAfter > 0)) {
-      throw new Refusal("Begin with pressure on, and give both temperatures");
+      throw new Refusal(Says.BEGIN_WITH_PRESSURE.with());
     }
     double expected = (before + AIR) * warmAfter / warmBefore - AIR;
     double drop = expected - after;

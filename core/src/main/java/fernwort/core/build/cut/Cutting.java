@@ -1,7 +1,6 @@
 package fernwort.core.build.cut;
 
 import fernwort.core.say.Amount;
-import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -63,11 +62,8 @@ public record Cutting(List<Stick> sticks, boolean exact) {
     for (Piece piece : pieces) {
       if (piece.length() > stock + EPSILON) {
         throw new Refusal(
-            Message.of(
-                "{} is {} long, and a coil or stick {}: take a longer one, or join it",
-                piece.mark(),
-                Amount.length(piece.length()),
-                Amount.length(stock)));
+            Says.IS_LONG_AND_A_COIL_OR_STICK.with(
+                piece.mark(), Amount.length(piece.length()), Amount.length(stock)));
       }
     }
     List<Piece> order =

@@ -204,8 +204,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     double floor = rig.vehicle().floor();
     boolean under = tank.height() < floor && top > floor - CLOSE && top < floor + THICK;
     return face == Face.TOP && under && port.use() == TankPort.Use.VENT
-        ? "Its top comes close under the floor: mark it now, drill it when the tank hangs and you"
-            + " see what beam is over it"
+        ? Says.ITS_TOP_COMES_CLOSE_UNDER.text()
         : "";
   }
 
@@ -242,17 +241,16 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
       Hole hole, List<Hole> all, Face face, double width, double height, Optional<Double> seam) {
     List<Message> slips = new ArrayList<>();
     double rim = hole.room() / 2;
-    edge(slips, "left edge of the drawing", hole.across(), rim);
-    edge(slips, "right edge of the drawing", width - hole.across(), rim);
-    edge(slips, "lower edge of the drawing", hole.up(), rim);
-    edge(slips, "upper edge of the drawing", height - hole.up(), rim);
+    edge(slips, Says.LEFT_EDGE_OF_THE_DRAWING.text(), hole.across(), rim);
+    edge(slips, Says.RIGHT_EDGE_OF_THE_DRAWING.text(), width - hole.across(), rim);
+    edge(slips, Says.LOWER_EDGE_OF_THE_DRAWING.text(), hole.up(), rim);
+    edge(slips, Says.UPPER_EDGE_OF_THE_DRAWING.text(), height - hole.up(), rim);
     for (Hole other : all) {
       double apart = Math.hypot(hole.across() - other.across(), hole.up() - other.up());
       double needs = rim + other.room() / 2 + HAND;
       if (!other.port().equals(hole.port()) && apart < needs) {
         slips.add(
-            Message.of(
-                "{} from {}: the nuts and a hand need {}; move one by {}",
+            Says.FROM_THE_NUTS_AND_A_HAND_NEED.with(
                 Amount.length(apart),
                 other.port(),
                 Amount.length(needs),
@@ -261,9 +259,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     }
     boolean side = face != Face.TOP && face != Face.BOTTOM;
     seam.filter(s -> side && Math.abs(s - hole.up()) < rim + SEAM)
-        .ifPresent(s ->
-            slips.add(
-                Message.of("Over the weld or seam: keep {} from it", Amount.length(rim + SEAM))));
+        .ifPresent(s -> slips.add(Says.OVER_THE_WELD_OR_SEAM_KEEP.with(Amount.length(rim + SEAM))));
     return slips;
   }
 
@@ -271,33 +267,18 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     double needs = rim + EDGE;
     if (away < needs) {
       slips.add(
-          Message.of(
-              "{} from the {}: its nut needs {} to sit flat beside the rounded edge; move it by {}",
-              Amount.length(away),
-              edge,
-              Amount.length(needs),
-              Amount.length(needs - away)));
+          Says.FROM_THE_ITS_NUT_NEEDS_TO_SIT.with(
+              Amount.length(away), edge, Amount.length(needs), Amount.length(needs - away)));
     }
   }
 
   /** Returns what to do, in order. */
   public List<Message> steps() {
     List<Message> steps = new ArrayList<>();
-    steps.add(
-        Message.words(
-            "Measure the fittings in your hand: body and nut. The sizes here are usual ones."));
-    steps.add(
-        Message.words(
-            "Look which way up the tank lies, and write TOP and REAR on it, large, before"
-                + " anything else."));
-    steps.add(
-        Message.words(
-            "Mark each middle from the two edges named, then hold the template over it: both must"
-                + " agree."));
-    steps.add(
-        Message.words(
-            "Drill a pilot hole, then the saws from the smallest to the largest, slowly, no heat."
-                + " Eye protection; the tank held so that it cannot turn."));
+    steps.add(Says.MEASURE_THE_FITTINGS.with());
+    steps.add(Says.LOOK_WHICH_WAY_UP_THE_TANK_LIES.with());
+    steps.add(Says.MARK_EACH_MIDDLE.with());
+    steps.add(Says.DRILL_A_PILOT_HOLE_THEN_THE_SAWS.with());
     List<String> late =
         faces.stream()
             .flatMap(f -> f.holes().stream())
@@ -305,18 +286,10 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
             .map(Hole::port)
             .toList();
     if (!late.isEmpty()) {
-      steps.add(
-          Message.words(
-              "Leave until the tank hangs: " + String.join(", ", late) + ". Mark where it goes."));
+      steps.add(Says.LEAVE_UNTIL_THE_TANK_HANGS_MARK.with(String.join(", ", late)));
     }
-    steps.add(
-        Message.words(
-            "All chips out: vacuum, rinse, look with a lamp. Deburr inside and outside by hand; a"
-                + " burr cuts the seal."));
-    steps.add(
-        Message.words(
-            "Fit with the seal on the wet side, by hand and half a turn. Fill and look before it"
-                + " hangs."));
+    steps.add(Says.ALL_CHIPS_OUT_VACUUM_RINSE_LOOK.with());
+    steps.add(Says.FIT_WITH_THE_SEAL_ON_THE_WET.with());
     return steps;
   }
 }

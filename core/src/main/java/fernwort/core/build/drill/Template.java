@@ -100,8 +100,7 @@ public record Template(Paper paper, List<Page> pages) {
     List<Page> pages = new ArrayList<>();
     for (int row = 0; row < rows; row++) {
       for (int column = 0; column < columns && pages.size() < MOST; column++) {
-        String which =
-            "%s, row %s of %s, sheet %s of %s".formatted(title, row + 1, rows, column + 1, columns);
+        String which = Says.ROW_OF_SHEET_OF.filled(title, row + 1, rows, column + 1, columns);
         Tile tile = new Tile(column * w, row * h, w, h);
         if (all || face.holes().stream().anyMatch(o -> isOn(face, o, tile))) {
           pages.add(page(which, face, tile));
@@ -138,8 +137,7 @@ public record Template(Paper paper, List<Page> pages) {
     marks.add(new Segment(MARGIN, line - 2, MARGIN, line + 2, false));
     marks.add(new Segment(MARGIN + CHECK, line - 2, MARGIN + CHECK, line + 2, false));
     marks.add(
-        new Words(
-            MARGIN + CHECK + 3, line + 1, 3, "100 mm: measure it; print at 100 %, no fitting"));
+        new Words(MARGIN + CHECK + 3, line + 1, 3, Says.FOR_100_MM_MEASURE_IT_PRINT_AT_100.text()));
     corners(marks, tile);
     edges(marks, face, tile);
     for (Hole hole : face.holes()) {
@@ -209,11 +207,13 @@ public record Template(Paper paper, List<Page> pages) {
             3,
             String.format(
                 Locale.ROOT,
-                "%.0f from %s, %.0f from %s%s",
+                Says.FROM_FROM.text(),
                 across,
                 face.fromLeft().words(),
                 MM * hole.up(),
                 face.fromBelow().words(),
-                hole.there() ? ", is there" : hole.late().isEmpty() ? "" : ", later")));
+                hole.there()
+                    ? Says.IS_THERE.text()
+                    : hole.late().isEmpty() ? "" : Says.LATER.text())));
   }
 }

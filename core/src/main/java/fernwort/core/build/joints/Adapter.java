@@ -59,16 +59,16 @@ public record Adapter(Form one, Form other) {
               .formatted(
                   t.size(), words(t.standard()), t.gender() == Gender.MALE ? "male" : "female");
       case Connection.Bulkhead b ->
-          "bulkhead with %s %s thread, female".formatted(b.size(), words(b.standard()));
-      case Connection.HoseTail t -> "tail for %s hose".formatted(mm(t.bore()));
+          Says.BULKHEAD_WITH_THREAD_FEMALE.filled(b.size(), words(b.standard()));
+      case Connection.HoseTail t -> Says.TAIL_FOR_HOSE.filled(mm(t.bore()));
       case Connection.HoseEnd h -> "%s hose".formatted(mm(h.bore()));
       case Connection.TubeSocket s ->
-          "%s for %s tube".formatted(s.crimped() ? "crimp" : "push-fit", mm(s.outside()));
+          Says.FOR_TUBE.filled(s.crimped() ? "crimp" : "push-fit", mm(s.outside()));
       case Connection.TubeEnd e -> "%s tube".formatted(mm(e.outside()));
       case Connection.Socket s -> "%s socket, %s".formatted(words(s.plastic()), mm(s.nominal()));
       case Connection.Spigot s -> "%s pipe, %s".formatted(words(s.plastic()), mm(s.nominal()));
-      case Connection.Grommet g -> "grommet for %s".formatted(mm(g.outside()));
-      case Connection.Open _ -> "nothing to join";
+      case Connection.Grommet g -> Says.GROMMET_FOR.filled(mm(g.outside()));
+      case Connection.Open _ -> Says.NOTHING_TO_JOIN.text();
     };
   }
 
@@ -76,10 +76,10 @@ public record Adapter(Form one, Form other) {
   public static String words(Connection.Standard standard) {
     return switch (standard) {
       case NPT -> "NPT";
-      case BSP_PARALLEL -> "BSP parallel";
-      case BSP_TAPERED -> "BSP tapered";
+      case BSP_PARALLEL -> Says.BSP_PARALLEL.text();
+      case BSP_TAPERED -> Says.BSP_TAPERED.text();
       case METRIC -> "metric";
-      case GARDEN_HOSE -> "garden hose";
+      case GARDEN_HOSE -> Says.GARDEN_HOSE.text();
     };
   }
 

@@ -90,7 +90,7 @@ public final class BuyList {
       part.kind().tankPorts().stream()
           .filter(p -> lines.get(part.port(p.id())) == null)
           .filter(p -> p.use() != TankPort.Use.GAUGE)
-          .forEach(p -> add(Shop.PLUMBING, "plug for an opening", place(part), 1, false));
+          .forEach(p -> add(Shop.PLUMBING, Says.PLUG_FOR_AN_OPENING.text(), place(part), 1, false));
     }
   }
 
@@ -101,7 +101,7 @@ public final class BuyList {
         .filter(l -> l != null)
         .findFirst()
         .map(l -> Adapter.words(JointEnds.usualEnd(l)))
-        .orElse("as its line");
+        .orElse(Says.AS_ITS_LINE.text());
   }
 
   private String place(Part part) {
@@ -124,19 +124,19 @@ public final class BuyList {
         cement(adapter.other(), cements);
       }
       if (ends.end().form() instanceof Connection.HoseEnd h && !(at instanceof Connection.Open)) {
-        add(Shop.PLUMBING, "hose clamp, stainless, for " + Adapter.words(h), place, 1, true);
+        add(Shop.PLUMBING, Says.HOSE_CLAMP_STAINLESS_FOR.filled(Adapter.words(h)), place, 1, true);
       }
       tape |= isTapered(at);
       cement(at, cements);
       if (isFlat(at)) {
-        add(Shop.PLUMBING, "flat washer for a parallel thread", place, 1, true);
+        add(Shop.PLUMBING, Says.FLAT_WASHER_FOR_A_PARALLEL.text(), place, 1, true);
       }
     }
     for (String plastic : cements) {
-      add(Shop.HARDWARE, "cement and cleaner for " + plastic, "everywhere", 1, false);
+      add(Shop.HARDWARE, Says.CEMENT_AND_CLEANER_FOR.filled(plastic), "everywhere", 1, false);
     }
     if (tape) {
-      add(Shop.HARDWARE, "PTFE tape for drinking water", "everywhere", 1, false);
+      add(Shop.HARDWARE, Says.PTFE_TAPE_FOR_DRINKING_WATER.text(), "everywhere", 1, false);
     }
   }
 
@@ -161,14 +161,14 @@ public final class BuyList {
       String place = place(rig.part(support.tank()));
       add(
           Shop.HARDWARE,
-          "%s, %s mm wide".formatted(word(support.type()), Math.round(1000 * support.width())),
+          Says.MM_WIDE.filled(word(support.type()), Math.round(1000 * support.width())),
           place,
           1,
           false);
       add(
           Shop.HARDWARE,
-          "bolt with nut, washers and lock, working load %s kN in pull"
-              .formatted(String.format(Locale.ROOT, "%.1f", support.pull() / 1000)),
+          Says.BOLT_WITH_NUT_WASHERS_AND_LOCK.filled(
+              String.format(Locale.ROOT, "%.1f", support.pull() / 1000)),
           place,
           support.fasteners(),
           true);
@@ -181,11 +181,11 @@ public final class BuyList {
 
   private void tools(List<Double> saws) {
     for (double saw : saws) {
-      add(Shop.HARDWARE, "hole saw, %s mm".formatted(Math.round(1000 * saw)), "tanks", 1, false);
+      add(Shop.HARDWARE, Says.HOLE_SAW_MM.filled(Math.round(1000 * saw)), "tanks", 1, false);
     }
     for (Line line : rig.lines()) {
       if (JointEnds.usualEnd(line) instanceof Connection.TubeEnd) {
-        add(Shop.HARDWARE, "tube cutter and deburrer", "everywhere", 1, false);
+        add(Shop.HARDWARE, Says.TUBE_CUTTER_AND_DEBURRER.text(), "everywhere", 1, false);
         return;
       }
     }

@@ -55,11 +55,9 @@ public final class JointCheck {
       add(
           EndFinding.Code.NO_CHAIN,
           ends,
-          Message.of(
-              "No chain of adapters is known from {} to {}",
-              Adapter.words(ends.port().form()),
-              Adapter.words(ends.end().form())),
-          Message.words("Measure both, describe them, or take a line of another size here"));
+          Says.NO_CHAIN_OF_ADAPTERS_IS_KNOWN.with(
+              Adapter.words(ends.port().form()), Adapter.words(ends.end().form())),
+          Says.MEASURE_BOTH_DESCRIBE_THEM.with());
     }
     material(ends, ends.port());
     material(ends, ends.end());
@@ -72,32 +70,29 @@ public final class JointCheck {
     Form end = ends.end().form();
     Message mend =
         chain
-            .map(c -> Message.words("Put between them: " + words(c)))
-            .orElse(Message.words("No adapter is known that joins them: take another fitting"));
+            .map(c -> Says.PUT_BETWEEN_THEM.with(words(c)))
+            .orElse(Says.NO_ADAPTER_IS_KNOWN_THAT_JOINS.with());
     EndFinding.Code code = code(port, end);
     switch (code) {
       case TAIL_WARMED ->
           add(
               code,
               ends,
-              Message.of(
-                  "{} is tight on {}: it goes on when the hose is warmed in hot water",
-                  Adapter.words(tail(port, end)),
-                  Adapter.words(hose(port, end))),
-              Message.words("No flame. If it will not go on whole, take the right tail"));
+              Says.IS_TIGHT_ON_IT_GOES.with(
+                  Adapter.words(tail(port, end)), Adapter.words(hose(port, end))),
+              Says.NO_FLAME_IF_IT_WILL_NOT_GO.with());
       case NO_CEMENT_HOLDS ->
           add(
               code,
               ends,
-              Message.words("No cement holds on polyethylene or polypropylene: it comes off"),
-              Message.words("A grommet, a bulkhead, a compression fitting, or welded"));
+              Says.NO_CEMENT_HOLDS_ON_POLYETHYLENE.with(),
+              Says.A_GROMMET_A_BULKHEAD.with());
       case TWO_PLASTICS ->
           add(
               code,
               ends,
-              Message.of(
-                  "{} and {} want cements of their own", Adapter.words(port), Adapter.words(end)),
-              Message.words("A threaded joint between them, or fittings of one plastic"));
+              Says.AND_WANT_CEMENTS_OF_THEIR_OWN.with(Adapter.words(port), Adapter.words(end)),
+              Says.A_THREADED_JOINT_BETWEEN_THEM.with());
       case TWO_STANDARDS,
           TWO_SIZES,
           SAME_HALVES,
@@ -111,19 +106,18 @@ public final class JointCheck {
           add(
               code,
               ends,
-              Message.of(
-                  "{} does not join {}{}", Adapter.words(port), Adapter.words(end), because(code)),
+              Says.DOES_NOT_JOIN.with(Adapter.words(port), Adapter.words(end), because(code)),
               mend);
     }
   }
 
   private static String because(EndFinding.Code code) {
     return switch (code) {
-      case TWO_STANDARDS -> ": the first turns go on, then it jams and leaks";
-      case SAME_HALVES -> ": both are the same half";
-      case TAIL_SMALL -> ": no clamp makes up for a tail that small";
-      case TAIL_LARGE -> ": it splits the hose";
-      case TWO_SIZES -> ": the sizes differ";
+      case TWO_STANDARDS -> Says.THE_FIRST_TURNS_GO.text();
+      case SAME_HALVES -> Says.BOTH_ARE_THE_SAME_HALF.text();
+      case TAIL_SMALL -> Says.NO_CLAMP_MAKES_UP_FOR_A_TAIL.text();
+      case TAIL_LARGE -> Says.IT_SPLITS_THE_HOSE.text();
+      case TWO_SIZES -> Says.THE_SIZES_DIFFER.text();
       case OTHER,
           TAIL_WARMED,
           NO_CEMENT_HOLDS,
@@ -216,10 +210,8 @@ public final class JointCheck {
       add(
           EndFinding.Code.BRASS,
           ends,
-          Message.words(
-              "Plain brass stands in drinking water: lead and zinc go into what stands in it"
-                  + " overnight"),
-          Message.words("Plastic, stainless or brass sold as lead-free; local rules first"));
+          Says.PLAIN_BRASS_STANDS_IN_DRINKING.with(),
+          Says.PLASTIC_STAINLESS_OR_BRASS_SOLD.with());
     }
   }
 
@@ -233,8 +225,8 @@ public final class JointCheck {
       add(
           EndFinding.Code.SEALED_TWICE,
           ends,
-          Message.words("Tape where a ring or washer seals already holds the joint off its ring"),
-          Message.words("Leave the tape off; the ring clean, greased with what water allows"));
+          Says.TAPE_WHERE_A_RING_OR_WASHER.with(),
+          Says.LEAVE_THE_TAPE_OFF_THE_RING.with());
     }
   }
 
@@ -256,14 +248,8 @@ public final class JointCheck {
                         EndFinding.Code.RELIEF_SHUT,
                         part.port("out"),
                         Optional.ofNullable(lines.get(part.port("out"))).map(Line::id).orElse(""),
-                        Message.of(
-                            "What {} lets out passes {}, which can be closed: then nothing relieves"
-                                + " the pressure",
-                            part.label(),
-                            shut.label()),
-                        Message.words(
-                            "Lead its tube by itself, falling, to an end that nobody can close or"
-                                + " cap"))));
+                        Says.WHAT_LETS_OUT_PASSES.with(part.label(), shut.label()),
+                        Says.LEAD_ITS_TUBE_BY_ITSELF_FALLING.with())));
       }
     }
   }
@@ -298,7 +284,7 @@ public final class JointCheck {
 
   /** Returns a chain in words. */
   public static String words(List<Adapter> chain) {
-    return String.join(", then ", chain.stream().map(a -> a.words()).toList());
+    return String.join(Says.THEN.text(), chain.stream().map(a -> a.words()).toList());
   }
 
   private void add(EndFinding.Code code, JointEnds ends, Message what, Message mend) {

@@ -113,10 +113,10 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
       List<TankSupport> supports,
       Moving moving) {
     if (supports.isEmpty()) {
-      throw new Refusal("Nothing carries it yet: add a support, with where it stands");
+      throw new Refusal(Says.NOTHING_CARRIES_IT_YET_ADD.with());
     }
     if (!(mass > 0)) {
-      throw new Refusal("Its mass must be more than nothing; give tank and water together");
+      throw new Refusal(Says.ITS_MASS_MUST.with());
     }
     double weight = mass * GRAVITY;
     List<TankSupport> order =

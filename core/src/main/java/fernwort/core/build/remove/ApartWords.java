@@ -18,15 +18,15 @@ final class ApartWords {
   /** Returns what to renew when a joint goes together again. */
   static String seal(Connection.Form port, Connection.Form end) {
     if (end instanceof Connection.HoseEnd) {
-      return "a clamp; cut the hose's end fresh";
+      return Says.A_CLAMP_CUT_THE_HOSES_END_FRESH.text();
     }
     if (end instanceof Connection.TubeEnd) {
-      return "the O-ring of the push-fit; the tube's end smooth and square";
+      return Says.THE_O_RING_OF_THE_PUSH_FIT.text();
     }
     if (end instanceof Connection.Spigot && port instanceof Connection.Socket) {
-      return "cemented: it is cut, and joined with a new socket";
+      return Says.CEMENTED_IT_IS_CUT_AND_JOINED.text();
     }
-    return "its washer or tape";
+    return Says.ITS_WASHER_OR_TAPE.text();
   }
 
   /**
@@ -36,26 +36,15 @@ final class ApartWords {
    */
   static List<Message> heed(List<Part> out, State state, Optional<Part> tap) {
     List<Message> heed = new ArrayList<>();
-    tap.ifPresent(t ->
-        heed.add(
-            Message.of(
-                "{} stays open: no joint spits, and air comes in above what runs out", t.label())));
+    tap.ifPresent(t -> heed.add(Says.STAYS_OPEN_NO_JOINT_SPITS.with(t.label())));
     for (Part part : out) {
       if (part.kind().is(Purpose.HOLDS)) {
         double left = state.volume(part.id());
-        heed.add(
-            Message.of(
-                "{}: {} in it as it stands. Two people or a jack under it; never under a"
-                    + " vehicle on a jack alone.",
-                part.label(),
-                Amount.mass(1000 * left)));
+        heed.add(Says.IN_IT_AS_IT_STANDS_TWO_PEOPLE.with(part.label(), Amount.mass(1000 * left)));
       }
       part.kind().takenOut().forEach(words -> heed.add(Message.of("{}: {}", part.label(), words)));
     }
-    heed.add(
-        Message.words(
-            "Edges of cut tube and clamps are sharp: gloves. Ends capped at once, against dirt as"
-                + " much as against drips."));
+    heed.add(Says.EDGES_OF_CUT_TUBE_AND_CLAMPS.with());
     return heed;
   }
 

@@ -152,12 +152,10 @@ public record TakeApart(
       out = parts.stream().map(rig::part).toList();
       joints = Undoing.joints(rig, parts);
       if (joints.isEmpty()) {
-        throw new Refusal("Choose what has to come out; a line must lead from it to what stays");
+        throw new Refusal(Says.CHOOSE_WHAT_HAS_TO_COME.with());
       }
       if (joints.size() > MOST_JOINTS) {
-        throw new Refusal(
-            "That is %s joints; remove it in parts of up to %s, one place at a time"
-                .formatted(joints.size(), MOST_JOINTS));
+        throw new Refusal(Says.THAT_IS_JOINTS_REMOVE.with(joints.size(), MOST_JOINTS));
       }
       state = from;
     }

@@ -96,7 +96,7 @@ public final class Undoing {
     Part end =
         new Part(
             "undone-" + parts.size(),
-            "Undone end",
+            Says.UNDONE_END.text(),
             part.place(),
             point.x(),
             point.y(),

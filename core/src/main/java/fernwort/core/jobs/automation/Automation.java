@@ -158,7 +158,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
       }
     }
     if (begin.isEmpty()) {
-      throw new Refusal("The job turns nothing as things are; set the handles at rest first");
+      throw new Refusal(Says.THE_JOB_TURNS_NOTHING_AS_THINGS.with());
     }
     return new Automation(
         Aim.TOP_UP,
@@ -193,16 +193,12 @@ public record Automation(Aim purpose, List<Rule> rules) {
     return Arrays.stream(Aim.values())
         .filter(p -> p.name().equals(name))
         .findFirst()
-        .orElseThrow(() ->
-            new Refusal(
-                "“%s” is nothing that an automation can be for; choose one from the list"
-                    .formatted(name)));
+        .orElseThrow(() -> new Refusal(Says.IS_NOTHING_THAT_AN_AUTOMATION.with(name)));
   }
 
   private static void marks(double low, double high) {
     if (!(low >= 0 && high <= 1 && low < high)) {
-      throw new Refusal(
-          "The lower mark must lie under the upper one, both between 0 and 100 %; change one");
+      throw new Refusal(Says.THE_LOWER_MARK_MUST_LIE_UNDER.with());
     }
   }
 
@@ -219,8 +215,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
         .findFirst()
         .or(() -> open.stream().findFirst())
         .map(s -> new Turn(id, s.id()))
-        .orElseThrow(
-            () -> new Refusal(actor.label() + " has no open position; choose another valve"));
+        .orElseThrow(() -> new Refusal(Says.HAS_NO_OPEN_POSITION_CHOOSE.with(actor.label())));
   }
 
   /** What lets none: a pump at rest, a valve that is shut or open another way. */
@@ -239,8 +234,7 @@ public record Automation(Aim purpose, List<Rule> rules) {
         .map(s -> new Turn(id, s.id()))
         .orElseThrow(() ->
             new Refusal(
-                "%s has no closed position, nor one that leads away from %s; choose another valve"
-                    .formatted(actor.label(), rig.part(tank).label())));
+                Says.HAS_NO_CLOSED_POSITION_NOR.with(actor.label(), rig.part(tank).label())));
   }
 
   private static List<Stop> open(Valve valve) {
@@ -265,18 +259,17 @@ public record Automation(Aim purpose, List<Rule> rules) {
 
   private static void watches(Rig rig, String tank) {
     if (!rig.partsById().containsKey(tank) || !rig.part(tank).kind().is(Purpose.HOLDS)) {
-      throw new Refusal("“%s” is not a tank; choose a tank".formatted(tank));
+      throw new Refusal(Says.IS_NOT_A_TANK_CHOOSE_A_TANK.with(tank));
     }
   }
 
   private static Part actor(Rig rig, String id) {
     if (!rig.partsById().containsKey(id)) {
-      throw new Refusal(
-          "“%s” is nothing that can act; choose a motor valve or a pump".formatted(id));
+      throw new Refusal(Says.IS_NOTHING_THAT_CAN_ACT_CHOOSE.with(id));
     }
     Part part = rig.part(id);
     if (!part.kind().setsItself()) {
-      throw new Refusal(part.label() + " has no motor; choose a motor valve or a pump");
+      throw new Refusal(Says.HAS_NO_MOTOR_CHOOSE_A_MOTOR.with(part.label()));
     }
     return part;
   }

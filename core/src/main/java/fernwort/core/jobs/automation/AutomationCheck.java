@@ -84,7 +84,7 @@ public final class AutomationCheck {
       note(there, "with " + words, before, found);
       note(
           now.with(network.rig().withoutPower(setting)),
-          "when the power fails with " + words,
+          Says.WHEN_THE_POWER_FAILS_WITH.filled(words),
           before,
           found);
     }
@@ -128,14 +128,12 @@ public final class AutomationCheck {
             new Warning(
                 Warning.Code.RULE_MISSES,
                 Severity.WARNING,
-                Message.words(label + " does not fill"),
-                Message.of("What the rule turns lets no water into {}.", label),
-                Message.of("It was run for an hour from just under its lower mark."),
-                Message.of(
-                    "See what else has to be turned, such as a selector; or choose a job that"
-                        + " turns all of it."),
+                Says.DOES_NOT_FILL.with(label),
+                Says.WHAT_THE_RULE_TURNS_LETS.with(label),
+                Says.IT_WAS_RUN_FOR_AN_HOUR.with(),
+                Says.SEE_WHAT_ELSE_HAS_TO_BE_TURNED.with(),
                 List.of(low.tank())),
-            "when it is run from its lower mark"));
+            Says.WHEN_IT_IS_RUN_FROM_ITS_LOWER.text()));
   }
 
   /**
@@ -185,12 +183,12 @@ public final class AutomationCheck {
         new Warning(
             Warning.Code.RULES_FIGHT,
             Severity.WARNING,
-            Message.words(label + " is turned back and forth"),
-            Message.of("One rule undoes what another has done, again and again."),
-            Message.of("It was turned {} times in an hour when they were run together.", times),
-            Message.of("Take one of them away, or set their marks further apart."),
+            Says.IS_TURNED_BACK_AND_FORTH.with(label),
+            Says.ONE_RULE_UNDOES_WHAT_ANOTHER.with(),
+            Says.IT_WAS_TURNED_TIMES_IN_AN_HOUR.with(times),
+            Says.TAKE_ONE_OF_THEM_AWAY_OR_SET.with(),
             List.of(part)),
-        "when they are run together");
+        Says.WHEN_THEY_ARE_RUN_TOGETHER.text());
   }
 
   /**
@@ -207,7 +205,8 @@ public final class AutomationCheck {
             .flatMap(this::harm)
             .ifPresent(w ->
                 found.putIfAbsent(
-                    w.key(), new Finding(w, "when it is run, after " + Times.of(event.at()))));
+                    w.key(),
+                    new Finding(w, Says.WHEN_IT_IS_RUN_AFTER.filled(Times.of(event.at())))));
       }
     }
   }
@@ -238,12 +237,12 @@ public final class AutomationCheck {
 
   private Optional<Warning> harm(Event h) {
     return switch (h.kind()) {
-      case BULGES -> harm(Warning.Code.NO_AIR_OUT, h, "Open its vent, or let it stop sooner.");
-      case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, "Open its vent, or let it stop sooner.");
-      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, "Let it change over sooner.");
-      case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, "Let it stop before gray is full.");
+      case BULGES -> harm(Warning.Code.NO_AIR_OUT, h, Says.OPEN_ITS_VENT_OR_LET_IT_STOP.text());
+      case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, Says.OPEN_ITS_VENT_OR_LET_IT_STOP.text());
+      case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, Says.LET_IT_CHANGE_OVER_SOONER.text());
+      case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, Says.LET_IT_STOP_BEFORE_GRAY_IS_FULL.text());
       case RUNS_OUT ->
-          harm(Warning.Code.OPEN_TO_GROUND, h, "Let it stop sooner, or close a valve there.");
+          harm(Warning.Code.OPEN_TO_GROUND, h, Says.LET_IT_STOP_SOONER_OR_CLOSE.text());
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };
@@ -257,8 +256,8 @@ public final class AutomationCheck {
                 code,
                 Severity.WARNING,
                 title,
-                Message.of("{} when it does what it is told.", title),
-                Message.of("It was run on the simulated rig."),
+                Says.WHEN_IT_DOES_WHAT_IT_IS_TOLD.with(title),
+                Says.IT_WAS_RUN_ON_THE_SIMULATED_RIG.with(),
                 Message.words(mend),
                 List.of(h.subject())));
   }
@@ -308,6 +307,6 @@ public final class AutomationCheck {
                 .filter(t -> setting.of(t.part()).equals(t.position()))
                 .map(t -> Automation.words(network.rig(), t))
                 .toList());
-    return turned.isEmpty() ? "the valves as they are" : turned;
+    return turned.isEmpty() ? Says.THE_VALVES_AS_THEY_ARE.text() : turned;
   }
 }

@@ -72,9 +72,8 @@ final class EmptyFinder extends Finder {
         missing(
             "Dump " + gray.label(),
             hasDrain(gray)
-                ? "It needs a drain valve and a dump outlet with a cap below " + gray.label() + "."
-                : gray.label()
-                    + " has no drain. Fit a drain, a valve and a dump outlet with a cap below it.");
+                ? Says.IT_NEEDS_A_DRAIN_VALVE.filled(gray.label())
+                : Says.HAS_NO_DRAIN_FIT_A_DRAIN.filled(gray.label()));
       }
     }
     if (grays.size() > 1) {
@@ -99,7 +98,7 @@ final class EmptyFinder extends Finder {
         Job.Kind.EMPTY_GRAY,
         "empty-" + can.id() + "-carried",
         "Empty " + can.label(),
-        "carried out",
+        Says.CARRIED_OUT.text(),
         List.of(Stage.of(Goal.of(Map.of()), new Until(Until.What.CARRIED_OUT, can.id()))),
         Caution.SEWAGE,
         Caution.LOCAL_RULES);
@@ -133,8 +132,10 @@ final class EmptyFinder extends Finder {
       add(
           Job.Kind.EMPTY_GRAY,
           id + (drives == PUMPED ? "-pump" : ""),
-          grays.size() > 1 ? "Dump all gray tanks" : "Dump " + grays.getFirst().label(),
-          drives == PUMPED ? "by pump out of " + dump.label() : "by gravity out of " + dump.label(),
+          grays.size() > 1 ? Says.DUMP_ALL_GRAY_TANKS.text() : "Dump " + grays.getFirst().label(),
+          drives == PUMPED
+              ? Says.BY_PUMP_OUT_OF.filled(dump.label())
+              : Says.BY_GRAVITY_OUT_OF.filled(dump.label()),
           stages,
           Caution.SEWAGE,
           Caution.LOCAL_RULES);
@@ -165,8 +166,7 @@ final class EmptyFinder extends Finder {
         .filter(p -> p.kind().is(Purpose.OUTSIDE))
         .forEach(point -> deliver(tank, point));
     if (nearest.isEmpty() && found() == drained) {
-      missing(
-          "Drain " + tank.label(), "It needs a drain that lies lower than " + tank.label() + ".");
+      missing("Drain " + tank.label(), Says.IT_NEEDS_A_DRAIN_THAT_LIES_LOWER.filled(tank.label()));
     }
   }
 
@@ -194,8 +194,11 @@ final class EmptyFinder extends Finder {
     add(
         Job.Kind.DELIVER,
         "deliver-" + tank.id() + "-" + point.id() + suffix,
-        "Deliver water from " + tank.label(),
-        (drives == PUMPED ? "by pump out of " : "by gravity out of ") + point.label(),
+        Says.DELIVER_WATER_FROM.filled(tank.label()),
+        (drives == PUMPED
+                ? Says.BY_PUMP_OUT_OF_INSIDE.text()
+                : Says.BY_GRAVITY_OUT_OF_INSIDE.text())
+            + point.label(),
         List.of(Stage.of(goal, new Until(Until.What.DRY, tank.id())), Stage.of(Goal.of(shut))),
         Caution.DRINKING_HOSE,
         Caution.STAY);

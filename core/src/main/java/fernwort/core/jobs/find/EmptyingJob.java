@@ -66,12 +66,11 @@ public final class EmptyingJob {
   public static Job of(Network network, Set<String> tanks, boolean lines) {
     for (String tank : tanks) {
       if (!network.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(
-            network.rig().part(tank).label() + " is not a tank; choose tanks to drain");
+        throw new Refusal(Says.IS_NOT_A_TANK_CHOOSE_TANKS.with(network.rig().part(tank).label()));
       }
     }
     if (tanks.isEmpty() && !lines) {
-      throw new Refusal("Nothing is chosen; tick a tank or the lines");
+      throw new Refusal(Says.NOTHING_IS_CHOSEN_TICK_A_TANK.with());
     }
     return new EmptyingJob(network, tanks, lines).job();
   }
@@ -123,7 +122,7 @@ public final class EmptyingJob {
             + (lines ? LINES : ""),
         Job.Kind.EMPTY_OUT,
         Message.words("Empty " + what(chosen)),
-        "by gravity",
+        Says.BY_GRAVITY.text(),
         stages,
         cautions(chosen));
   }
@@ -131,7 +130,7 @@ public final class EmptyingJob {
   private String what(List<Part> chosen) {
     List<String> names = new ArrayList<>(chosen.stream().map(Part::label).toList());
     if (lines) {
-      names.add("all lines");
+      names.add(Says.ALL_LINES.text());
     }
     return String.join(", ", names);
   }

@@ -46,14 +46,8 @@ final class FillFinder extends Filling {
         .map(Low::part)
         .filter(low -> leadsThroughAPump(low, tank))
         .findFirst()
-        .map(low ->
-            ("No pump on the way from %s lifts water to %s. It needs a pump that lifts the water,"
-                    + " a hose inlet for mains water, or a filler.")
-                .formatted(low.label(), tank.label()))
-        .orElseGet(() ->
-            "It needs a hose inlet or a filler with a line to "
-                + tank.label()
-                + ", or another tank that overflows into it.");
+        .map(low -> Says.NO_PUMP_ON_THE_WAY_FROM_LIFTS.filled(low.label(), tank.label()))
+        .orElseGet(() -> Says.IT_NEEDS_A_HOSE_INLET.filled(tank.label()));
   }
 
   private boolean leadsThroughAPump(Part low, Part tank) {
@@ -80,7 +74,7 @@ final class FillFinder extends Filling {
 
   private void fillFromMains(Part tank, Part inlet, boolean many) {
     if (hasMains(inlet) && joins(inlet.id(), tank.id(), Pumped.NO)) {
-      String by = "from mains water" + (many ? " at " + inlet.label() : "");
+      String by = Says.FROM_MAINS_WATER.filled((many ? " at " + inlet.label() : ""));
       fromTap(
           inlet,
           Job.Kind.FILL_FROM_MAINS,
@@ -103,10 +97,8 @@ final class FillFinder extends Filling {
           inlet,
           Job.Kind.FILL_FROM_MAINS,
           "fill-" + tank.id() + "-" + inlet.id() + "-" + low.id(),
-          Message.of(
-              "Fill {} to its lower stop, {}",
-              tank.label(),
-              Amount.volume(Floats.shutsAt(network, tank, low))),
+          Says.FILL_TO_ITS_LOWER_STOP.with(
+              tank.label(), Amount.volume(Floats.shutsAt(network, tank, low))),
           by,
           List.of(Stage.of(goal, new Until(Until.What.FULL, tank.id()))));
     }
@@ -130,7 +122,7 @@ final class FillFinder extends Filling {
           Job.Kind.FILL_BY_HAND,
           "pour-" + tank.id() + "-" + filler.id(),
           "Fill " + tank.label(),
-          "by hand at " + filler.label(),
+          Says.BY_HAND_AT.filled(filler.label()),
           pouring(List.of(tank), filler),
           Caution.DRINKING_HOSE,
           Caution.STAY);

@@ -65,9 +65,7 @@ public final class FillToMark {
     double most = most(network, tank);
     double mark = litres.doubleValue() / 1000;
     if (mark > most) {
-      throw new Refusal(
-          Message.of(
-              "{} takes no more than {}; choose a lower mark", tank.label(), Amount.volume(most)));
+      throw new Refusal(Says.TAKES_NO_MORE_THAN_CHOOSE.with(tank.label(), Amount.volume(most)));
     }
     List<Job.Stage> stages = new ArrayList<>(filling.stages());
     Job.Stage first = stages.getFirst();

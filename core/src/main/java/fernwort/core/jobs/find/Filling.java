@@ -106,7 +106,7 @@ abstract class Filling extends Finder {
               new Source(Source.Kind.OUTSIDE, inlet.id()),
               HoseInlet.OUTSIDE,
               ((HoseInlet) inlet.kind()).drinksOutside(),
-              "by pump from a low supply at " + inlet.label()));
+              Says.BY_PUMP_FROM_A_LOW_SUPPLY_AT.filled(inlet.label())));
     }
     for (Part jug : jugs) {
       lows.add(
@@ -115,7 +115,7 @@ abstract class Filling extends Finder {
               new Source(Source.Kind.JUG, jug.id()),
               PortableContainer.POURING,
               ((PortableContainer) jug.kind()).drinkable(),
-              "by pump from " + jug.label()));
+              Says.BY_PUMP_FROM.filled(jug.label())));
     }
     return lows;
   }

@@ -41,8 +41,8 @@ final class MoveFinder extends Finder {
     for (Part from : filled) {
       for (Part to : filled) {
         if (!from.equals(to) && holdsTheSame(from, to)) {
-          move(from, to, PUMPED, "by pump");
-          move(from, to, FALLING, "by gravity");
+          move(from, to, PUMPED, Says.BY_PUMP.text());
+          move(from, to, FALLING, Says.BY_GRAVITY.text());
           byLooseHose(from, to);
         }
       }
@@ -75,7 +75,7 @@ final class MoveFinder extends Finder {
     add(
         Job.Kind.MOVE,
         "move-" + from.id() + "-" + to.id() + (drives == PUMPED ? "-pump" : "-fall"),
-        "Move water from %s to %s".formatted(from.label(), to.label()),
+        Says.MOVE_WATER_FROM_TO.filled(from.label(), to.label()),
         by,
         List.of(Stage.of(goal, new Until(Until.What.FULL, to.id())), Stage.of(end)),
         Caution.STAY);
@@ -125,8 +125,8 @@ final class MoveFinder extends Finder {
     add(
         Job.Kind.MOVE,
         "hose-" + from.id() + "-" + to.id() + "-" + inlet.id(),
-        "Move water from %s to %s".formatted(from.label(), to.label()),
-        "by a loose hose to " + inlet.label(),
+        Says.MOVE_WATER_FROM_TO.filled(from.label(), to.label()),
+        Says.BY_A_LOOSE_HOSE_TO.filled(inlet.label()),
         List.of(
             Stage.ifPossible(Goal.of(on).and(parted)),
             Stage.of(goal, new Until(Until.What.FULL, to.id())),
@@ -150,7 +150,7 @@ final class MoveFinder extends Finder {
       add(
           Job.Kind.FILTER_AGAIN,
           "filter-" + tank.id() + "-" + first,
-          "Filter the water of %s again".formatted(tank.label()),
+          Says.FILTER_THE_WATER_OF_AGAIN.filled(tank.label()),
           "through " + row.label(),
           List.of(
               Stage.of(goal, new Until(Until.What.RUNS, tank.id())),
@@ -170,7 +170,7 @@ final class MoveFinder extends Finder {
           Job.Kind.FILTER_AGAIN,
           "stir-" + tank.id(),
           "Circulate %s".formatted(tank.label()),
-          "by pump",
+          Says.BY_PUMP.text(),
           List.of(
               Stage.of(goal, new Until(Until.What.RUNS, tank.id())),
               Stage.of(Goal.of(pumpsOff()))));

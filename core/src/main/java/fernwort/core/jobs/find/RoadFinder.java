@@ -31,20 +31,20 @@ final class RoadFinder extends Finder {
     add(
         Job.Kind.DRIVE,
         "drive",
-        "Get ready to drive",
+        Says.GET_READY_TO_DRIVE.text(),
         "",
         List.of(Stage.of(Goal.of(shut).and(new Condition.Still()).and(Dumps.of(network).held()))),
         Caution.HEATER);
     add(
         Job.Kind.ARRIVE,
         "arrive",
-        "On arrival: open the tank vents",
+        Says.ON_ARRIVAL_OPEN_THE_TANK_VENTS.text(),
         "",
         List.of(Stage.of(arrived())));
     add(
         Job.Kind.REST,
         "rest",
-        "Leave it safe: everything off and closed",
+        Says.LEAVE_IT_SAFE_EVERYTHING_OFF.text(),
         "",
         List.of(Stage.of(Goal.of(rest.positions()))),
         Caution.PRESSURE,

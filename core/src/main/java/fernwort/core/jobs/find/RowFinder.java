@@ -75,7 +75,7 @@ final class RowFinder extends Filling {
             Job.Kind.FILL_ALL,
             "pour-through-" + first.id() + "-" + filler.id(),
             through(linked),
-            "by hand at %s: %s".formatted(filler.label(), names(row, linked)),
+            Says.BY_HAND_AT_INSIDE.filled(filler.label(), names(row, linked)),
             pouring(onward(poured(List.of(first), filler), row, linked), first, filler),
             Caution.DRINKING_HOSE,
             Caution.STAY);
@@ -94,7 +94,7 @@ final class RowFinder extends Filling {
             Job.Kind.FILL_ALL,
             "jug-through-" + first.id() + "-" + jug.id(),
             through(linked),
-            "from %s: %s".formatted(jug.label(), names(row, linked)),
+            Says.FROM.filled(jug.label(), names(row, linked)),
             List.of(
                 Stage.of(
                     onward(jugged(first, jug), row, linked),
@@ -145,9 +145,7 @@ final class RowFinder extends Filling {
   }
 
   private static String through(boolean linked) {
-    return linked
-        ? "Fill tanks together through their link"
-        : "Fill all fresh tanks, one after another";
+    return linked ? Says.FILL_TANKS_TOGETHER.text() : Says.FILL_ALL_FRESH_TANKS.text();
   }
 
   private static String names(List<Part> row, boolean linked) {
@@ -155,7 +153,7 @@ final class RowFinder extends Filling {
     int last = labels.size() - 1;
     return linked
         ? String.join(", ", labels.subList(0, last)) + " and " + labels.get(last)
-        : String.join(", then ", labels);
+        : String.join(Says.THEN.text(), labels);
   }
 
   private List<Stage> overflowing(List<Part> row, Part inlet) {
@@ -286,8 +284,8 @@ final class RowFinder extends Filling {
           inlet,
           Job.Kind.FILL_ALL,
           "fill-all-" + inlet.id(),
-          Message.of("Fill all fresh tanks, one after another"),
-          "from mains water",
+          Says.FILL_ALL_FRESH_TANKS.with(),
+          Says.FROM_MAINS_WATER_INSIDE.text(),
           tanks.stream().map(t -> filling(t, inlet)).toList());
     }
   }
@@ -299,8 +297,8 @@ final class RowFinder extends Filling {
       add(
           Job.Kind.FILL_ALL,
           "pour-all-" + filler.id(),
-          "Fill all fresh tanks together",
-          "by hand at " + filler.label(),
+          Says.FILL_ALL_FRESH_TANKS_TOGETHER.text(),
+          Says.BY_HAND_AT.filled(filler.label()),
           pouring(tanks, filler),
           Caution.DRINKING_HOSE,
           Caution.STAY);

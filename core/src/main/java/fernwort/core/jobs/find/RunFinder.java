@@ -41,15 +41,20 @@ final class RunFinder extends Finder {
       runOutsideWhileFilling(tank);
       if (taps.isEmpty()) {
         missing(
-            "Run the taps from " + tank.label(),
-            "No line leads from " + tank.label() + " to a tap.");
+            Says.RUN_THE_TAPS_FROM.filled(tank.label()),
+            Says.NO_LINE_LEADS_FROM_TO_A_TAP.filled(tank.label()));
         continue;
       }
       boolean pumped = taps.stream().anyMatch(t -> joins(tank.id(), t.id(), Pumped.YES));
-      run(tank, taps, drawn(tank(tank), taps), pumped ? "by pump" : "by gravity", "");
+      run(
+          tank,
+          taps,
+          drawn(tank(tank), taps),
+          pumped ? Says.BY_PUMP.text() : Says.BY_GRAVITY.text(),
+          "");
       List<Part> falling = taps.stream().filter(t -> joins(tank.id(), t.id(), Pumped.NO)).toList();
       if (pumped && !falling.isEmpty()) {
-        run(tank, falling, needs(tank(tank), falling, FALLING), "by gravity", "-fall");
+        run(tank, falling, needs(tank(tank), falling, FALLING), Says.BY_GRAVITY.text(), "-fall");
       }
       inlets.forEach(inlet -> runWhileFilling(tank, taps, inlet));
     }
@@ -63,7 +68,7 @@ final class RunFinder extends Finder {
         add(
             Job.Kind.RUN_FROM_MAINS,
             "run-" + inlet.id(),
-            "Run the taps from mains water",
+            Says.RUN_THE_TAPS_FROM_MAINS_WATER.text(),
             inlets.size() > 1 ? "at " + inlet.label() : "",
             List.of(
                 Stage.of(
@@ -78,8 +83,7 @@ final class RunFinder extends Finder {
     jugs.forEach(this::jug);
     if (!mains) {
       missing(
-          "Run the taps from mains water",
-          "It needs a hose inlet with a line to the taps, best with a regulator and a check valve.");
+          Says.RUN_THE_TAPS_FROM_MAINS_WATER.text(), Says.IT_NEEDS_A_HOSE_INLET_WITH_A_LINE.text());
     }
   }
 
@@ -95,7 +99,7 @@ final class RunFinder extends Finder {
     add(
         Job.Kind.RUN_FROM_TANK,
         "run-" + tank.id() + suffix,
-        "Run the taps from " + tank.label(),
+        Says.RUN_THE_TAPS_FROM.filled(tank.label()),
         suffix.isEmpty() && !other ? "" : by,
         suffix.isEmpty() ? withHot(stage, tank, taps) : List.of(stage));
   }
@@ -160,10 +164,9 @@ final class RunFinder extends Finder {
     add(
         Job.Kind.RUN_FROM_TANK,
         "refill-" + tank.id() + "-" + inlet.id(),
-        (outside
-                ? "Use " + taps.getFirst().label() + " from %s while mains water fills it"
-                : "Run the taps from %s while mains water fills it")
-            .formatted(tank.label()),
+        outside
+            ? Says.USE_FROM_WHILE_MAINS_FILLS.filled(taps.getFirst().label(), tank.label())
+            : Says.RUN_THE_TAPS_WHILE_MAINS_FILLS.filled(tank.label()),
         inlets.size() > 1 ? "at " + inlet.label() : "",
         List.of(Stage.of(goal)),
         Caution.STAY);
@@ -181,7 +184,7 @@ final class RunFinder extends Finder {
       add(
           Job.Kind.RUN_FROM_TANK,
           "run-together",
-          "Run the taps from all fresh tanks together",
+          Says.RUN_THE_TAPS_FROM_ALL_FRESH.text(),
           "",
           List.of(
               Stage.of(
@@ -225,7 +228,7 @@ final class RunFinder extends Finder {
     add(
         Job.Kind.DRAW_OUTSIDE,
         "draw-" + point.id() + "-" + inlet.id(),
-        "Pump outside water at %s to %s".formatted(inlet.label(), point.label()),
+        Says.PUMP_OUTSIDE_WATER_AT_TO.filled(inlet.label(), point.label()),
         "",
         List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
         Caution.UNSAFE_SOURCE,
@@ -249,7 +252,7 @@ final class RunFinder extends Finder {
     add(
         Job.Kind.DRAW_OUTSIDE,
         "draw-" + from.id(),
-        "Run the taps from a bladder, stream or low supply",
+        Says.RUN_THE_TAPS_FROM_A_BLADDER.text(),
         by,
         List.of(Stage.of(fit ? goal : goal.accepting(Warning.Code.UNSAFE_WATER))),
         cautions.toArray(Caution[]::new));

@@ -41,9 +41,7 @@ final class UseFinder extends Finder {
   private void rinses() {
     List<Part> points = parts(p -> p.kind().is(Purpose.OUTSIDE));
     if (points.isEmpty()) {
-      missing(
-          "Use an outside shower",
-          "It needs an outside shower or tap with a line to the pump or to mains water.");
+      missing(Says.USE_AN_OUTSIDE_SHOWER.text(), Says.IT_NEEDS_AN_OUTSIDE_SHOWER.text());
     }
     for (Part point : points) {
       List<Part> tap = List.of(point);
@@ -54,7 +52,7 @@ final class UseFinder extends Finder {
               point,
               inlet,
               "",
-              "from mains water",
+              Says.FROM_MAINS_WATER_INSIDE.text(),
               Goal.of(
                       Map.of(inlet.id(), HoseInlet.MAINS.id()),
                       needs(source, tap, MAINS),
@@ -71,7 +69,7 @@ final class UseFinder extends Finder {
         }
         if (falls) {
           String suffix = pumped ? "-fall" : "";
-          String by = from + (pumped ? " by gravity" : "");
+          String by = from + (pumped ? Says.BY_GRAVITY_INSIDE.text() : "");
           rinse(point, tank, suffix, by, rinsing(tank, tap, FALLING));
         }
       }
@@ -87,7 +85,7 @@ final class UseFinder extends Finder {
     add(
         Job.Kind.RINSE,
         "rinse-" + point.id() + "-" + source.id() + suffix,
-        "Use the outside shower at " + point.label(),
+        Says.USE_THE_OUTSIDE_SHOWER_AT.filled(point.label()),
         by,
         List.of(Stage.of(goal, new Until(Until.What.RUNS, point.id()))),
         Caution.LOCAL_RULES);
@@ -96,7 +94,7 @@ final class UseFinder extends Finder {
   private void hot() {
     List<Part> heaters = parts(p -> p.kind().is(Purpose.HEATS));
     if (heaters.isEmpty()) {
-      missing("Heat water", "It needs a heater between the cold line and a mixer.");
+      missing(Says.HEAT_WATER.text(), Says.IT_NEEDS_A_HEATER_BETWEEN.text());
     }
     for (Part heater : heaters) {
       List<Source> sources = new ArrayList<>();
@@ -138,8 +136,8 @@ final class UseFinder extends Finder {
       add(
           Job.Kind.HEAT,
           "heat-" + heater.id() + "-" + source.part(),
-          "Heat water in " + heater.label(),
-          "from " + (mains ? "mains water" : rig.part(source.part()).label()),
+          Says.HEAT_WATER_IN.filled(heater.label()),
+          "from " + (mains ? Says.MAINS_WATER.text() : rig.part(source.part()).label()),
           List.of(
               Stage.of(
                   Goal.of(first, List.of(need), probe).and(breathes),
@@ -179,7 +177,7 @@ final class UseFinder extends Finder {
     add(
         Job.Kind.RECIRCULATE,
         "round-" + pump.id(),
-        "Circulate hot water with " + pump.label(),
+        Says.CIRCULATE_HOT_WATER_WITH.filled(pump.label()),
         "",
         List.of(
             Stage.of(

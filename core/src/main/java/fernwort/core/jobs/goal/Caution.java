@@ -2,26 +2,16 @@ package fernwort.core.jobs.goal;
 
 /** The usual cautions, each with its words. */
 public enum Caution {
-  DRINKING_HOSE(
-      "Use a hose made for drinking water and a source that is approved for it. Let the tap run"
-          + " before you connect."),
-  BACKFLOW(
-      "Keep a backflow preventer between the tap and the rig, as your local code asks. Never"
-          + " leave the hose end under water."),
-  STAY("Stay with it while it runs: a fill that nobody watches overflows, or bursts a tank."),
-  UNSAFE_SOURCE(
-      "Only water that is known to be fit to drink. Anything else needs a purifying filter, and the"
-          + " lines sanitizing afterwards."),
-  SCALDING("Hot water scalds: mix it cold first, and mind children."),
-  HEATER(
-      "Gas and mains electricity are for licensed hands. Switch the heater off, and let it cool,"
-          + " before working on it. It must be full before it is lit."),
-  SEWAGE(
-      "Gray water carries germs: gloves, a hose kept for it alone, and hands washed before touching"
-          + " anything fresh."),
-  LOCAL_RULES("Let water out only where local rules permit it."),
-  UNDER_VEHICLE("Wheels chocked before you go under; never under a vehicle that stands on a jack."),
-  PRESSURE("Let the pressure off before you take a hose or cap off.");
+  DRINKING_HOSE(Says.USE_A_HOSE_MADE_FOR_DRINKING.text()),
+  BACKFLOW(Says.KEEP_A_BACKFLOW_PREVENTER.text()),
+  STAY(Says.STAY_WITH_IT_WHILE_IT_RUNS.text()),
+  UNSAFE_SOURCE(Says.ONLY_WATER_THAT_IS_KNOWN.text()),
+  SCALDING(Says.HOT_WATER_SCALDS_MIX_IT_COLD.text()),
+  HEATER(Says.GAS_AND_MAINS_ELECTRICITY.text()),
+  SEWAGE(Says.GRAY_WATER_CARRIES_GERMS_GLOVES.text()),
+  LOCAL_RULES(Says.LET_WATER_OUT_ONLY_WHERE_LOCAL.text()),
+  UNDER_VEHICLE(Says.WHEELS_CHOCKED_BEFORE_YOU_GO.text()),
+  PRESSURE(Says.LET_THE_PRESSURE_OFF.text());
 
   private final String words;
 

@@ -44,14 +44,14 @@ public record Job(
     DELIVER("Move", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
     FILTER_AGAIN("Move", Is.PUTS_BACK),
     RINSE("Outside", Is.PRESSES),
-    HEAT("Hot water", Is.PRESSES),
-    RECIRCULATE("Hot water", Is.PRESSES),
-    EMPTY_GRAY("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
-    EMPTY_OUT("Dump and drain"),
-    SHED("Dump and drain", Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
-    DRIVE("Drive and park", Is.DRIVES_OFF),
-    ARRIVE("Drive and park", Is.ARRIVES),
-    REST("Drive and park");
+    HEAT(Says.HOT_WATER.text(), Is.PRESSES),
+    RECIRCULATE(Says.HOT_WATER.text(), Is.PRESSES),
+    EMPTY_GRAY(Says.DUMP_AND_DRAIN.text(), Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
+    EMPTY_OUT(Says.DUMP_AND_DRAIN.text()),
+    SHED(Says.DUMP_AND_DRAIN.text(), Is.LETS_A_TANK_OUT, Is.PUTS_BACK),
+    DRIVE(Says.DRIVE_AND_PARK.text(), Is.DRIVES_OFF),
+    ARRIVE(Says.DRIVE_AND_PARK.text(), Is.ARRIVES),
+    REST(Says.DRIVE_AND_PARK.text());
 
     private final String group;
     private final Set<Is> is;

@@ -69,7 +69,7 @@ public record TransferHose(Part outlet, Part inlet) {
     lines.add(
         new Line(
             "transfer-hose",
-            "Transfer hose",
+            Says.TRANSFER_HOSE.text(),
             outlet.port(Coupling.HOSE),
             inlet.port(Coupling.HOSE),
             BORE,

@@ -35,11 +35,7 @@ public record Remedy(String id, String words, Rig changed) {
   public static List<Remedy> of(Network network) {
     Rig rig = network.rig();
     List<Remedy> remedies = new ArrayList<>();
-    remedies.add(
-        new Remedy(
-            LAST_LOOK,
-            "Make it a habit to look round before you leave: pumps off, taps closed, hose off.",
-            rig));
+    remedies.add(new Remedy(LAST_LOOK, Says.MAKE_IT_A_HABIT_TO_LOOK_ROUND.text(), rig));
     rig.tanks().forEach(tank -> floats(network, tank, remedies));
     raisedVents(rig, remedies);
     for (Part part : rig.parts()) {
@@ -47,8 +43,7 @@ public record Remedy(String id, String words, Rig changed) {
         remedies.add(
             new Remedy(
                 "cap-" + part.id(),
-                "Put a cap on %s, so that a drain valve left open loses nothing."
-                    .formatted(part.label()),
+                Says.PUT_A_CAP.filled(part.label()),
                 RigEdit.of(rig).change(part.id(), p -> p.with(new Plug(true)))));
       }
     }
@@ -77,8 +72,7 @@ public record Remedy(String id, String words, Rig changed) {
       remedies.add(
           new Remedy(
               "float-" + tank.id(),
-              "Put a float valve at the fill of %s: it closes by itself when the water comes up to it."
-                  .formatted(tank.label()),
+              Says.PUT_A_FLOAT_VALVE_AT_THE_FILL.filled(tank.label()),
               RigEdit.of(network.rig()).change(tank.id(), p -> p.with(kind.withPorts(ports)))));
     }
   }
@@ -94,10 +88,9 @@ public record Remedy(String id, String words, Rig changed) {
       remedies.add(
           new Remedy(
               "raised-vents",
-              "Raise the overflow over its tank with an air valve at the top, and take "
-                  + String.join(
-                      " and ", valves.keySet().stream().map(v -> rig.part(v).label()).toList())
-                  + " out: nobody can forget it closed.",
+              Says.RAISE_THE_OVERFLOW_OVER_ITS_TANK.filled(
+                  String.join(
+                      " and ", valves.keySet().stream().map(v -> rig.part(v).label()).toList())),
               changed));
     }
   }

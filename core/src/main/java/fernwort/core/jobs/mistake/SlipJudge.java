@@ -54,7 +54,7 @@ final class SlipJudge {
     losses(meant, came, verdict);
     spills(meant, came, verdict);
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
-      verdict.leads(Message.of("the job does not get done"), Slip.Grade.NUISANCE);
+      verdict.leads(Says.THE_JOB_DOES_NOT_GET_DONE.with(), Slip.Grade.NUISANCE);
     }
     return new Slip(
         slip.kind(),

@@ -13,7 +13,6 @@ import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
-import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -73,7 +72,7 @@ final class SlipMaker {
               new Try(
                   Slip.Kind.BUMPED,
                   -1,
-                  Message.of("{} gets knocked: {}.", part.label(), position.words()),
+                  Says.GETS_KNOCKED.with(part.label(), position.words()),
                   List.of(new Turned(part.id(), position.id()), new Pause(ALONE))));
         }
       }
@@ -104,12 +103,12 @@ final class SlipMaker {
 
   private void atMove(Plan plan, List<Act> right, int i, Step.Move move, List<Try> tries) {
     Part part = rig.part(move.part());
-    String twice = part.kind().positions().size() == 2 ? ", or undone again." : ".";
+    String twice = part.kind().positions().size() == 2 ? Says.OR_UNDONE_AGAIN.text() : ".";
     tries.add(
         new Try(
             Slip.Kind.MISSED,
             i,
-            Message.words(part.label() + " is left out" + twice),
+            Says.IS_LEFT_OUT.with(part.label(), twice),
             ended(without(right, i))));
     tooFar(right, i, move, tries);
     if (i + 1 < right.size() && plan.steps().get(i + 1) instanceof Step.Move next) {
@@ -120,7 +119,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.SWAPPED,
               i,
-              Message.of("{} is done before {}.", rig.part(next.part()).label(), part.label()),
+              Says.IS_DONE_BEFORE.with(rig.part(next.part()).label(), part.label()),
               ended(swapped)));
     }
     for (Part other : neighbours(part)) {
@@ -129,7 +128,7 @@ final class SlipMaker {
           new Try(
               Slip.Kind.NEIGHBOUR,
               i,
-              Message.of("{} is turned in place of {}.", other.label(), part.label()),
+              Says.IS_TURNED_IN_PLACE_OF.with(other.label(), part.label()),
               ended(with(right, i, new Turned(other.id(), next.id())))));
     }
   }
@@ -144,7 +143,7 @@ final class SlipMaker {
               new Try(
                   Slip.Kind.TOO_FAR,
                   i,
-                  Message.of("{} is turned too far: {}.", part.label(), position.words()),
+                  Says.IS_TURNED_TOO_FAR.with(part.label(), position.words()),
                   ended(with(right, i, new Turned(part.id(), position.id())))));
         }
       }
@@ -183,11 +182,7 @@ final class SlipMaker {
     if (wait.seconds().isKnown() && !wait.until().what().isByHand()) {
       List<Act> overrun = new ArrayList<>(right.subList(0, i + 1));
       tries.add(
-          new Try(
-              Slip.Kind.OVERRUN,
-              i,
-              Message.of("Nobody comes back, and this is never stopped: “{}”", wait.words()),
-              left(overrun)));
+          new Try(Slip.Kind.OVERRUN, i, Says.NOBODY_COMES_BACK.with(wait.words()), left(overrun)));
     }
     powerLost(from, right, i, tries);
   }
@@ -207,12 +202,12 @@ final class SlipMaker {
                 .ifPresent(rest -> dark.add(new Turned(p.id(), rest))));
     if (dark.size() > after) {
       right.subList(after, right.size()).stream().filter(this::goesByHand).forEach(dark::add);
-      String when = after == 0 ? "before it begins." : "at this point.";
+      String when = after == 0 ? Says.BEFORE_IT_BEGINS.text() : Says.AT_THIS_POINT.text();
       tries.add(
           new Try(
               Slip.Kind.POWER_LOST,
               Math.min(after, right.size() - 1),
-              Message.words("The power fails " + when),
+              Says.THE_POWER_FAILS.with(when),
               left(dark)));
     }
   }
@@ -253,7 +248,7 @@ final class SlipMaker {
                 new Try(
                     Slip.Kind.TAP_OPEN,
                     -1,
-                    Message.of("{} was left open all the while.", tap.label()),
+                    Says.WAS_LEFT_OPEN_ALL_THE_WHILE.with(tap.label()),
                     ended(open)));
           });
     }

@@ -28,12 +28,9 @@ public final class SlipWords {
     String first = label(key.parts().getFirst());
     return switch (key.code()) {
       case UNSAFE_WATER ->
-          Message.of(
-              "water that is not fit to drink gets from {} to {}",
-              first,
-              label(key.parts().getLast()));
-      case BACKFLOW -> Message.of("{} can run back into the public tap", first);
-      case HEATER_DRY -> Message.of("{} heats without water", first);
+          Says.WATER_THAT_IS_NOT_FIT_TO_DRINK.with(first, label(key.parts().getLast()));
+      case BACKFLOW -> Says.CAN_RUN_BACK_INTO_THE_PUBLIC_TAP.with(first);
+      case HEATER_DRY -> Says.HEATS_WITHOUT_WATER.with(first);
       default -> throw new IllegalArgumentException("no slip is judged by " + key.code());
     };
   }
@@ -53,26 +50,25 @@ public final class SlipWords {
   /** Returns how long a pump ran with nothing to draw, or against a closed outlet (s). */
   Message running(String pump, boolean dry, double seconds) {
     return Message.of(
-        dry ? "{} runs dry for {}" : "{} pushes against a closed outlet for {}",
+        dry ? Says.RUNS_DRY_FOR.text() : Says.PUSHES_AGAINST_A_CLOSED_OUTLET.text(),
         label(pump),
         Amount.time(seconds));
   }
 
   /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
   Message overTheHands(double volume, String outlet) {
-    return Message.of(
-        "{} run over your hands at {} before the hose is on", Amount.volume(volume), label(outlet));
+    return Says.RUN_OVER_YOUR_HANDS.with(Amount.volume(volume), label(outlet));
   }
 
   /** Returns a volume that ran out where it should not (m³). */
   public Message loss(double volume, String end) {
-    return Message.of("{} run out at {}", Amount.volume(volume), label(end));
+    return Says.RUN_OUT_AT.with(Amount.volume(volume), label(end));
   }
 
   /** Returns the whole of what a slip leads to. */
   public static Message sentence(List<Message> leads) {
     return leads.isEmpty()
-        ? Message.of("Nothing happens.")
+        ? Says.NOTHING_HAPPENS.with()
         : Message.of("{}.", Message.joined("; ", leads).capitalised());
   }
 
@@ -85,13 +81,11 @@ public final class SlipWords {
   public static String undone(Slip.Grade grade, boolean broken, double lost) {
     return switch (grade) {
       case HARMLESS -> "";
-      case NUISANCE -> "Yes: set it right and go on.";
+      case NUISANCE -> Says.YES_SET_IT_RIGHT_AND_GO_ON.text();
       case BAD ->
-          lost > BUCKET ? "No: the water is gone." : "Yes, except for the water that was spilt.";
+          lost > BUCKET ? Says.NO_THE_WATER_IS_GONE.text() : Says.YES_EXCEPT_FOR_THE_WATER.text();
       case GRAVE ->
-          broken
-              ? "Only if it is caught at once: what broke or overheated stays damaged."
-              : "No: do not drink; flush and sanitize, and tell whoever shares the tap.";
+          broken ? Says.ONLY_IF_IT_IS_CAUGHT_AT_ONCE.text() : Says.NO_DO_NOT_DRINK_FLUSH.text();
     };
   }
 

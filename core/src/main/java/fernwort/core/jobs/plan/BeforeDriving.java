@@ -45,11 +45,7 @@ record BeforeDriving(Network network, State state) {
   private Step.Wait letOut(Part tank, double out) {
     return new Step.Wait(
         new Job.Until(Job.Until.What.LET_OUT, tank.id()),
-        Message.of(
-            "Let about {} out of {}, at a tap or its drain: full to the top it has no room for"
-                + " water that warms or sloshes.",
-            Amount.volume(out),
-            tank.label()),
+        Says.LET_ABOUT_OUT_OF_AT_A_TAP.with(Amount.volume(out), tank.label()),
         "",
         Step.Span.UNKNOWN,
         out,

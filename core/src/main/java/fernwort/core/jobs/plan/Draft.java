@@ -196,7 +196,7 @@ final class Draft {
     for (int i = step; i < steps.size(); i++) {
       if (steps.get(i) instanceof Step.Move move
           && move.to().equals(from.setting().of(move.part()))) {
-        steps.set(i, move.because(Message.of("Back to how it was.")));
+        steps.set(i, move.because(Says.BACK_TO_HOW_IT_WAS.with()));
       }
     }
     return done;
@@ -239,11 +239,9 @@ final class Draft {
   private Message already(Job.Until until) {
     Message words =
         until.what() == Job.Until.What.MARK
-            ? Message.of(
-                "{} holds {} already.",
-                label(until.part()),
-                Amount.volume(state().volume(until.part())))
-            : Message.of("{} is full already.", label(until.part()));
+            ? Says.HOLDS_ALREADY.with(
+                label(until.part()), Amount.volume(state().volume(until.part())))
+            : Says.IS_FULL_ALREADY.with(label(until.part()));
     full.add(words);
     return words;
   }
@@ -259,10 +257,7 @@ final class Draft {
         .filter(until -> state().volume(until.part()) < Waits.WORTHWHILE)
         .findFirst()
         .map(until ->
-            new Plan.Trouble(
-                Message.of(
-                    "{} is empty already. There is nothing to let out.", label(until.part())),
-                Optional.empty()));
+            new Plan.Trouble(Says.IS_EMPTY_ALREADY.with(label(until.part())), Optional.empty()));
   }
 
   private Optional<Plan.Trouble> nothingToDo(int first) {
@@ -275,8 +270,7 @@ final class Draft {
     boolean fills = steps.stream().anyMatch(s -> s instanceof Step.Wait w && w.moved() > 0);
     return all && !fills
         ? Optional.of(
-            new Plan.Trouble(
-                Message.of("{} There is nothing to fill.", full.getLast()), Optional.empty()))
+            new Plan.Trouble(Says.THERE_IS_NOTHING_TO_FILL.with(full.getLast()), Optional.empty()))
         : Optional.empty();
   }
 
@@ -303,7 +297,7 @@ final class Draft {
   }
 
   private void noteFirst(Warning danger) {
-    Message words = Message.of("Danger: {}. {}", danger.title(), danger.mend());
+    Message words = Says.DANGER.with(danger.title(), danger.mend());
     if (!notes.contains(words)) {
       notes.addFirst(words);
     }
@@ -371,7 +365,7 @@ final class Draft {
       String tank = need.source().part();
       if (need.source().kind() == Source.Kind.TANK
           && state.volume(tank) < LITTLE * network.room(tank).capacity()) {
-        Message words = Message.of("{} is nearly empty: little or nothing will come.", label(tank));
+        Message words = Says.IS_NEARLY_EMPTY_LITTLE.with(label(tank));
         if (!notes.contains(words)) {
           notes.add(words);
         }
@@ -444,7 +438,7 @@ final class Draft {
     return network
         .rig()
         .gangOf(part.id())
-        .map(gang -> words.substring(0, words.length() - 1) + " with " + gang.label() + ".")
+        .map(gang -> Says.WITH.filled(words.substring(0, words.length() - 1), gang.label()))
         .orElse(words);
   }
 
@@ -497,17 +491,12 @@ final class Draft {
 
   private void noteFirstWater(StageRun stage) {
     if (stage.wetted() > StageRun.SPLASH) {
-      notes.add(
-          Message.of("Dry lines take {} before this is done.", Amount.volume(stage.wetted())));
+      notes.add(Says.DRY_LINES_TAKE.with(Amount.volume(stage.wetted())));
     }
     stage
         .arrivals()
         .forEach((part, seconds) ->
-            notes.add(
-                Message.of(
-                    "The first water comes to {} after {}; it spits before.",
-                    label(part),
-                    Amount.time(seconds))));
+            notes.add(Says.THE_FIRST_WATER_COMES.with(label(part), Amount.time(seconds))));
   }
 
   private String label(String part) {

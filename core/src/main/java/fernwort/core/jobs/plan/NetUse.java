@@ -45,8 +45,7 @@ final class NetUse {
       return Optional.empty();
     }
     Message balance =
-        Message.of(
-            "While {} runs, {} {} {} net: {} come in and {} go out.",
+        Says.WHILE_RUNS_NET_COME_IN_AND_GO.with(
             label(tap.getKey()),
             label(tank),
             net < 0 ? "loses" : "gains",
@@ -54,9 +53,7 @@ final class NetUse {
             Amount.flow(drawn + net),
             Amount.flow(drawn));
     return Optional.of(
-        net < 0
-            ? Message.of("{} It lasts {}.", balance, Amount.time(left(used, tank) / -net))
-            : balance);
+        net < 0 ? Says.IT_LASTS.with(balance, Amount.time(left(used, tank) / -net)) : balance);
   }
 
   /** What can still be drawn from a tank (m³). */

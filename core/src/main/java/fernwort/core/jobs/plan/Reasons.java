@@ -39,7 +39,7 @@ public final class Reasons {
     Optional<Fault> without = scout.fault(after.with(turn.part(), before));
     return without
         .map(f -> why(f, part, turn.position()))
-        .orElse(Message.of("It keeps the steps around it safe."));
+        .orElse(Says.IT_KEEPS_THE_STEPS_AROUND.with());
   }
 
   /** Returns what a part is put somewhere for, when this would be wrong without it. */
@@ -47,46 +47,33 @@ public final class Reasons {
     return switch (fault) {
       case Fault.Misplaced f -> Message.words(part.kind().purpose(to));
       case Fault.Missing f ->
-          Message.of(
-              "Opens the way from {} to {}.",
-              name(f.need().source()),
-              label(f.need().end().part()));
+          Says.OPENS_THE_WAY_FROM_TO.with(name(f.need().source()), label(f.need().end().part()));
       case Fault.Stray f ->
           Message.words(
               scout.goal().of(Condition.Quiet.class).stream()
                       .anyMatch(q -> q.source().equals(f.way().source().part()))
-                  ? "Stops the flow from " + way(f.way()) + "."
-                  : "Keeps water from running from " + way(f.way()) + " as well.");
-      case Fault.Danger f -> Message.of("So that this does not happen: {}.", f.warning().title());
-      case Fault.Airless f -> Message.words("Lets air in and out of " + label(f.tank()) + ".");
+                  ? Says.STOPS_THE_FLOW_FROM.filled(way(f.way()))
+                  : Says.KEEPS_WATER_FROM_RUNNING.filled(way(f.way())));
+      case Fault.Danger f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.warning().title());
+      case Fault.Airless f -> Says.LETS_AIR_IN_AND_OUT_OF.with(label(f.tank()));
       case Fault.Unlinked f ->
-          Message.of("Joins {} and {} below their water.", label(f.from()), label(f.to()));
-      case Fault.Apart f ->
-          Message.of("Opens the way from {} to {}.", label(f.from()), label(f.to()));
+          Says.JOINS_AND_BELOW_THEIR_WATER.with(label(f.from()), label(f.to()));
+      case Fault.Apart f -> Says.OPENS_THE_WAY_FROM_TO.with(label(f.from()), label(f.to()));
       case Fault.NotRound f ->
           f.heater()
-              .map(h ->
-                  Message.of(
-                      "So that {} circulates the water through {}.", label(f.pump()), label(h)))
-              .orElseGet(() -> Message.of("So that {} circulates the water.", label(f.pump())));
-      case Fault.Joined f -> Message.of("Closes off {} from {}.", label(f.from()), label(f.to()));
+              .map(h -> Says.SO_THAT_CIRCULATES_THE_WATER.with(label(f.pump()), label(h)))
+              .orElseGet(() -> Says.SO_THAT_CIRCULATES_THE_WATER_STOP.with(label(f.pump())));
+      case Fault.Joined f -> Says.CLOSES_OFF_FROM.with(label(f.from()), label(f.to()));
       case Fault.Leaking f ->
-          Message.of(
-              "So that what goes into {} does not run out at {}.",
-              label(f.tank()),
-              label(f.way().end().part()));
-      case Fault.StopsShort f ->
-          Message.of(
-              "So that the lower float of {} does not stop the fill too soon.", label(f.tank()));
-      case Fault.ShutIn f ->
-          Message.of("Lets out what still comes once {} is full.", label(f.tank()));
-      case Fault.PumpOn f -> Message.words(label(f.pump()) + " must not push against the hose.");
-      case Fault.Unfed f -> Message.words("So that " + label(f.pump()) + " does not draw air.");
-      case Fault.Bypassed f ->
-          Message.words("So that no water goes round " + label(f.filter()) + ".");
+          Says.SO_THAT_WHAT_GOES.with(label(f.tank()), label(f.way().end().part()));
+      case Fault.StopsShort f -> Says.SO_THAT_THE_LOWER_FLOAT.with(label(f.tank()));
+      case Fault.ShutIn f -> Says.LETS_OUT_WHAT_STILL_COMES_ONCE.with(label(f.tank()));
+      case Fault.PumpOn f -> Says.MUST_NOT_PUSH_AGAINST_THE_HOSE.with(label(f.pump()));
+      case Fault.Unfed f -> Says.SO_THAT_DOES_NOT_DRAW_AIR.with(label(f.pump()));
+      case Fault.Bypassed f -> Says.SO_THAT_NO_WATER_GOES_ROUND.with(label(f.filter()));
       case Fault.Keeping f ->
-          Message.of("Lets {} run out.", f.tank().isEmpty() ? "the lines" : label(f.tank()));
-      case Fault.Disproved f -> Message.of("So that this does not happen: {}.", f.harm().words());
+          Says.LETS_RUN_OUT.with(f.tank().isEmpty() ? Says.THE_LINES.text() : label(f.tank()));
+      case Fault.Disproved f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.harm().words());
     };
   }
 
@@ -97,9 +84,9 @@ public final class Reasons {
   /** Returns what people call a source. */
   public String name(Source source) {
     return switch (source.kind()) {
-      case MAINS -> "mains water";
-      case OUTSIDE -> "outside water";
-      case WASTE -> "the waste of " + label(source.part());
+      case MAINS -> Says.MAINS_WATER.text();
+      case OUTSIDE -> Says.OUTSIDE_WATER.text();
+      case WASTE -> Says.THE_WASTE_OF.filled(label(source.part()));
       case TANK, JUG -> label(source.part());
     };
   }

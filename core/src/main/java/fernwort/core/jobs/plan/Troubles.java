@@ -29,10 +29,8 @@ public final class Troubles {
   /** A part would have to be elsewhere, and cannot. */
   public Plan.Trouble needed(Turn turn) {
     return new Plan.Trouble(
-        Message.of(
-            "This needs {} to be “{}”. Stop here, and have it repaired first.",
-            label(turn.part()),
-            network.rig().position(turn.part(), turn.position()).words()),
+        Says.THIS_NEEDS_TO_BE_STOP_HERE.with(
+            label(turn.part()), network.rig().position(turn.part(), turn.position()).words()),
         Optional.empty());
   }
 
@@ -40,24 +38,18 @@ public final class Troubles {
   public Message without(Goal goal) {
     Optional<Condition.RunsOut> out = goal.of(Condition.RunsOut.class).stream().findFirst();
     if (out.isPresent()) {
-      return Message.of(
-          "Nothing lets {} out by itself: pump it out, or fit a drain.", label(out.get().tank()));
+      return Says.NOTHING_LETS_OUT_BY_ITSELF_PUMP.with(label(out.get().tank()));
     }
     return goal.of(Condition.Parted.class).stream()
         .findFirst()
-        .map(p ->
-            Message.of(
-                "No valve separates {} from {}: mind what still runs, and fit one.",
-                label(p.from()),
-                label(p.to())))
-        .orElse(Message.of("No valve closes the water off here: mind what still runs."));
+        .map(p -> Says.NO_VALVE_SEPARATES_FROM_MIND.with(label(p.from()), label(p.to())))
+        .orElse(Says.NO_VALVE_CLOSES_THE_WATER_OFF.with());
   }
 
   /** Every way that was found went wrong when it was run. */
   Plan.Trouble disproved(Harm harm) {
     return new Plan.Trouble(
-        Message.of(
-            "It does not work as things are now: {}. {}", harm.words().capitalised(), harm.mend()),
+        Says.IT_DOES_NOT_WORK_AS_THINGS.with(harm.words().capitalised(), harm.mend()),
         harm.hazard());
   }
 
@@ -71,65 +63,44 @@ public final class Troubles {
   private Plan.Trouble trouble(Goal goal, Fault fault) {
     return switch (fault) {
       case Fault.Danger f -> danger(f.warning());
-      case Fault.Airless f ->
-          words(
-              "No position of the handles lets %s breathe. Fit a vent, or open the one it has.",
-              f.tank());
-      case Fault.ShutIn f ->
-          words(
-              "Once %s is full, nothing lets out what still comes in, and it bulges. Fit an"
-                  + " overflow that no handle closes.",
-              f.tank());
+      case Fault.Airless f -> words(Says.NO_POSITION_OF_THE_HANDLES_LETS.text(), f.tank());
+      case Fault.ShutIn f -> words(Says.ONCE_IS_FULL_NOTHING_LETS.text(), f.tank());
       case Fault.StopsShort f ->
           new Plan.Trouble(
-              Message.of(
-                  "The float that is open closes before {} holds {}, and no position of the handles leads on. Open the way to its higher float.",
-                  label(f.tank()),
-                  Amount.volume(f.volume())),
+              Says.THE_FLOAT_THAT_IS_OPEN_CLOSES.with(label(f.tank()), Amount.volume(f.volume())),
               Optional.empty());
       case Fault.Leaking f ->
-          words(
-              "What goes into %s runs out again at %s. Fit a valve or cap there.",
-              f.tank(), f.way().end().part());
+          words(Says.WHAT_GOES_INTO_RUNS_OUT_AGAIN.text(), f.tank(), f.way().end().part());
       case Fault.Stray f ->
           f.way().source().part().equals(f.way().end().part())
-              ? words(
-                  "Water of %s would run round and back into it as well, and nothing stops it"
-                      + " there. Fit a valve in the way back.",
-                  f.way().source().part())
+              ? words(Says.WATER_OF_WOULD_RUN_ROUND.text(), f.way().source().part())
               : words(
-                  "Water would run from %s to %s as well, and nothing stops it there. Fit a valve"
-                      + " between them.",
-                  f.way().source().part(), f.way().end().part());
-      case Fault.Joined f ->
-          words("Nothing closes off %s from %s. Fit a valve between them.", f.from(), f.to());
-      case Fault.PumpOn f -> words("%s cannot be closed off from the water of the hose.", f.pump());
-      case Fault.Unfed f -> words("%s has nothing to draw. Fill its tank first.", f.pump());
-      case Fault.Bypassed f ->
-          words("Water comes back without passing %s. Fit a valve in the bypass.", f.filter());
+                  Says.WATER_WOULD_RUN_FROM_TO_AS_WELL.text(),
+                  f.way().source().part(),
+                  f.way().end().part());
+      case Fault.Joined f -> words(Says.NOTHING_CLOSES_OFF_FROM_FIT.text(), f.from(), f.to());
+      case Fault.PumpOn f -> words(Says.CANNOT_BE_CLOSED_OFF.text(), f.pump());
+      case Fault.Unfed f -> words(Says.HAS_NOTHING_TO_DRAW_FILL.text(), f.pump());
+      case Fault.Bypassed f -> words(Says.WATER_COMES_BACK_WITHOUT_PASSING.text(), f.filter());
       case Fault.NotRound f when f.heater().isPresent() ->
-          words(
-              "%s circulates its water past %s, or not at all. Fit a valve in the line that leads past it.",
-              f.pump(), f.heater().get());
-      case Fault.NotRound f -> words("%s has no loop to circulate its water in.", f.pump());
+          words(Says.CIRCULATES_ITS_WATER_PAST.text(), f.pump(), f.heater().get());
+      case Fault.NotRound f -> words(Says.HAS_NO_LOOP_TO_CIRCULATE.text(), f.pump());
       case Fault.Keeping f when f.tank().isEmpty() ->
-          new Plan.Trouble(
-              Message.of("Water stays in the lines that no handle lets out."), Optional.empty());
+          new Plan.Trouble(Says.WATER_STAYS_IN_THE_LINES.with(), Optional.empty());
       case Fault.Keeping f ->
-          words("Nothing lets %s out by itself. Pump it out, or fit a drain.", f.tank());
+          words(Says.NOTHING_LETS_OUT_BY_ITSELF_PUMP_IT_OUT_OR_FIT.text(), f.tank());
       case Fault.Disproved f -> disproved(f.harm());
       case Fault.Misplaced f -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty());
       case Fault.Missing f -> new Plan.Trouble(Message.words(missing(f.need())), Optional.empty());
       case Fault.Unlinked f ->
-          words("No position of the handles links %s with %s.", f.from(), f.to());
-      case Fault.Apart f -> words("No position of the handles joins %s with %s.", f.from(), f.to());
+          words(Says.NO_POSITION_OF_THE_HANDLES_LINKS.text(), f.from(), f.to());
+      case Fault.Apart f -> words(Says.NO_POSITION_OF_THE_HANDLES_JOINS.text(), f.from(), f.to());
     };
   }
 
   private static Plan.Trouble danger(Warning hazard) {
     return new Plan.Trouble(
-        Message.of("Every way there leads through a danger: {}. {}", hazard.title(), hazard.mend()),
-        Optional.of(hazard));
+        Says.EVERY_WAY_THERE_LEADS.with(hazard.title(), hazard.mend()), Optional.of(hazard));
   }
 
   /** Says a sentence about some parts; a name in it is never a pattern itself. */
@@ -142,23 +113,22 @@ public final class Troubles {
     return goal.needs().stream()
         .findFirst()
         .map(this::missing)
-        .orElse("No position of the handles does it.");
+        .orElse(Says.NO_POSITION_OF_THE_HANDLES.text());
   }
 
   private String missing(Need need) {
     if (need.source().part().equals(need.end().part())) {
-      return "No position of the handles sends the water of %s round and back at these levels."
-          .formatted(label(need.end().part()));
+      return Says.NO_POSITION_OF_THE_HANDLES_SENDS.filled(label(need.end().part()));
     }
     Optional<Part> unprimed = Priming.unprimed(network, need);
     if (unprimed.isPresent()) {
-      return "%s cannot draw water up from so far below. Bring it nearer to the water, or fit one that draws higher."
-          .formatted(unprimed.get().label());
+      return Says.CANNOT_DRAW_WATER_UP_FROM_SO_FAR.filled(unprimed.get().label());
     }
-    return "No position of the handles leads water from %s to %s and nowhere else at these levels."
-        .formatted(
-            need.source().kind() == Source.Kind.MAINS ? "mains water" : label(need.source().part()),
-            label(need.end().part()));
+    return Says.NO_POSITION_OF_THE_HANDLES_LEADS.filled(
+        need.source().kind() == Source.Kind.MAINS
+            ? Says.MAINS_WATER.text()
+            : label(need.source().part()),
+        label(need.end().part()));
   }
 
   private String label(String part) {

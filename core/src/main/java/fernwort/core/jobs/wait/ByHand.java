@@ -47,18 +47,16 @@ final class ByHand {
   Step.Wait hoseIn(Job.Until until) {
     return done(
         until,
-        Message.of(
-            "Put the drinking-water hose into {}. Open its tap a little.", label(until.part())),
-        "Water runs into the filler and does not come back up.");
+        Says.PUT_THE_DRINKING_WATER_HOSE.with(label(until.part())),
+        Says.WATER_RUNS_INTO_THE_FILLER.text());
   }
 
   /** Takes it out again. */
   Step.Wait hoseOut(Job.Until until) {
     return done(
         until,
-        Message.of(
-            "Close the tap outside. Take the hose out of {} and drain it.", label(until.part())),
-        "Both ends of the hose are joined and off the ground.");
+        Says.CLOSE_THE_TAP_OUTSIDE_TAKE.with(label(until.part())),
+        Says.BOTH_ENDS_OF_THE_HOSE_ARE_JOINED.text());
   }
 
   /**
@@ -79,13 +77,12 @@ final class ByHand {
     double seconds = room / GENTLE_HOSE;
     return new Step.Wait(
         until,
-        Message.of(
-            "Fill slowly: {} more, about {} if a {} jug fills in {}. Stay with it.",
+        Says.FILL_SLOWLY_MORE_ABOUT_IF_A_JUG.with(
             Amount.volume(room),
             Amount.time(seconds),
             Amount.volume(JUG),
             Amount.time(JUG / GENTLE_HOSE)),
-        "Stop at full on the gauge, or at the first water at vent or filler.",
+        Says.STOP_AT_FULL_ON_THE_GAUGE.text(),
         new Step.Span(seconds / DOUBT, seconds, DOUBT * seconds),
         room,
         levels,
@@ -102,20 +99,13 @@ final class ByHand {
   Step.Wait carryOut(Job.Until until, State state) {
     double volume = state.volume(until.part());
     if (volume < Waits.WORTHWHILE) {
-      return done(
-          until,
-          Message.of("{} is nearly empty already. Check it, and leave it.", label(until.part())),
-          "");
+      return done(until, Says.IS_NEARLY_EMPTY_ALREADY_CHECK.with(label(until.part())), "");
     }
     return new Step.Wait(
         until,
-        Message.of(
-            "Unhook {} and carry it out: {}, {}. Empty it where local rules permit, rinse it, and"
-                + " put it back.",
-            label(until.part()),
-            Amount.volume(volume),
-            Amount.mass(DENSITY * volume)),
-        "The waste hose is back in its opening.",
+        Says.UNHOOK_AND_CARRY_IT_OUT_EMPTY.with(
+            label(until.part()), Amount.volume(volume), Amount.mass(DENSITY * volume)),
+        Says.THE_WASTE_HOSE_IS_BACK.text(),
         Step.Span.UNKNOWN,
         volume,
         Map.of(until.part(), 0.0),
@@ -134,14 +124,9 @@ final class ByHand {
             .sum();
     long whole = (long) Math.floor(room / capacity + Waits.NOTICEABLE);
     Message each =
-        Message.of(
-            "Pour {} in slowly: {}, {}.",
-            jug.label(),
-            Amount.volume(capacity),
-            Amount.mass(DENSITY * capacity));
-    return whole < 2
-        ? each
-        : Message.of("{} There is room for {} of these; repeat this step.", each, whole);
+        Says.POUR_IN_SLOWLY.with(
+            jug.label(), Amount.volume(capacity), Amount.mass(DENSITY * capacity));
+    return whole < 2 ? each : Says.THERE_IS_ROOM_FOR_OF_THESE.with(each, whole);
   }
 
   /**
@@ -155,14 +140,9 @@ final class ByHand {
     double seconds = Math.max(SHORTEST, hose / ((Driven) pump.kind()).freeFlow());
     return done(
         until,
-        Message.of(
-            "Prime {}: pour in water until its head and the suction hose are full, about {}. Close"
-                + " its plug and start it at once: it draws within about {}.",
-            pump.label(),
-            Amount.volume(pump.volume() + hose),
-            Amount.time(seconds)),
-        "No bubbles come up any more. If it does not draw in a minute, stop it and prime it"
-            + " again.");
+        Says.PRIME_POUR_IN_WATER.with(
+            pump.label(), Amount.volume(pump.volume() + hose), Amount.time(seconds)),
+        Says.NO_BUBBLES_COME.text());
   }
 
   /** What the lines from an inlet to a pump hold (m³). */

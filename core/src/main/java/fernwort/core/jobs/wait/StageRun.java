@@ -34,8 +34,7 @@ import java.util.TreeMap;
  */
 public final class StageRun {
 
-  static final String LEAVE_THE_REST =
-      "Leave the rest in its tank, or lean that to where it is drawn from.";
+  static final String LEAVE_THE_REST = Says.LEAVE_THE_REST_IN_ITS_TANK.text();
 
   /** A turn takes so long (s). */
   private static final double TURN = 5;
@@ -179,21 +178,16 @@ public final class StageRun {
 
   private Optional<Harm> harmOf(Event h) {
     return switch (h.kind()) {
-      case BULGES ->
-          harm(
-              Harm.Kind.STRAINED,
-              h,
-              Message.of("Open its vent or overflow, or fit one that is wide and low enough."));
-      case SUCKED_IN ->
-          harm(Harm.Kind.STRAINED, h, Message.of("Open its vent, or fit one that is wide enough."));
+      case BULGES -> harm(Harm.Kind.STRAINED, h, Says.OPEN_ITS_VENT_OR_OVERFLOW_OR_FIT.with());
+      case SUCKED_IN -> harm(Harm.Kind.STRAINED, h, Says.OPEN_ITS_VENT_OR_FIT.with());
       case DRAWS_AIR ->
           harm(
               Harm.Kind.DREW_AIR,
               h,
               network.rig().part(h.subject()).kind().is(Purpose.CUTS)
                   ? Message.of(LEAVE_THE_REST)
-                  : Message.of("Fill the tank that it draws from first."));
-      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Message.of("Empty gray first."));
+                  : Says.FILL_THE_TANK_THAT_IT_DRAWS.with());
+      case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Says.EMPTY_GRAY_FIRST.with());
       case FULL,
           DRY,
           RUNS_OUT,
@@ -227,11 +221,11 @@ public final class StageRun {
                 Harm.Kind.LOST,
                 part.id(),
                 now.time(),
-                Message.words("water runs out at " + part.label()),
+                Says.WATER_RUNS_OUT_AT.with(part.label()),
                 Message.of(
                     letsAir(part)
-                        ? "A tank is too full for it as it is parked: let some out, or park level."
-                        : "Close a valve there, or catch it.")));
+                        ? Says.A_TANK_IS_TOO_FULL.text()
+                        : Says.CLOSE_A_VALVE_THERE_OR_CATCH_IT.text())));
       }
     }
     return Optional.empty();
@@ -253,8 +247,10 @@ public final class StageRun {
                 change > 0 ? Harm.Kind.GAINED : Harm.Kind.DRAINED,
                 tank.id(),
                 now.time(),
-                Message.words(tank.label() + (change > 0 ? " fills as well" : " runs out as well")),
-                Message.of("Fit a valve that closes it off from the rest.")));
+                Message.words(
+                    tank.label()
+                        + (change > 0 ? Says.FILLS_AS_WELL.text() : Says.RUNS_OUT_AS_WELL.text())),
+                Says.FIT_A_VALVE_THAT_CLOSES_IT_OFF.with()));
       }
     }
     return Optional.empty();
@@ -281,7 +277,8 @@ public final class StageRun {
         awaitWater(tried, tap);
         Flows flows = tried.moment().flows();
         if (flows.fixture(tap) < Flows.TRICKLE) {
-          fail(Harm.Kind.NO_WATER, tap, "no water comes at " + label(tap), why(need, flows));
+          fail(
+              Harm.Kind.NO_WATER, tap, Says.NO_WATER_COMES_AT.filled(label(tap)), why(need, flows));
         }
       }
     }
@@ -304,9 +301,8 @@ public final class StageRun {
     boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
     boolean tank = network.rig().part(source).kind().is(Purpose.HOLDS);
     return tank && (air || Marks.isDry(network, run.moment().state(), source))
-        ? "Fill %s first: as it is parked, its water does not come to an outlet."
-            .formatted(label(source))
-        : "See what holds it back: height, pressure, or another way that takes it.";
+        ? Says.FILL_FIRST_AS_IT_IS_PARKED.filled(label(source))
+        : Says.SEE_WHAT_HOLDS_IT_BACK_HEIGHT.text();
   }
 
   /** Says so when something would go on that no run shows, since it is of what water it is. */

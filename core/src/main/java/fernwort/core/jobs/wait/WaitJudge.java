@@ -25,11 +25,10 @@ final class WaitJudge {
     boolean little = moved < Waits.WORTHWHILE;
     Message never =
         switch (until.what()) {
-          case FULL, FIRST_FULL -> Message.of("{} does not fill", label);
-          case MARK, RUNS_OVER ->
-              Message.of("{} does not come to {}", label, Amount.volume(until.mark()));
-          case DRY -> Message.of("{} does not empty", label);
-          case POURED_OUT -> Message.of("{} does not pour out", label);
+          case FULL, FIRST_FULL -> Says.DOES_NOT_FILL.with(label);
+          case MARK, RUNS_OVER -> Says.DOES_NOT_COME_TO.with(label, Amount.volume(until.mark()));
+          case DRY -> Says.DOES_NOT_EMPTY.with(label);
+          case POURED_OUT -> Says.DOES_NOT_POUR_OUT.with(label);
           default -> Message.NOTHING;
         };
     boolean mains = job.kind().is(Job.Is.FROM_MAINS);
@@ -42,10 +41,10 @@ final class WaitJudge {
           stage.fail(
               Harm.Kind.DREW_AIR,
               until.part(),
-              "the pump draws air at once",
+              Says.THE_PUMP_DRAWS_AIR_AT_ONCE.text(),
               until.what() == Job.Until.What.DRY
                   ? StageRun.LEAVE_THE_REST
-                  : "Fill the tank that it draws from first.");
+                  : Says.FILL_THE_TANK_THAT_IT_DRAWS.text());
         }
       }
       case SETTLED -> {
@@ -59,8 +58,7 @@ final class WaitJudge {
               Harm.Kind.NOT_REACHED,
               until.part(),
               Message.of("{} within {}", never, Amount.time(Waits.LONGEST)),
-              Message.of(
-                  "Too little comes, or it runs out as fast elsewhere: find what holds it back."));
+              Says.TOO_LITTLE_COMES_OR_IT_RUNS.with());
         }
       }
     }
@@ -73,12 +71,11 @@ final class WaitJudge {
       stage.fail(
           Harm.Kind.NOT_REACHED,
           until.part(),
-          Message.of(
-              "{} holds {} before anybody can stop at {}",
+          Says.HOLDS_BEFORE_ANYBODY_CAN_STOP_AT.with(
               network.rig().part(until.part()).label(),
               Amount.volume(holds),
               Amount.volume(until.mark())),
-          Message.of("Choose a higher mark, or let it in more slowly."));
+          Says.CHOOSE_A_HIGHER_MARK_OR_LET.with());
     }
   }
 
@@ -92,17 +89,15 @@ final class WaitJudge {
     if (until.what() == Job.Until.What.DRY) {
       double held = now.volume(until.part());
       if (held < Waits.WORTHWHILE) {
-        return Message.of("It is empty already.");
+        return Says.IT_IS_EMPTY_ALREADY.with();
       }
       if (Marks.isDry(network, now, until.part())) {
-        return Message.of(
-            "As it is parked, the {} in it do not come to its outlet: lean it that way.",
-            Amount.volume(held));
+        return Says.AS_IT_IS_PARKED.with(Amount.volume(held));
       }
     }
     if (until.what() == Job.Until.What.MARK && now.volume(until.part()) > Waits.WORTHWHILE) {
-      return Message.of("It stops at {} by itself.", Amount.volume(now.volume(until.part())));
+      return Says.IT_STOPS_AT_BY_ITSELF.with(Amount.volume(now.volume(until.part())));
     }
-    return Message.of("Nothing moves at these levels: check what lies higher, and the pressure.");
+    return Says.NOTHING_MOVES_AT_THESE_LEVELS.with();
   }
 }

@@ -25,15 +25,13 @@ public final class WaitWords {
   /** A tank that gains less than this is taken to be shut off (m³/s): half a litre in a day. */
   private static final double NO_FLOW = 1e-8;
 
-  private static final String DRAWS_AIR = "It rattles and spits: there is no more water to draw.";
+  private static final String DRAWS_AIR = Says.IT_RATTLES_AND_SPITS.text();
 
   /** What people time a tap with (m³). */
   private static final double JUG = 0.01;
 
   /** What to do where one tank fills from the next and the last runs over too early. */
-  static final String TRAPPED =
-      " If it runs over much earlier, air is trapped: close the tap, wait 5 min until no more"
-          + " bubbles come, then fill the rest.";
+  static final String TRAPPED = Says.IF_IT_RUNS_OVER_MUCH_EARLIER_AIR.text();
 
   private final Network network;
 
@@ -46,26 +44,23 @@ public final class WaitWords {
   public Message words(Job.Until until, Optional<String> dryPump, boolean settles) {
     String label = label(until.part());
     if (dryPump.isPresent()) {
-      return Message.of(
-          "Let it run until {} draws air, then switch it off at once.", label(dryPump.get()));
+      return Says.LET_IT_RUN_UNTIL_DRAWS_AIR.with(label(dryPump.get()));
     }
     if (settles) {
-      return Message.of("Let it run until nothing moves any more.");
+      return Says.LET_IT_RUN_UNTIL_NOTHING_MOVES.with();
     }
     return switch (until.what()) {
-      case FULL -> Message.of("Fill slowly and stay with it until {} is full.", label);
-      case FIRST_FULL -> Message.of("Fill slowly and stay with it until the first tank is full.");
-      case MARK ->
-          Message.of(
-              "Fill and stay with it until {} holds {}.", label, Amount.volume(until.mark()));
-      case RUNS_OVER -> Message.of("Stay with it until {} runs over into the next tank.", label);
-      case LEVEL -> Message.of("Let the tanks come to one level.");
-      case DRY -> Message.of("Let it run until {} is empty.", label);
-      case HOT -> Message.of("Wait until {} is hot.", label);
-      case POURED_OUT -> Message.of("Pour slowly until {} is empty.", label);
-      case PRESSURE -> Message.of("Listen to {}.", label);
+      case FULL -> Says.FILL_SLOWLY_AND_STAY.with(label);
+      case FIRST_FULL -> Says.FILL_SLOWLY_AND_STAY_WITH_IT_UNTIL_THE_FIRST.with();
+      case MARK -> Says.FILL_AND_STAY.with(label, Amount.volume(until.mark()));
+      case RUNS_OVER -> Says.STAY_WITH_IT_UNTIL_RUNS.with(label);
+      case LEVEL -> Says.LET_THE_TANKS_COME_TO_ONE_LEVEL.with();
+      case DRY -> Says.LET_IT_RUN_UNTIL_IS_EMPTY.with(label);
+      case HOT -> Says.WAIT_UNTIL_IS_HOT.with(label);
+      case POURED_OUT -> Says.POUR_SLOWLY_UNTIL_IS_EMPTY.with(label);
+      case PRESSURE -> Says.LISTEN_TO.with(label);
       case SLACK, RUNS, RUNS_HOT, POURED_FULL, HOSE_IN, HOSE_OUT, CARRIED_OUT, LET_OUT, PRIMED ->
-          Message.of("Watch {}.", label);
+          Says.WATCH.with(label);
     };
   }
 
@@ -78,23 +73,22 @@ public final class WaitWords {
   public String notice(Job.Until until, Optional<Part> sign, boolean dryPump, Moment end) {
     String label = label(until.part());
     if (dryPump && until.what() == Job.Until.What.DRY) {
-      return "It rattles and spits: the tank is empty.";
+      return Says.IT_RATTLES_AND_SPITS_THE_TANK.text();
     }
     if (dryPump) {
       return DRAWS_AIR;
     }
     return switch (until.what()) {
       case FULL, FIRST_FULL ->
-          sign.map(p -> "The first water shows at " + spot(p) + ".")
+          sign.map(p -> Says.THE_FIRST_WATER_SHOWS_AT.filled(spot(p)))
               .orElseGet(() -> gauge(until.part(), end));
       case MARK ->
-          "Watch its gauge: it should show %s.".formatted(Amount.share(share(until.part(), end)));
-      case RUNS_OVER ->
-          "The gauge of %s stands still, and that of the next begins to rise.".formatted(label);
-      case LEVEL -> "Nothing is heard in the line between them.";
-      case DRY -> "The flow gurgles, then stops.";
-      case HOT -> "It falls silent, or its lamp goes out.";
-      case POURED_OUT -> label + " is light.";
+          Says.WATCH_ITS_GAUGE_IT_SHOULD_SHOW.filled(Amount.share(share(until.part(), end)));
+      case RUNS_OVER -> Says.THE_GAUGE_OF_STANDS.filled(label);
+      case LEVEL -> Says.NOTHING_IS_HEARD_IN_THE_LINE.text();
+      case DRY -> Says.THE_FLOW_GURGLES_THEN_STOPS.text();
+      case HOT -> Says.IT_FALLS_SILENT_OR_ITS_LAMP_GOES.text();
+      case POURED_OUT -> Says.IS_LIGHT.filled(label);
       case POURED_FULL,
           PRESSURE,
           SLACK,
@@ -114,8 +108,8 @@ public final class WaitWords {
         network.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
     return floats && shut
-        ? "The flow stops by itself: the float has closed."
-        : "Watch its gauge: no water shows in time.";
+        ? Says.THE_FLOW_STOPS_BY_ITSELF.text()
+        : Says.WATCH_ITS_GAUGE_NO_WATER_SHOWS.text();
   }
 
   private double share(String tank, Moment at) {
@@ -124,31 +118,24 @@ public final class WaitWords {
 
   Optional<Message> overrun(Event h) {
     return h.kind() == Event.Kind.FULL
-        ? Optional.of(Message.of("{} is full too", label(h.subject())))
+        ? Optional.of(Says.IS_FULL_TOO.with(label(h.subject())))
         : HappeningWords.harm(network.rig(), h).map(Message::words);
   }
 
   /** Returns that a full tank may lose so much more by its overflow (m³). */
   public Message maySiphon(String part, double more) {
-    return Message.of(
-        "{} may siphon: up to {} more run out there", spot(part(part)), Amount.volume(more));
+    return Says.MAY_SIPHON_UP_TO_MORE_RUN.with(spot(part(part)), Amount.volume(more));
   }
 
   /** A tap that is opened no further than a narrow vent bears (m³/s), timed with a jug. */
   Message openLess(double flow) {
-    return Message.of(
-        "Open the tap only to {}, until a {} jug takes {}: the vent takes no more.",
-        Amount.flow(flow),
-        Amount.roughly(JUG),
-        Amount.time(JUG / flow));
+    return Says.OPEN_THE_TAP_ONLY.with(
+        Amount.flow(flow), Amount.roughly(JUG), Amount.time(JUG / flow));
   }
 
   /** A fill that ends before its vent has to let water out. */
   Message stopShort(Job.Until until) {
-    return Message.of(
-        "Stop at {}: the vent of {} is too narrow for water, and the tank bulges once it is full.",
-        Amount.volume(until.mark()),
-        label(until.part()));
+    return Says.STOP_AT_THE_VENT.with(Amount.volume(until.mark()), label(until.part()));
   }
 
   private Part part(String id) {
@@ -163,32 +150,22 @@ public final class WaitWords {
    * @param taps ids of the taps that it is to serve
    */
   public Message pressure(String pump, boolean on, Set<String> taps) {
-    String first = on ? "" : "Switch " + label(pump) + " on when you want water. ";
-    String last = "until it runs without spitting, then close it and listen.";
+    String first = on ? "" : Says.SWITCH_ON_WHEN_YOU_WANT_WATER.filled(label(pump));
+    String last = Says.UNTIL_IT_RUNS_WITHOUT_SPITTING.text();
     if (taps.size() > 1) {
-      return Message.words(
-          first
-              + "Open the cold side of each tap once, the nearest first, "
-              + last
-              + " ("
-              + taps.stream().map(this::label).collect(Collectors.joining(", "))
-              + ")");
+      return Says.OPEN_THE_COLD_SIDE_OF_EACH_TAP.with(
+          first, last, taps.stream().map(this::label).collect(Collectors.joining(", ")));
     }
-    String tap = taps.stream().findFirst().map(this::label).orElse("a cold tap");
+    String tap = taps.stream().findFirst().map(this::label).orElse(Says.A_COLD_TAP.text());
     return Message.words(first + "Open " + tap + " " + last);
   }
 
   /** Returns when a pump falls silent (s). */
   public String silence(String id, Pump pump, double seconds) {
     if (pump.cutOut() >= pump.shutOffPressure()) {
-      return "No switch stops %s: it hums deeper when nothing runs. Do not leave it on so."
-          .formatted(label(id));
+      return Says.NO_SWITCH_STOPS_IT_HUMS_DEEPER.filled(label(id));
     }
-    return String.format(
-        Locale.ROOT,
-        "%s stops within %.0f s. If it runs on, a tap is open or a line leaks.",
-        label(id),
-        seconds);
+    return String.format(Locale.ROOT, Says.STOPS_WITHIN_S_IF_IT_RUNS.text(), label(id), seconds);
   }
 
   /** Returns what to do or look at while one waits. */
@@ -196,21 +173,15 @@ public final class WaitWords {
     String label = label(until.part());
     if (until.what() == Job.Until.What.SLACK) {
       return feedsATap(until.part(), state)
-          ? Message.of(
-              "Let the pressure off: open a tap on board, or loosen the hose at {} a turn.", label)
-          : Message.of("Let the pressure off: loosen the hose at {} a turn.", label);
+          ? Says.LET_THE_PRESSURE_OFF_OPEN_A_TAP.with(label)
+          : Says.LET_THE_PRESSURE_OFF_LOOSEN.with(label);
     }
     if (until.what() == Job.Until.What.RUNS_HOT) {
-      return Message.of(
-          "Open the hot side of {} until it runs without spitting, then close it.",
-          hotSides(label));
+      return Says.OPEN_THE_HOT_SIDE.with(hotSides(label));
     }
     return isFixture(until.part())
-        ? Message.of("Open {}.", label)
-        : Message.of(
-            "Fill slowly: {} takes {} more. Stop when its gauge shows full or water comes up.",
-            label,
-            Amount.volume(room(until.part(), state)));
+        ? Says.OPEN.with(label)
+        : Says.FILL_SLOWLY_TAKES_MORE_STOP.with(label, Amount.volume(room(until.part(), state)));
   }
 
   /** The tap that is run, and the others that have a hot side. */
@@ -224,9 +195,7 @@ public final class WaitWords {
                     .map(Part::label))
             .distinct()
             .toList();
-    return hot.size() > 1
-        ? "each tap, one after another (%s),".formatted(String.join(", ", hot))
-        : first;
+    return hot.size() > 1 ? Says.EACH_TAP_ONE_AFTER_ANOTHER.filled(String.join(", ", hot)) : first;
   }
 
   /**
@@ -235,10 +204,7 @@ public final class WaitWords {
    * @param seconds that the pump takes for what is in the tank (s)
    */
   public Message round(String tank, double seconds) {
-    return Message.of(
-        "Let it run for {}: the pump needs that long for what is in {}. Twice that if it was cloudy.",
-        Amount.time(seconds),
-        label(tank));
+    return Says.LET_IT_RUN_FOR_THE_PUMP_NEEDS.with(Amount.time(seconds), label(tank));
   }
 
   private double room(String tank, State state) {
@@ -249,11 +215,11 @@ public final class WaitWords {
   /** Returns what is true once one has seen it. */
   public String checked(Job.Until until) {
     if (until.what() == Job.Until.What.SLACK) {
-      return "The hose goes soft; nothing hisses.";
+      return Says.THE_HOSE_GOES_SOFT_NOTHING.text();
     }
     return isFixture(until.part())
-        ? "Water runs without spitting."
-        : "The level moves as you expect.";
+        ? Says.WATER_RUNS_WITHOUT_SPITTING.text()
+        : Says.THE_LEVEL_MOVES_AS_YOU_EXPECT.text();
   }
 
   /** Tells whether what a hose brings comes to a tap as the handles stand. */

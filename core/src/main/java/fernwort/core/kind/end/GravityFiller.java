@@ -21,8 +21,8 @@ public record GravityFiller() implements Kind {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.POURED_INTO);
 
-  public static final Position SHUT = new Position("shut", "cap on");
-  public static final Position OPEN = new Position("open", "cap off");
+  public static final Position SHUT = new Position("shut", Says.CAP_ON.text());
+  public static final Position OPEN = new Position("open", Says.CAP_OFF.text());
 
   @Override
   public List<Link> links(String position) {

@@ -49,19 +49,19 @@ public record HoseInlet(
   public static final double TAP = 3e-4;
 
   /** Nothing comes in or out. */
-  public static final Position CAPPED = new Position("capped", "cap on");
+  public static final Position CAPPED = new Position("capped", Says.CAP_ON.text());
 
   /** A hose is on, and the tap outside is shut. */
-  public static final Position HOSE = new Position("hose", "hose on, tap closed");
+  public static final Position HOSE = new Position("hose", Says.HOSE_ON_TAP_CLOSED.text());
 
   /** The tap outside gives its pressure. */
-  public static final Position MAINS = new Position("mains", "hose from a tap");
+  public static final Position MAINS = new Position("mains", Says.HOSE_FROM_A_TAP.text());
 
   /** Something has to draw. */
-  public static final Position OUTSIDE = new Position("outside", "hose in outside water");
+  public static final Position OUTSIDE = new Position("outside", Says.HOSE_IN_OUTSIDE_WATER.text());
 
   /** Open to the air. */
-  public static final Position OPEN = new Position("open", "cap off, no hose");
+  public static final Position OPEN = new Position("open", Says.CAP_OFF_NO_HOSE.text());
 
   /**
    * Makes an inlet whose tap nobody timed.

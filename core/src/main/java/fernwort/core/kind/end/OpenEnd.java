@@ -27,9 +27,9 @@ public record OpenEnd(Role role) implements Kind {
   private static final Purposes DRAIN = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS);
   private static final Purposes DUMP = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS);
 
-  public static final Position CAPPED = new Position("capped", "cap on");
-  public static final Position HOSE = new Position("hose", "dump hose to the drain");
-  public static final Position OPEN = new Position("open", "cap off, no hose");
+  public static final Position CAPPED = new Position("capped", Says.CAP_ON.text());
+  public static final Position HOSE = new Position("hose", Says.DUMP_HOSE_TO_THE_DRAIN.text());
+  public static final Position OPEN = new Position("open", Says.CAP_OFF_NO_HOSE.text());
 
   /** What the end is for; a dump end has a cap and takes a dump hose. */
   public enum Role {

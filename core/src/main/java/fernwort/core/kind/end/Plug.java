@@ -31,8 +31,8 @@ public record Plug(boolean removable) implements Kind {
 
   private static final Purposes PLUG = Purposes.of(Purpose.CLOSES);
 
-  public static final Position IN = new Position("on", "cap on");
-  public static final Position OUT = new Position("off", "cap off");
+  public static final Position IN = new Position("on", Says.CAP_ON.text());
+  public static final Position OUT = new Position("off", Says.CAP_OFF.text());
 
   @Override
   public InLine inLine() {

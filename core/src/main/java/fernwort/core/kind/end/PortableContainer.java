@@ -27,7 +27,7 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   private static final Purposes PURPOSES = Purposes.of(Purpose.SOURCE, Purpose.CARRIED);
 
   public static final Position STOWED = new Position("stowed", "stowed");
-  public static final Position POURING = new Position("pouring", "held and pouring");
+  public static final Position POURING = new Position("pouring", Says.HELD_AND_POURING.text());
 
   @Override
   public Purposes purposes() {

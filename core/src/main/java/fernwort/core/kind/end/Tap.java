@@ -23,9 +23,9 @@ public interface Tap extends Kind {
   Purposes OUTSIDE = Purposes.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
 
   Position SHUT = new Position("shut", "closed");
-  Position COLD = new Position("cold", "open, cold");
-  Position WARM = new Position("warm", "open, mixed");
-  Position HOT = new Position("hot", "open, hot");
+  Position COLD = new Position("cold", Says.OPEN_COLD.text());
+  Position WARM = new Position("warm", Says.OPEN_MIXED.text());
+  Position HOT = new Position("hot", Says.OPEN_HOT.text());
 
   /** Tells whether people drink or cook from it. */
   boolean drinking();

@@ -33,7 +33,7 @@ public record DrainTrap() implements Fitting {
 
   @Override
   public List<Position> service() {
-    return List.of(new Position(ON, "plug in"), new Position(OFF, "plug out"));
+    return List.of(new Position(ON, Says.PLUG_IN.text()), new Position(OFF, Says.PLUG_OUT.text()));
   }
 
   @Override

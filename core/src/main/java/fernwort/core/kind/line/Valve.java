@@ -65,7 +65,9 @@ public interface Valve extends Kind {
       return FITTED;
     }
     return hasBall() && !own && opened().isPresent()
-        ? List.of(new Position("turned", "at a stop"), new Position(HALF, "half way open"))
+        ? List.of(
+            new Position("turned", Says.AT_A_STOP.text()),
+            new Position(HALF, Says.HALF_WAY_OPEN.text()))
         : List.of();
   }
 

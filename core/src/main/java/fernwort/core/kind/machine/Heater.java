@@ -69,11 +69,11 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   /** Its drain plug out. */
-  public static final Position DRAINED = new Position("drained", "drain plug out");
+  public static final Position DRAINED = new Position("drained", Says.DRAIN_PLUG_OUT.text());
 
   @Override
   public List<Position> service() {
-    return List.of(new Position("plugged", "drain plug in"), DRAINED);
+    return List.of(new Position("plugged", Says.DRAIN_PLUG_IN.text()), DRAINED);
   }
 
   @Override

@@ -207,11 +207,12 @@ public record Pump(
   @Override
   public List<Position> positions() {
     if (works.byHand()) {
-      return List.of(new Position(Position.OFF.id(), "still"), new Position(ON, "being worked"));
+      return List.of(
+          new Position(Position.OFF.id(), "still"), new Position(ON, Says.BEING_WORKED.text()));
     }
     return byEngine()
         ? List.of(new Position(Position.OFF.id(), "stopped"), new Position(ON, "running"))
-        : List.of(Position.OFF, new Position(ON, "switched on"));
+        : List.of(Position.OFF, new Position(ON, Says.SWITCHED_ON.text()));
   }
 
   @Override

@@ -54,8 +54,8 @@ public final class InjectionPoint {
                 new Inlet(
                     p,
                     p.port("out"),
-                    "suction hose off and into the jug",
-                    "suction hose out of the jug and back on",
+                    Says.SUCTION_HOSE_OFF.text(),
+                    Says.SUCTION_HOSE_OUT_OF_THE_JUG.text(),
                     Optional.empty(),
                     Optional.of(p)))
             .filter(i -> hasLine(network, i))
@@ -78,8 +78,8 @@ public final class InjectionPoint {
             new Inlet(
                 p,
                 p.port("out"),
-                "hose into the jug",
-                "hose out of the jug, cap on",
+                Says.HOSE_INTO_THE_JUG.text(),
+                Says.HOSE_OUT_OF_THE_JUG_CAP_ON.text(),
                 Optional.of(HoseInlet.OUTSIDE.id()),
                 Optional.of(pump)))
         .filter(i -> hasLine(network, i) && reached(network, now, i) > 0)
@@ -98,7 +98,7 @@ public final class InjectionPoint {
     return new Inlet(
         inlet.part(),
         inlet.out(),
-        inlet.words() + ", a hand pump before it that draws from the jug",
+        Says.A_HAND_PUMP_BEFORE_IT_THAT_DRAWS.filled(inlet.words()),
         inlet.done(),
         Optional.empty(),
         Optional.empty());

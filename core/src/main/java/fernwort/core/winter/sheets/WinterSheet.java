@@ -165,7 +165,7 @@ public final class WinterSheet {
     for (Part part : byPlace(valves)) {
       ((Valve) part.kind())
           .shut()
-          .ifPresent(stop -> put(part, stop.id(), "So that none goes out here."));
+          .ifPresent(stop -> put(part, stop.id(), Says.SO_THAT_NONE_GOES_OUT_HERE.text()));
     }
   }
 
@@ -201,9 +201,9 @@ public final class WinterSheet {
         continue;
       }
       if (part.kind().is(Purpose.FILTERS) || part.kind().is(Purpose.STRAINS)) {
-        put(part, Kind.ON, "Empty, without its cartridge. " + why);
+        put(part, Kind.ON, Says.EMPTY_WITHOUT_ITS_CARTRIDGE.filled(why));
       } else if (part.kind().is(Purpose.HEATS)) {
-        put(part, part.kind().service().getFirst().id(), "It has run out. " + why);
+        put(part, part.kind().service().getFirst().id(), Says.IT_HAS_RUN_OUT.filled(why));
       }
     }
   }
@@ -226,9 +226,9 @@ public final class WinterSheet {
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.
         if (before.has(part, Valve.HALF) && part.kind().inLine() == InLine.SELECTS) {
-          put(part, before.state().setting().of(part.id()), "As it was before.");
+          put(part, before.state().setting().of(part.id()), Says.AS_IT_WAS_BEFORE.text());
         }
-        put(part, was, "No antifreeze is left here: water that stays can move.");
+        put(part, was, Says.NO_ANTIFREEZE_IS_LEFT_HERE_WATER.text());
       }
     }
   }

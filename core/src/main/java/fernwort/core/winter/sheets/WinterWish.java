@@ -48,20 +48,19 @@ public record WinterWish(
 
   public WinterWish {
     if (!(cold >= 213.15 && cold <= 273.15)) {
-      throw new Refusal("The lowest temperature must be between −60 and 0 °C");
+      throw new Refusal(Says.THE_LOWEST_TEMPERATURE_MUST.with());
     }
     if (!(air > 0 && air <= 0.05)) {
-      throw new Refusal("A compressor gives from a few to some hundred litres a minute");
+      throw new Refusal(Says.A_COMPRESSOR_GIVES_FROM_A_FEW.with());
     }
     if (!(pressure > 0 && pressure <= MOST_PRESSURE)) {
-      throw new Refusal("Air into water lines stays at 2 bar or less; set its regulator lower");
+      throw new Refusal(Says.AIR_INTO_WATER_LINES_STAYS_AT_2.with());
     }
     if (!(strength > 0 && strength <= 1)) {
-      throw new Refusal(
-          "The strength of antifreeze must be between 0 and 100 %; it is on its label");
+      throw new Refusal(Says.THE_STRENGTH_OF_ANTIFREEZE_MUST.with());
     }
     if (!(jug > 0 && jug <= 0.2) || !(price >= 0 && price <= 1e6)) {
-      throw new Refusal("A jug holds up to 200 L and costs nothing or more");
+      throw new Refusal(Says.A_JUG_HOLDS_UP_TO_200_L.with());
     }
   }
 }

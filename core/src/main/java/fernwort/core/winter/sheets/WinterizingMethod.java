@@ -7,24 +7,24 @@ import java.util.stream.Stream;
 public enum WinterizingMethod {
   FALL(
       "gravity",
-      "Drain by gravity",
-      "No tools, nothing to buy. Low spots keep what the list says.",
-      "Pipes that fall to drains, an hour's time, no compressor."),
+      Says.DRAIN_BY_GRAVITY.text(),
+      Says.NO_TOOLS_NOTHING_TO_BUY_LOW.text(),
+      Says.PIPES_THAT_FALL_TO_DRAINS.text()),
   AIR(
       "blow-out",
-      "Drain and blow out",
-      "Clears low spots and check valves. Needs a compressor or a strong hand pump, and patience.",
-      "Pipes with low spots. Watch the pressure."),
+      Says.DRAIN_AND_BLOW_OUT.text(),
+      Says.CLEARS_LOW_SPOTS_AND_CHECK.text(),
+      Says.PIPES_WITH_LOW_SPOTS_WATCH.text()),
   ANTIFREEZE(
       "antifreeze",
-      "Drain and antifreeze",
-      "Pump, valves and traps are safe to a known cold. Costs antifreeze, and flushing in spring.",
-      "Pumps that must not run dry, hard winters, no compressor."),
+      Says.DRAIN_AND_ANTIFREEZE.text(),
+      Says.PUMP_VALVES_AND_TRAPS_ARE_SAFE.text(),
+      Says.PUMPS_THAT_MUST_NOT_RUN_DRY_HARD.text()),
   MIX(
       "combined",
       "Combined",
-      "Pipes by gravity or air, traps with antifreeze or open; nothing in the drinking lines.",
-      "Most rigs: pipes that fall, traps that cannot be opened.");
+      Says.PIPES_BY_GRAVITY_OR_AIR_TRAPS.text(),
+      Says.MOST_RIGS_PIPES_THAT_FALL_TRAPS.text());
 
   private final String word;
   private final String title;

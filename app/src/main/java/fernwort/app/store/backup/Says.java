@@ -1,0 +1,57 @@
+package fernwort.app.store.backup;
+
+import fernwort.core.say.Phrase;
+
+/** The sentences and labels of this package, by what says them. */
+enum Says implements Phrase {
+  // AtRest: backs up and restores a data folder on which no copy runs.
+  IS_THERE_ALREADY_AND_STAYS(
+      "{} is there already and stays as it is. Choose another name for the backup."),
+  THE_BACKUP_COULD_NOT_BE_WRITTEN(
+      "The backup {} could not be written ({}). Choose a place with room."),
+  RESTORED_FROM_WHAT_WAS("Restored from {}. What was there before is kept as {}."),
+  RESTORED_FROM("Restored from {}."),
+  THE_BACKUP_CANNOT_BE_READ("The backup {} cannot be read ({}). Nothing was changed."),
+
+  // Backups: backs up and restores a copy that is running.
+  WHAT_IS_HERE_COULD_NOT_BE_BACKED(
+      "What is here could not be backed up before it is replaced ({}). Nothing was changed; make"
+          + " room in {}."),
+
+  // Staging: a backup read into a database of its own, in memory, where it is checked before it
+  // replaces anything.
+  THIS_IS_NOT_A_BACKUP_OF_FERNWORT(
+      "This is not a backup of Fernwort (%s). Nothing was changed; choose a file that “Back up”"
+          + " made."),
+  NOT_WHOLE_OR_NOT_JSON_AT_LINE("not whole or not JSON, at line {}"),
+  THE_FILE_CANNOT_BE_READ("the file cannot be read to its end"),
+  IT_IS_NOT_A_JSON_OBJECT("it is not a JSON object"),
+  ITS_FORMAT_IS_ANOTHER("its format is another"),
+  FORMAT_AND_STEP_DO_NOT_COME("format and step do not come first"),
+  IT_ENDS_TOO_EARLY("it ends too early"),
+  SOMETHING_FOLLOWS_ITS_END("something follows its end"),
+  ITS_STEP_IS_NOT_A_NUMBER("its step is not a number"),
+  THIS_BACKUP_IS_FROM_A_NEWER(
+      "This backup is from a newer Fernwort (step {}; this one knows {}). Nothing was changed;"
+          + " restore it with that newer Fernwort."),
+  ITS_TABLES_ARE_MISSING("its tables are missing"),
+  IT_HAS_A_TABLE("it has a table “{}” that is not known"),
+  TABLE_IS_NOT_A_LIST("table {} is not a list"),
+  TABLE_IS_NOT_A_LIST_OF_ROWS("table {} is not a list of rows"),
+  TABLE_HAS_AN_ODD_COLUMN("table {} has an odd column"),
+  A_VALUE_IN_IS_A_LIST("a value in {} is a list"),
+  ROW_OF_IS_EMPTY("row {} of {} is empty"),
+  ROW_OF("row {} of {}: {}"),
+  RIG("rig {}: {}");
+
+  private final String text;
+
+  Says(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

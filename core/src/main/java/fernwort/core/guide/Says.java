@@ -1,0 +1,106 @@
+package fernwort.core.guide;
+
+import fernwort.core.say.Phrase;
+
+/** The sentences and labels of this package, by what says them. */
+enum Says implements Phrase {
+  // Assembly: a rig as it grows: parts at spots of the vehicle, and lines between them whose
+  // lengths are reckoned from where their ends are.
+  KNEEL_BESIDE_IT("kneel beside it"),
+  REACH_IN_FROM_INSIDE("reach in from inside"),
+
+  // FlowRange: what it matters that the lengths of lines were reckoned from places: how much the
+  // flow at a tap changes when they are a fifth shorter, or a third longer.
+  GIVES_TO("{} gives {} to {}"),
+
+  // FreshSide: from the tanks to the pump, and from the hose inlet to the tanks and the taps.
+  CHECK_VALVE("Check valve{}"),
+  VALVE_PUMP_CHECK_VALVE("{} → valve → pump → check valve → {}"),
+  THREE_WAY_VALVE_PUMP("{} → three-way valve → pump"),
+  TANK_SHUT_OFF("Tank shut-off"),
+  THREE_WAY_VALVE("three-way valve"),
+  OUTLET_TEE("Outlet tee"),
+  ITS_OUTLET_VALVE_THE_SAME_LINE("{} → its outlet valve → the same line"),
+  TANK_VALVE("Tank valve"),
+  SUCTION_HOSE_THREE_WAY_VALVE("Suction hose → three-way valve → pump"),
+  SUCTION_HOSE("Suction hose"),
+  THREE_WAY_VALVE_A_PLUG("three-way valve → a plug, until there is another tank"),
+  VALVE_PLUG("Valve plug"),
+  THREE_WAY_VALVE_DRAIN_TAIL("{} → three-way valve → drain tail"),
+  DRAIN_TAIL("Drain tail"),
+  THE_TAPS("the taps"),
+  HOSE_INLET("Hose inlet"),
+  INLET_TEE("Inlet tee"),
+  MAINS_TO("Mains to {}"),
+  INLET_CHECK_VALVE("Inlet check valve"),
+  CHECK_VALVE_INSIDE("check valve"),
+  MAINS_SHUT_OFF("Mains shut-off"),
+
+  // Guided: the rig that somebody's answers describe, as far as they go.
+  LENGTHS_OF_LINES("Lengths of {} lines, from where their ends are"),
+  FLOW_AT_THE_TAPS_AND_WHAT_STAYS("flow at the taps, and what stays in them"),
+
+  // Overlap: tanks that lie in each other as their spots, heights and sizes were given: a field of
+  // the plan is larger than a tank, so two that stand side by side may be put on the same one.
+  AND_IN_THE_SAME_PLACE_FOR_THEIR("{} and {} in the same place, for their spots and heights are"),
+  WEIGHT_ON_EACH_AXLE_AND_EVERY(
+      "weight on each axle, and every figure on a slope; show where each stands"),
+
+  // PressureSide: from the pump to the taps, cold and hot.
+  HOUSE_TEE("House tee"),
+  THE_MAINS("The mains"),
+  TEE_PLUG("Tee plug"),
+  ACCUMULATOR_TEE("Accumulator tee"),
+  SEDIMENT_FILTER("Sediment filter"),
+  CARBON_FILTER("Carbon filter"),
+  COLD_DRAIN_CAP("Cold drain cap"),
+  HOT_DRAIN_CAP("Hot drain cap"),
+  HEATER("{} → heater → {}"),
+  LINE_PLUG("Line plug"),
+  HOT_MANIFOLD("Hot manifold"),
+  COLD_MANIFOLD("Cold manifold"),
+  HOT_TEE("Hot tee"),
+  COLD_TEE("Cold tee"),
+  DRINKING_TAP("Drinking tap"),
+  OUTSIDE_SHOWER("Outside shower"),
+
+  // RigAnswers: what somebody has answered about a rig so far.
+  POINTS_RIGHT("points right"),
+  POINTS_UP("points up"),
+  POINTS_LEFT("points left"),
+  POINTS_DOWN("points down"),
+
+  // TankMaker: makes a tank with the openings that its answers ask for, its neck, its vent and its
+  // drain.
+  JUG_FOR("Jug for {}"),
+  DRAIN_CAP("{} drain cap"),
+  DRAIN_TAIL_OF("{} drain tail"),
+
+  // TankSizes: the sizes of a tank from what somebody knows of it: the litres on its label, its
+  // sizes, or both, which are then held against each other.
+  ITS_SIZES_MAKE_ITS_LABEL_SAYS("{}: its sizes make {}, its label says {}; the sizes are used"),
+  HOW_MUCH_IT_HOLDS_MEASURE_AGAIN(
+      "how much it holds; measure again, or change whether inside or outside"),
+  LONG_WIDE_AND_HIGH("{}: {} long, {} wide and {} high"),
+  ITS_WEIGHT_ON_EACH_AXLE("its weight on each axle, and every figure on a slope"),
+
+  // WasteSide: from the taps to the gray tank, and out of it.
+  WASTE_TEE("Waste tee"),
+  TRAP("{} → trap → {}"),
+  THE_GROUND("{} → the ground"),
+  PUSHED_IN("pushed in"),
+  PULLED_OUT("pulled out"),
+  DUMP_VALVE(" → dump valve"),
+  OUTLET_WITH_ITS_CAP("{} → outlet with its cap");
+
+  private final String text;
+
+  Says(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

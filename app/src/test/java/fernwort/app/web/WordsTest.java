@@ -10,10 +10,12 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.IntFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -29,6 +31,32 @@ class WordsTest {
       List.of(Path.of("..", "core", "src", "main", "java"), Path.of("src", "main", "java"));
 
   private static final Path TEMPLATES = Path.of("src", "main", "resources", "templates");
+
+  /** What a place may be filled by, by how the source names it. */
+  private static final Map<Pattern, String> EXAMPLES = new LinkedHashMap<>();
+
+  static {
+    EXAMPLES.put(Pattern.compile("(?i)litres|volume|roughly|\\bMOST\\b"), "12 L");
+    EXAMPLES.put(Pattern.compile("(?i)mass|weight"), "25 kg");
+    EXAMPLES.put(Pattern.compile("(?i)length|height|\\bmm\\(|lift"), "450 mm");
+    EXAMPLES.put(Pattern.compile("(?i)pressure"), "1.4 bar");
+    EXAMPLES.put(Pattern.compile("(?i)flow"), "6 L/min");
+    EXAMPLES.put(Pattern.compile("(?i)temperature|celsius"), "-5 °C");
+    EXAMPLES.put(Pattern.compile("(?i)share|percent"), "40 %");
+    EXAMPLES.put(Pattern.compile("When\\.hour|clock\\("), "Mon 16:00");
+    EXAMPLES.put(Pattern.compile("(?i)when\\(|time|span|days|seconds"), "12 min");
+    EXAMPLES.put(Pattern.compile("(?i)date|\\bday\\b"), "2026-05-31");
+    EXAMPLES.put(Pattern.compile("(?i)price|cost|paid"), "4.50 €");
+    EXAMPLES.put(Pattern.compile("(?i)folder|file|path|database"), "fernwort.json");
+    EXAMPLES.put(
+        Pattern.compile(
+            "(?i)size\\(|count|number|steps|ticks|round|trips|toString\\(|dangers|[0-9]|LONGEST"),
+        "3");
+    EXAMPLES.put(
+        Pattern.compile(
+            "(?i)label|name|part|tank|valve|pump|\\btap|title|what|which|who|\\bway|\\bto\\b|from"),
+        "Gray dump");
+  }
 
   /** What is said in its place, by what nobody says. */
   private static final Map<Pattern, String> FORBIDDEN = new LinkedHashMap<>();
@@ -81,6 +109,10 @@ class WordsTest {
   private static final Pattern ROOM =
       Pattern.compile(".*[/\\\\]fernwort[/\\\\](.*)[/\\\\]Says\\.java");
 
+  /** A sentence with its name. */
+  private static final Pattern CONSTANT =
+      Pattern.compile("(?m)^  ([A-Z][A-Z0-9_]+)\\(\\s*\"((?:[^\"\\\\]|\\\\.)*)\"\\)");
+
   /** What says the sentences below it, and when. */
   private static final Pattern WHEN = Pattern.compile("(?m)^  // (.*)$");
 
@@ -120,7 +152,7 @@ class WordsTest {
     Matcher found = (java ? LITERAL : BETWEEN_TAGS).matcher(plain);
     while (found.find()) {
       if (isSaid(found.group(1))) {
-        said.add(found.group(1).strip().replaceAll("\\s+", " "));
+        said.add(plain(found.group(1)));
       }
     }
     return said;
@@ -178,16 +210,22 @@ class WordsTest {
             sources. Read it with one question for each line: would this sound strange to somebody
             lying under a van?
             """);
+    Map<Path, Map<String, List<List<String>>>> given = new HashMap<>();
+    Sources.readings()
+        .forEach((source, reading) ->
+            given
+                .computeIfAbsent(source.getParent(), p -> new HashMap<>())
+                .putAll(reading.given()));
     for (Path file : all()) {
       String name = file.getFileName().toString().replaceAll("\\.(java|html)$", "");
       if (file.endsWith("Says.java")) {
         list.append("\n# %s\n".formatted(ROOM.matcher(file.toString()).replaceAll("$1")));
         for (String group : read(file).split("(?m)^\\s*$")) {
           String when = WHEN.matcher(group).results().map(r -> r.group(1)).collect(joining(" "));
-          list(list, when, said(file, group));
+          list(list, when, file, group, given.getOrDefault(room(file), Map.of()));
         }
       } else {
-        list(list, name, said(file));
+        list(list, name, file, read(file), Map.of());
       }
     }
     String document = list.toString();
@@ -206,12 +244,36 @@ class WordsTest {
     assertThat(kept).as("said no more; copy app/target/words.md to docs").hasSameSizeAs(said);
   }
 
-  private static void list(StringBuilder list, String heading, List<String> said) {
-    List<String> lines = said.stream().map(WordsTest::shown).distinct().toList();
+  private static Path room(Path source) {
+    return source.toAbsolutePath().normalize().getParent();
+  }
+
+  private static void list(
+      StringBuilder list,
+      String heading,
+      Path file,
+      String source,
+      Map<String, List<List<String>>> given) {
+    Map<String, List<String>> arguments = new HashMap<>();
+    CONSTANT
+        .matcher(BROKEN.matcher(source).replaceAll(""))
+        .results()
+        .filter(constant -> given.containsKey(constant.group(1)))
+        .forEach(constant ->
+            arguments.put(plain(constant.group(2)), given.get(constant.group(1)).getFirst()));
+    List<String> lines =
+        said(file, source).stream()
+            .map(text -> shown(text, arguments.getOrDefault(text, List.of())))
+            .distinct()
+            .toList();
     if (!lines.isEmpty()) {
       list.append("\n## %s\n\n".formatted(heading));
       lines.forEach(line -> list.append("- %s\n".formatted(line)));
     }
+  }
+
+  private static String plain(String text) {
+    return text.strip().replaceAll("\\s+", " ");
   }
 
   private static List<String> onRecord() {
@@ -227,7 +289,7 @@ class WordsTest {
   }
 
   /** Returns a sentence with its places filled as they were once; as they are where they never. */
-  private static String shown(String text) {
+  private static String shown(String text, List<String> given) {
     String plain = text.replace("\\\"", "\"").replace("%%", "%");
     List<String> between = List.of(PLACE.split(plain, -1));
     if (between.size() < 2) {
@@ -243,20 +305,30 @@ class WordsTest {
         if (line.contains(longest)) {
           Matcher found = filled.matcher(line);
           if (found.find()) {
-            return filled(between, found);
+            return by(between, place -> "‹" + found.group(place + 1) + "›");
           }
         }
       }
     }
-    return String.join("‹…›", between);
+    return by(
+        between, place -> "‹" + (place < given.size() ? example(given.get(place)) : "…") + "›");
   }
 
-  private static String filled(List<String> between, Matcher found) {
+  private static String by(List<String> between, IntFunction<String> filling) {
     StringBuilder text = new StringBuilder(between.getFirst());
     for (int place = 1; place < between.size(); place++) {
-      text.append('‹').append(found.group(place)).append('›').append(between.get(place));
+      text.append(filling.apply(place - 1)).append(between.get(place));
     }
     return text.toString();
+  }
+
+  /** Returns what stands for a value of which only the source is known. */
+  private static String example(String source) {
+    return EXAMPLES.entrySet().stream()
+        .filter(kind -> kind.getKey().matcher(source).find())
+        .map(Map.Entry::getValue)
+        .findFirst()
+        .orElse("…");
   }
 
   @Test

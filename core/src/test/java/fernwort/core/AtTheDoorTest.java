@@ -199,7 +199,7 @@ class AtTheDoorTest {
     // build.joints
     List<EndFinding> findings = JointCheck.of(rig); // what does not mate, and what would
 
-    assertThat(findings).allSatisfy(f -> assertThat(f.mend().toString()).isNotBlank());
+    assertThat(findings).allSatisfy(f -> assertThat(f.fix().toString()).isNotBlank());
   }
 
   @Test

@@ -30,7 +30,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
 
-/** Errors as JSON: a sentence, and for a rig file every fault with its mend. */
+/** Errors as JSON: a sentence, and for a rig file every fault with its fix. */
 @RestControllerAdvice(annotations = RestController.class)
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class ApiProblems {

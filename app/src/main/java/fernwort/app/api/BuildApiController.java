@@ -91,7 +91,7 @@ class BuildApiController {
   }
 
   /** Something that does not fit. */
-  record Told(String code, PortRef at, String line, Message what, Message mend) {}
+  record Told(String code, PortRef at, String line, Message what, Message fix) {}
 
   /** All ends of a rig, and what does not fit. */
   record EndsAnswer(List<End> ends, List<Told> findings) {}
@@ -105,7 +105,7 @@ class BuildApiController {
         JointCheck.of(rig).stream()
             .map(f ->
                 new Told(
-                    f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.mend()))
+                    f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.fix()))
             .toList());
   }
 

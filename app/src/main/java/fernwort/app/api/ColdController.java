@@ -177,12 +177,12 @@ class ColdController {
       @JsonProperty("antifreeze_m3") double antifreeze,
       double seconds) {}
 
-  @GetMapping({"/winter/shorter/{school}", "/cold/shorter/{school}"})
+  @GetMapping({"/winter/shorter/{method}", "/cold/shorter/{method}"})
   @Operation(summary = "The one part that would shorten a winterizing method, or none")
-  List<Shorter> shorter(@PathVariable String id, @PathVariable String school) {
+  List<Shorter> shorter(@PathVariable String id, @PathVariable String method) {
     WinterizingMethod way =
-        WinterizingMethod.named(school)
-            .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_METHOD_USE_GRAVITY.with(school)));
+        WinterizingMethod.named(method)
+            .orElseThrow(() -> new Refusal(Says.THERE_IS_NO_METHOD_USE_GRAVITY.with(method)));
     return winters.shorter(rigs.open(id), way, WinterWish.USUAL).stream()
         .map(f ->
             new Shorter(f.words().toString(), f.parts(), f.acts(), f.antifreeze(), f.seconds()))

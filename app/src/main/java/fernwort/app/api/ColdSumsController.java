@@ -1,5 +1,6 @@
 package fernwort.app.api;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.core.frost.ColdWater;
@@ -78,7 +79,7 @@ class ColdSumsController {
   }
 
   record PipeAsked(
-      @JsonProperty("bore_m") double bore,
+      @JsonProperty("inside_diameter_m") @JsonAlias("bore_m") double bore,
       @JsonProperty("wall_m") double wall,
       @JsonProperty("insulation_m") double insulation,
       @JsonProperty("film_w_m2k") double film,
@@ -94,7 +95,7 @@ class ColdSumsController {
   @PostMapping("/pipe")
   @Operation(summary = "When a full, still line is at 0 °C, and a fifth of it ice")
   PipeAnswer pipe(@RequestBody PipeAsked asked) {
-    within("bore_m", asked.bore(), 1e-4, 1);
+    within("inside_diameter_m", asked.bore(), 1e-4, 1);
     within("wall_m", asked.wall(), 0, 1);
     within("insulation_m", asked.insulation(), 0, 1);
     within("film_w_m2k", asked.film(), 0.01, 1e4);

@@ -20,7 +20,7 @@ import java.util.Map;
  */
 record FlowAnswer(
     Map<String, Double> lines,
-    Map<String, Double> fixtures,
+    Map<String, Double> taps,
     Map<String, Double> ends,
     Map<String, Double> tanks,
     Map<String, Double> supplies,

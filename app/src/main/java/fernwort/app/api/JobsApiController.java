@@ -37,7 +37,7 @@ class JobsApiController {
   /**
    * A job in the list.
    *
-   * @param trouble what stands in its way whatever the handles, with its mend; empty for nothing
+   * @param trouble what stands in its way whatever the handles, with its fix; empty for nothing
    */
   record Listed(String id, String group, Message title, String by, Message trouble) {
     static Listed of(Plans.Offer offer) {

@@ -156,7 +156,7 @@ class LogApiController {
       String part,
       Optional<Double> litres,
       Optional<String> shown,
-      Optional<Boolean> reckoned,
+      Optional<Boolean> calculated,
       Optional<Integer> people,
       Optional<Integer> pets,
       @JsonProperty("litres_per_person_day") Optional<Double> litresEach,

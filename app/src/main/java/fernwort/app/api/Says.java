@@ -9,7 +9,7 @@ enum Says implements Phrase {
   THE_FIELD_UNIT_IS_MISSING("The field “unit” is missing; give percent, litres, stick or steps"),
   THE_FIELD_AMOUNT_IS_NOT_A_NUMBER("The field “amount” is not a number that a tank can hold"),
 
-  // ApiProblems: errors as JSON: a sentence, and for a rig file every fault with its mend.
+  // ApiProblems: errors as JSON: a sentence, and for a rig file every fault with its fix.
   THE_FILE_WAS_NOT_IMPORTED("The file was not imported; nothing was changed."),
   THE_FIELD_IS_MISSING("The field “{}” is missing or of another kind than asked for; see /api."),
   THE_BODY_IS_NOT_JSON_AT_LINE("The body is not JSON at line {}, column {}."),

@@ -74,7 +74,7 @@ class EndsController {
   record Row(String id, String label, String place, List<End> ends) {}
 
   /** Something that does not fit. */
-  record Told(String where, String what, String mend, String part, String port) {}
+  record Told(String where, String what, String fix, String part, String port) {}
 
   @GetMapping
   String ends(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
@@ -139,7 +139,7 @@ class EndsController {
     return new Told(
         names.at(found.at()),
         units.say(found.what()),
-        units.say(found.mend()),
+        units.say(found.fix()),
         found.at().part(),
         found.at().port());
   }

@@ -44,7 +44,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
       String mark,
       String harmWords,
       String how,
-      String mend,
+      String fix,
       String turn,
       String turnWords) {
 
@@ -139,7 +139,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
         },
         one.harm().words(),
         units.say(one.how()),
-        units.say(one.mend()),
+        units.say(one.fix()),
         one.help().map(Tries::write).orElse(""),
         one.help().map(act -> Tries.words(rig, act, units)).orElse(""));
   }

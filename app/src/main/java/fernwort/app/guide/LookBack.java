@@ -34,7 +34,7 @@ public record LookBack(List<String> ways, List<Said> guesses, String flow, List<
         LayoutReview.of(rig.network()).stream()
             .filter(f -> f.risk() != Finding.Risk.BOTHER)
             .limit(MOST_FINDINGS)
-            .map(f -> new Said(units.say(f.title()), units.say(f.mend())))
+            .map(f -> new Said(units.say(f.title()), units.say(f.fix())))
             .toList());
   }
 }

@@ -332,7 +332,7 @@ class AutomationsController {
     return findings.stream()
         .map(f ->
             "%s, %s. %s"
-                .formatted(units.say(f.warning().title()), f.when(), units.say(f.warning().mend())))
+                .formatted(units.say(f.warning().title()), f.when(), units.say(f.warning().fix())))
         .toList();
   }
 

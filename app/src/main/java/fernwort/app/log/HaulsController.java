@@ -123,7 +123,9 @@ class HaulsController {
             hauling.trips() == 1 ? Says.ONE_TRIP.text() : hauling.trips() + " trips",
             hauling.perTrip(),
             units.show(Measure.MASS, hauling.load())));
-    rows.add(Says.IT_COSTS.filled(units.price(BigDecimal.valueOf(hauling.price()))));
+    if (hauling.price() > 0) {
+      rows.add(Says.IT_COSTS.filled(units.price(BigDecimal.valueOf(hauling.price()))));
+    }
     pouring(rig, need.missing(), units).ifPresent(rows::add);
     rows.add(
         need.missing() > need.room()

@@ -185,8 +185,8 @@ class DescribeController {
     return step(new Hand(id, version, who), new Alteration.VehicleChanged(changed));
   }
 
-  @PostMapping("/mend")
-  String mend(
+  @PostMapping("/fix")
+  String fix(
       @PathVariable String id,
       @RequestParam int version,
       @RequestParam String finding,

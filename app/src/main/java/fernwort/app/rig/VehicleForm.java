@@ -120,7 +120,7 @@ final class VehicleForm {
   /**
    * Reads the form.
    *
-   * @throws Refusal naming field and mend
+   * @throws Refusal naming field and fix
    * @throws Doubt when an amount looks like a slip of the decimal point
    */
   Vehicle read(Vehicle old, Map<String, String> form) {

@@ -105,7 +105,7 @@ public class JobDesk {
         .within(patience);
   }
 
-  /** Returns the changes of plumbing that mend slips of a job, once all have been tried. */
+  /** Returns the changes of plumbing that fix slips of a job, once all have been tried. */
   public Optional<List<Mended>> remedies(
       OpenRig rig, String job, State from, List<Slip> without, Duration patience) {
     return awaited(

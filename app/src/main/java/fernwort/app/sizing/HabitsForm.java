@@ -87,7 +87,7 @@ record HabitsForm(int people, int pets, boolean hot, List<Row> rows, String tota
   /**
    * Reads the form.
    *
-   * @throws Refusal naming field and mend
+   * @throws Refusal naming field and fix
    */
   static Habits read(Habits before, Map<String, String> form, Units units) {
     List<Habit> habits = new ArrayList<>();

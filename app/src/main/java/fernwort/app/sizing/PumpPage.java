@@ -108,7 +108,7 @@ final class PumpPage {
                     new Question.Table(
                         Says.ALONE_AND_WITH_OPEN.filled(open),
                         List.of(
-                            "fixture",
+                            "tap",
                             "rated",
                             "alone",
                             Says.PRESSURE_THERE.text(),
@@ -318,8 +318,7 @@ final class PumpPage {
               List.of(
                   new Question.Table(
                       Says.WITH_THE_TAP_HALF_OPEN.text(),
-                      List.of(
-                          "fixture", "flow", "bare", "accumulator", Says.PUMP_WITH_BYPASS.text()),
+                      List.of("tap", "flow", "bare", "accumulator", Says.PUMP_WITH_BYPASS.text()),
                       rows)));
         });
   }

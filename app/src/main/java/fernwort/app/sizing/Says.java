@@ -71,9 +71,9 @@ enum Says implements Phrase {
   // PumpPage: what pump and lines give at the fixtures, and what would do better.
   AT_THE_TAPS("At the taps"),
   WITH_NONE_TICKED(
-      "With none ticked, the two that take most in the house are opened together. Handles as they"
-          + " stand on the Board, supply pumps on, mains off, near-empty tanks taken to be"
-          + " half full. △ marks less than 60 % of the rated flow: our own mark."),
+      "With none ticked, the two that take most indoors are open together. Handles are as on Today,"
+          + " supply pumps on, mains water off, near-empty tanks half full. △ marks less than 60 %"
+          + " of the rated flow: our own mark."),
   ALONE_AND_WITH_OPEN("Alone, and with {} open"),
   PRESSURE_THERE("pressure there"),
   PRESSURE_NEEDED("pressure needed"),

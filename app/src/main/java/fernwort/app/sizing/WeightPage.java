@@ -96,7 +96,7 @@ final class WeightPage {
     warnings.forEach(w ->
         all.add(
             new Question.Row(
-                "△ " + units.say(w.title()), units.say(w.what()), units.say(w.mend()))));
+                "△ " + units.say(w.title()), units.say(w.what()), units.say(w.fix()))));
     all.addAll(rows);
     return all;
   }

@@ -183,7 +183,7 @@ public final class Units {
    * @param measure what is measured
    * @param text such as "620", "1 1/2 in", "20 gal", "1,5 bar"
    * @return the amount in SI
-   * @throws Refusal in one sentence naming field and mend
+   * @throws Refusal in one sentence naming field and fix
    */
   public double parse(String what, Measure measure, String text) {
     TypedAmount typed = TypedAmount.of(what, text);
@@ -241,7 +241,7 @@ public final class Units {
    * @param what the name of the field, for the error
    * @param text such as "62 %", "3/4", "half full"
    * @return the share in percent
-   * @throws Refusal in one sentence naming field and mend
+   * @throws Refusal in one sentence naming field and fix
    */
   public static double percent(String what, String text) {
     String plain = text.strip().toLowerCase(Locale.ROOT);

@@ -1,6 +1,7 @@
 package fernwort.app.web;
 
 import fernwort.app.format.MessageModule;
+import fernwort.app.format.OldNames;
 import fernwort.core.format.RigFormat;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
@@ -32,6 +33,12 @@ class AppConfig {
   @Bean
   JacksonModule sayings() {
     return MessageModule.metric();
+  }
+
+  /** Programs find everything under the names of before as well. */
+  @Bean
+  JacksonModule oldNames() {
+    return new OldNames();
   }
 
   private static final class FiniteNumber extends ValueSerializer<Double> {

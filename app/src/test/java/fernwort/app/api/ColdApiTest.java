@@ -96,7 +96,7 @@ class ColdApiTest {
         "rigs/RIG/cold/left|{\"empty_tanks\":[\"pump\"]}|is not a tank",
         "cold/chain|{\"strength_percent\":30,\"pushed_litres\":1}|chain_litres",
         "cold/chain|{\"chain_litres\":[{\"is\":\"hose\",\"litres\":1}],\"strength_percent\":30,\"pushed_litres\":1}|hose",
-        "cold/pipe|{\"bore_m\":0,\"wall_m\":0.002,\"insulation_m\":0,\"film_w_m2k\":11,\"start_c\":5,\"air_c\":-5}|bore_m",
+        "cold/pipe|{\"bore_m\":0,\"wall_m\":0.002,\"insulation_m\":0,\"film_w_m2k\":11,\"start_c\":5,\"air_c\":-5}|inside_diameter_m",
         "cold/tank|{\"litres\":-3,\"area_m2\":1,\"u_w_m2k\":5,\"start_c\":5,\"air_c\":-5}|litres",
         "cold/night|{\"hours\":[0,0],\"outside_c\":[1,2],\"share\":0.5,\"inside_c\":9,\"start_c\":8,\"litres\":3,\"ua_w_k\":2}|follow",
         "cold/dose|{\"litres\":70,\"mg_per_l\":50,\"g_per_100ml\":0,\"left_litres\":1}|g_per_100ml"

@@ -6,9 +6,12 @@ import fernwort.app.Client;
 import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Programs read everything under the names that people read, and under those of before. */
 class OldNamesTest {
@@ -51,5 +54,25 @@ class OldNamesTest {
     String page = COPY.client().get("/rigs/samphire/cold/school/" + now).body();
     String older = COPY.client().get("/rigs/samphire/cold/school/" + before).body();
     assertThat(page).contains("id=\"begin\"").hasSameSizeAs(older);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"flows, taps, fixtures", "warnings, fix, mend"})
+  void aFieldIsReadUnderBothNames(String address, String now, String before) throws IOException {
+    JsonNode answer =
+        JsonMapper.shared()
+            .readTree(COPY.client().get("/api/v1/rigs/marginalia/" + address).body());
+    assertThat(answer.findValues(now)).isNotEmpty().isEqualTo(answer.findValues(before));
+  }
+
+  @Test
+  void aPipeIsAskedUnderBothNames() throws IOException {
+    String rest =
+        "0.01,\"wall_m\":0.002,\"insulation_m\":0,\"film_w_m2k\":8,\"start_c\":10,\"air_c\":-5}";
+    HttpResponse<String> now =
+        COPY.client().change("POST", "/api/v1/cold/pipe", "{\"inside_diameter_m\":" + rest);
+    HttpResponse<String> before =
+        COPY.client().change("POST", "/api/v1/cold/pipe", "{\"bore_m\":" + rest);
+    assertThat(now.body()).contains("hours_to_zero").isEqualTo(before.body());
   }
 }

@@ -41,7 +41,7 @@ class RigFileFuzzTest {
             .forEach(w -> wrong.add(w + " (file " + file.substring(0, 30) + ")"));
       } else {
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
-        assertThat(answer.body()).contains("\"mend\"").doesNotContain("Exception");
+        assertThat(answer.body()).contains("\"fix\"").doesNotContain("Exception");
       }
     }
     wrong.forEach(w -> System.out.println("FUZZ " + w));

@@ -96,7 +96,7 @@ class SecurityTest {
     String file = "{\"format\":\"other\",\"name\":\"Refused\"}";
     HttpResponse<String> refused = copy.change("POST", "/api/v1/rigs", file);
     assertThat(refused.statusCode()).isEqualTo(422);
-    assertThat(refused.body()).contains("\"problems\"").contains("mend");
+    assertThat(refused.body()).contains("\"problems\"").contains("fix");
     assertThat(copy.get("/api/v1/rigs").body()).doesNotContain("Refused");
   }
 

@@ -115,7 +115,7 @@ public final class ShorterWinter {
         finding
             .change()
             .ifPresent(c -> {
-              Message words = Message.of("{}. {}", finding.title(), finding.mend());
+              Message words = Message.of("{}. {}", finding.title(), finding.fix());
               trials.add(new Trial(words, finding.parts(), c));
             });
       }

@@ -304,12 +304,12 @@ public sealed interface Alteration {
    * What a look at the layout found is mended.
    *
    * @param finding what was found
-   * @param mend how
+   * @param fix how
    */
-  record Mended(String finding, UnaryOperator<Rig> mend) implements Alteration {
+  record Mended(String finding, UnaryOperator<Rig> fix) implements Alteration {
     @Override
     public Rig on(Rig rig) {
-      return mend.apply(rig);
+      return fix.apply(rig);
     }
 
     @Override

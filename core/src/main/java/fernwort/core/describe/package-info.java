@@ -2,7 +2,7 @@
  * Describing a rig step by step, without drawing: each step takes a sound rig and gives a sound one
  * or says in one sentence why it cannot.
  *
- * <p>A step is a pure function, so that undo is keeping the rig from before, a mend that a review
+ * <p>A step is a pure function, so that undo is keeping the rig from before, a fix that a review
  * proposes can be tried before it is applied, and nothing half-made can be stored. Steps cost O(n)
  * in parts and lines, mostly for the check of the new rig.
  *

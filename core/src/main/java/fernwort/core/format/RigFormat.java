@@ -178,14 +178,14 @@ public final class RigFormat {
     return line.length() > 140 ? line.substring(0, 140) + "…" : line;
   }
 
-  private static InvalidRigException broken(String fault, String mend) {
-    return new InvalidRigException(List.of(new Problem(Says.THE_FILE.text(), fault, mend)));
+  private static InvalidRigException broken(String fault, String fix) {
+    return new InvalidRigException(List.of(new Problem(Says.THE_FILE.text(), fault, fix)));
   }
 
   private static Problem problem(JsonNode tree, Error error) {
     String path = error.getInstanceLocation().toString();
     String field = error.getProperty() == null ? "" : " \"" + error.getProperty() + "\"";
-    String mend =
+    String fix =
         switch (error.getKeyword()) {
           case "additionalProperties", "unevaluatedProperties" -> "Remove" + field;
           case "required" -> "Add" + field;
@@ -193,7 +193,7 @@ public final class RigFormat {
           case "type" -> Says.GIVE_A_VALUE_OF_THE_RIGHT_TYPE.text();
           default -> Says.SEE_THE_SCHEMA.text();
         };
-    return new Problem(where(tree, path), firstSentence(error.getMessage()), mend);
+    return new Problem(where(tree, path), firstSentence(error.getMessage()), fix);
   }
 
   /** Names the part, place or line that a path such as {@code /parts/3/kind/wall} lies in. */

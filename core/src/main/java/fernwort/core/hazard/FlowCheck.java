@@ -129,7 +129,7 @@ final class FlowCheck {
         Message.of("{}, {} of it", warning.title(), Amount.share(share)),
         warning.what(),
         warning.why(),
-        warning.mend(),
+        warning.fix(),
         warning.parts());
   }
 

@@ -92,7 +92,7 @@ final class Foretold {
       Message what = Message.of("{} " + pattern, w.what(), Amount.time(h.at()));
       found.set(
           found.indexOf(w),
-          new Warning(w.code(), w.severity(), w.title(), what, w.why(), w.mend(), w.parts()));
+          new Warning(w.code(), w.severity(), w.title(), what, w.why(), w.fix(), w.parts()));
     }
     return told.isPresent();
   }
@@ -211,7 +211,7 @@ final class Foretold {
                 w.title(),
                 Says.WATER_RUNS_OUT_AT_STOP.with(scene.label(h.subject()), when(h)),
                 w.why(),
-                w.mend(),
+                w.fix(),
                 w.parts())));
     return fill.isPresent();
   }

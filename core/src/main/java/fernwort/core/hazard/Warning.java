@@ -12,7 +12,7 @@ import java.util.Set;
  * @param title the warning in a few words
  * @param what what would happen
  * @param why why it would
- * @param mend what to do
+ * @param fix what to do
  * @param parts ids of the parts it is about, the most telling first
  */
 public record Warning(
@@ -21,7 +21,7 @@ public record Warning(
     Message title,
     Message what,
     Message why,
-    Message mend,
+    Message fix,
     List<String> parts) {
 
   /** The sorts of warning. */

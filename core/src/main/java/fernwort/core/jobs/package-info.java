@@ -12,8 +12,8 @@
  * <p>Planning a stage is done in two searches. The first ({@link fernwort.core.jobs.plan.Targets})
  * asks which handles must change: A* over settings, bounded from below by the turns that stand
  * between source and end ({@link fernwort.core.ways.HandleDistance}). A setting that falls short
- * names what is wrong with it, and only turns that can mend this are tried; since every good
- * setting differs from it in one of them, nothing is missed. The second ({@link
+ * names what is wrong with it, and only turns that can fix this are tried; since every good setting
+ * differs from it in one of them, nothing is missed. The second ({@link
  * fernwort.core.jobs.plan.Sequence}) puts the changed handles in order by dynamic programming over
  * subsets (Held and Karp 1962), through no state with a new hazard, and with water moving only once
  * all else is as it has to be. Where no order is safe, a full A* over settings takes detours.

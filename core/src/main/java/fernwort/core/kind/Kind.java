@@ -161,7 +161,7 @@ public interface Kind {
   }
 
   /** Returns what rids it of its water. */
-  default String mend() {
+  default String fix() {
     return KindWords.OPEN_ABOVE_AND_BELOW.text();
   }
 

@@ -14,9 +14,9 @@ import java.util.function.UnaryOperator;
  * @param title the finding in a few words
  * @param why what happens because of it
  * @param cost what that costs, in litres, minutes or risk
- * @param mend what to change
+ * @param fix what to change
  * @param parts ids of the parts it is about, the most telling first
- * @param change the mend as a step, where Fernwort can take it
+ * @param change the fix as a step, where Fernwort can take it
  */
 public record Finding(
     Code code,
@@ -24,7 +24,7 @@ public record Finding(
     Message title,
     Message why,
     Message cost,
-    Message mend,
+    Message fix,
     List<String> parts,
     Optional<UnaryOperator<Rig>> change) {
 

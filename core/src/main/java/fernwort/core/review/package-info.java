@@ -4,7 +4,7 @@
  *
  * <p>Questions of reach are asked on the graph with every handle free ({@link
  * fernwort.core.network.Connections#withHandlesFree}); what no drain reaches is what the law of
- * draining leaves ({@link fernwort.core.drain.EverythingOpen}). A mend is a function from rig to
+ * draining leaves ({@link fernwort.core.drain.EverythingOpen}). A fix is a function from rig to
  * rig, so that it can be shown, applied and undone like any other step. The whole review takes some
  * milliseconds for an ordinary rig.
  */

@@ -99,7 +99,7 @@ final class BuiltRules {
     }
   }
 
-  private void add(String where, String what, String mend) {
-    problems.add(new Problem(where, what, mend));
+  private void add(String where, String what, String fix) {
+    problems.add(new Problem(where, what, fix));
   }
 }

@@ -1,16 +1,16 @@
 package fernwort.core.rig;
 
 /**
- * One fault of a description and its mend.
+ * One fault of a description and its fix.
  *
  * @param where the part, port, line or field at fault
  * @param fault what is wrong with it
- * @param mend what to change
+ * @param fix what to change
  */
-public record Problem(String where, String fault, String mend) {
+public record Problem(String where, String fault, String fix) {
 
   @Override
   public String toString() {
-    return where + ": " + fault + ". " + mend + ".";
+    return where + ": " + fault + ". " + fix + ".";
   }
 }

@@ -111,7 +111,7 @@ final class RigFaults {
         : Double.toString(value);
   }
 
-  void add(String where, String fault, String mend) {
-    problems.add(new Problem(where, fault, mend));
+  void add(String where, String fault, String fix) {
+    problems.add(new Problem(where, fault, fix));
   }
 }

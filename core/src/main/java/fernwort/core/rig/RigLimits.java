@@ -142,7 +142,7 @@ public final class RigLimits {
     }
   }
 
-  private void add(String where, String fault, String mend) {
-    problems.add(new Problem(where, fault, mend));
+  private void add(String where, String fault, String fix) {
+    problems.add(new Problem(where, fault, fix));
   }
 }

@@ -172,7 +172,7 @@ final class RigRules {
     for (Property property : kind.properties()) {
       property.amount().ifPresent(x -> faults.property(where, property.asked(), x));
     }
-    kind.clashes().forEach(c -> faults.add(where, c.fault(), c.mend()));
+    kind.clashes().forEach(c -> faults.add(where, c.fault(), c.fix()));
     if (kind instanceof Tank tank) {
       new TankRules(faults).check(where, tank);
     } else if (kind instanceof Valve valve) {

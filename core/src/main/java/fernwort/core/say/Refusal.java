@@ -2,7 +2,7 @@ package fernwort.core.say;
 
 /**
  * Thrown on purpose when something cannot be done, with a sentence that names the thing and the
- * mend. Whatever else is thrown is a fault of ours.
+ * fix. Whatever else is thrown is a fault of ours.
  */
 public class Refusal extends RuntimeException {
 

@@ -92,14 +92,14 @@ public final class FrostRisks {
   }
 
   private FrostRisk remaining(
-      String id, ResidualWater.Kind kind, double volume, FrostHarm harm, String how, String mend) {
+      String id, ResidualWater.Kind kind, double volume, FrostHarm harm, String how, String fix) {
     return new FrostRisk(
         id,
         kind,
         volume,
         harm,
         Message.words(how),
-        Message.words(mend),
+        Message.words(fix),
         Optional.ofNullable(helps.get(id)));
   }
 
@@ -180,7 +180,7 @@ public final class FrostRisks {
         part.kind().frozen(little),
         little && harm(part, true) == FrostHarm.WARNING
             ? Says.LEAVE_IT_OPEN_ICE_THERE_HAS_AIR.text()
-            : part.kind().mend());
+            : part.kind().fix());
   }
 
   private FrostHarm harm(Part part, boolean little) {

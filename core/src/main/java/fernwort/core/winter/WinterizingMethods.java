@@ -226,7 +226,7 @@ public final class WinterizingMethods {
                 label(one.id()),
                 fernwort.core.say.Amount.volume(one.volume()),
                 one.how(),
-                one.mend()));
+                one.fix()));
       }
     }
   }

@@ -192,7 +192,7 @@ class BodiesTest {
                   OnRecord.number(left.volume()),
                   left.harm(),
                   left.how(),
-                  left.mend()));
+                  left.fix()));
     }
   }
 

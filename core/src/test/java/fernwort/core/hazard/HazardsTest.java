@@ -271,7 +271,7 @@ class HazardsTest {
     assertThat(all)
         .isNotEmpty()
         .allSatisfy(w ->
-            assertThat(List.of(w.title(), w.what(), w.why(), w.mend())).noneMatch(Message::isEmpty))
+            assertThat(List.of(w.title(), w.what(), w.why(), w.fix())).noneMatch(Message::isEmpty))
         .isSortedAccordingTo(java.util.Comparator.comparing(Warning::severity));
   }
 

@@ -50,7 +50,7 @@ class WarningLawsTest {
     assertThat(warnings)
         .allSatisfy(w -> {
           assertThat(w.title().toString()).isNotBlank().doesNotEndWith(".");
-          assertThat(w.mend().toString()).endsWith(".");
+          assertThat(w.fix().toString()).endsWith(".");
           assertThat(w.what().toString()).endsWith(".");
           assertThat(ids).containsAll(w.parts().stream().filter(ids::contains).toList());
           assertThat(w.parts()).isNotEmpty();
@@ -97,7 +97,7 @@ class WarningLawsTest {
     for (Finding finding : findings) {
       Rig mended = rig;
       Optional<Finding> left = Optional.of(finding);
-      // A second link or a second low line between the same parts takes its mend once more.
+      // A second link or a second low line between the same parts takes its fix once more.
       for (int i = 0; i < MOST_MENDS && left.flatMap(Finding::change).isPresent(); i++) {
         mended = left.flatMap(Finding::change).orElseThrow().apply(mended);
         left =

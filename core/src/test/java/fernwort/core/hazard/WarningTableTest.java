@@ -191,7 +191,7 @@ class WarningTableTest {
   void itSaysWhatHappensWhyAndWhatToDo(String rig, String set, String code, String words) {
     assertThat(at(rig, set))
         .filteredOn(w -> w.code().name().equals(code))
-        .extracting(w -> "%s / %s / %s / %s".formatted(w.title(), w.what(), w.why(), w.mend()))
+        .extracting(w -> "%s / %s / %s / %s".formatted(w.title(), w.what(), w.why(), w.fix()))
         .contains(words);
   }
 

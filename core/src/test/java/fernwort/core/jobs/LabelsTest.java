@@ -106,11 +106,11 @@ class LabelsTest {
                 .warnings(
                     turned.setting(), levels, OpenWays.find(network, turned.setting(), levels))
                 .forEach(
-                    w -> texts.add(w.title() + "/" + w.what() + "/" + w.why() + "/" + w.mend()));
+                    w -> texts.add(w.title() + "/" + w.what() + "/" + w.why() + "/" + w.fix()));
           });
     }
     LayoutReview.of(network)
-        .forEach(f -> texts.add(f.title() + "/" + f.why() + "/" + f.cost() + "/" + f.mend()));
+        .forEach(f -> texts.add(f.title() + "/" + f.why() + "/" + f.cost() + "/" + f.fix()));
     return texts;
   }
 }

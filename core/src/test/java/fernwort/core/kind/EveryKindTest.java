@@ -150,7 +150,7 @@ class EveryKindTest {
       assertThat(NewParts.all().stream().map(NewPart::id)).contains(kind.usuallyAt(port));
     }
     assertThat(kind.figure()).isNotBlank();
-    assertThat(kind.mend()).isNotBlank();
+    assertThat(kind.fix()).isNotBlank();
     assertThat(kind.goods("It", "13 mm").what()).isNotBlank();
     assertThat(kind.clashes()).isEmpty();
     kind.properties()

@@ -293,7 +293,7 @@ class LayoutReviewTest {
   void aWeaknessIsFoundNamedAndPriced(Code code, String part, Rig weak) {
     Finding finding = find(weak, code, part).orElseThrow();
     assertThat(finding.cost().toString()).isNotBlank();
-    assertThat(finding.mend().toString()).isNotBlank();
+    assertThat(finding.fix().toString()).isNotBlank();
     assertThat(finding.why().toString()).isNotBlank();
   }
 

@@ -129,7 +129,7 @@ class RigTest {
   void everyProblemSaysHowToMendIt() {
     assertThat(problems(van().part("t", "", 0, 0, 99, new Tee())))
         .hasSize(2)
-        .allSatisfy(p -> assertThat(p.mend().toString()).isNotBlank());
+        .allSatisfy(p -> assertThat(p.fix().toString()).isNotBlank());
   }
 
   @Test

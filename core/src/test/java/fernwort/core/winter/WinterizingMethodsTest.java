@@ -93,7 +93,7 @@ class WinterizingMethodsTest {
           plan.left().stream().filter(r -> r.harm() == FrostHarm.DANGER).toList();
       assertThat(dangers).as("%s", plan.school()).hasSizeLessThanOrEqualTo(1);
       for (FrostRisk danger : dangers) {
-        assertThat(plan.notes().toString()).contains(danger.mend().toString());
+        assertThat(plan.notes().toString()).contains(danger.fix().toString());
       }
       assertSaysWhatItDoes(network, plan);
       assertPressesWhatItLetsIn(network, plan);
@@ -178,7 +178,7 @@ class WinterizingMethodsTest {
                   number(left.volume()),
                   left.harm(),
                   left.how(),
-                  left.mend(),
+                  left.fix(),
                   tell(left.help())));
     }
     plan.air().forEach(blow -> told.add("air: " + tell(blow)));
@@ -329,7 +329,7 @@ class WinterizingMethodsTest {
     for (WinterPlan plan : schools.all(now, WinterWish.USUAL)) {
       assertSaysWhatItDoes(network, plan);
       for (FrostRisk left : plan.left()) {
-        assertThat(left.mend().toString()).isNotEmpty();
+        assertThat(left.fix().toString()).isNotEmpty();
         left.help()
             .ifPresent(act -> {
               Wintering after = act.on(network, plan.after());

@@ -43,7 +43,7 @@ class FailingDiskTest {
   }
 
   @AfterEach
-  void mend() {
+  void fix() {
     UncertainFiles.leaveRoom(Long.MAX_VALUE);
     UncertainFiles.breakWith("");
   }

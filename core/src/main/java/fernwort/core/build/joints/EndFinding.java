@@ -10,9 +10,9 @@ import fernwort.core.say.Message;
  * @param at the port where it is
  * @param line id of the line there
  * @param what what does not fit, and what comes of it
- * @param mend what to use instead
+ * @param fix what to use instead
  */
-public record EndFinding(Code code, PortRef at, String line, Message what, Message mend) {
+public record EndFinding(Code code, PortRef at, String line, Message what, Message fix) {
 
   /** The sorts of finding. */
   public enum Code {

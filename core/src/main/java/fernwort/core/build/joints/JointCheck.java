@@ -68,7 +68,7 @@ public final class JointCheck {
   private void apart(JointEnds ends, Optional<List<Adapter>> chain) {
     Form port = ends.port().form();
     Form end = ends.end().form();
-    Message mend =
+    Message fix =
         chain
             .map(c -> Says.PUT_BETWEEN_THEM.with(words(c)))
             .orElse(Says.NO_ADAPTER_IS_KNOWN_THAT_JOINS.with());
@@ -107,7 +107,7 @@ public final class JointCheck {
               code,
               ends,
               Says.DOES_NOT_JOIN.with(Adapter.words(port), Adapter.words(end), because(code)),
-              mend);
+              fix);
     }
   }
 
@@ -287,7 +287,7 @@ public final class JointCheck {
     return String.join(Says.THEN.text(), chain.stream().map(a -> a.words()).toList());
   }
 
-  private void add(EndFinding.Code code, JointEnds ends, Message what, Message mend) {
-    found.add(new EndFinding(code, ends.at(), ends.line().id(), what, mend));
+  private void add(EndFinding.Code code, JointEnds ends, Message what, Message fix) {
+    found.add(new EndFinding(code, ends.at(), ends.line().id(), what, fix));
   }
 }

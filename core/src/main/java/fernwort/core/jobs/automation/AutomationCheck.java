@@ -248,7 +248,7 @@ public final class AutomationCheck {
     };
   }
 
-  private Optional<Warning> harm(Warning.Code code, Event h, String mend) {
+  private Optional<Warning> harm(Warning.Code code, Event h, String fix) {
     return HappeningWords.harm(network.rig(), h)
         .map(words -> Message.words(words).capitalised())
         .map(title ->
@@ -258,7 +258,7 @@ public final class AutomationCheck {
                 title,
                 Says.WHEN_IT_DOES_WHAT_IT_IS_TOLD.with(title),
                 Says.IT_WAS_RUN_ON_THE_SIMULATED_RIG.with(),
-                Message.words(mend),
+                Message.words(fix),
                 List.of(h.subject())));
   }
 

@@ -11,19 +11,19 @@ import java.util.Optional;
  * @param part id of the part it happened to
  * @param seconds when (s)
  * @param words what, as a sentence
- * @param mend what to do about it, as a sentence
+ * @param fix what to do about it, as a sentence
  * @param hazard the danger that began then, where it is one that no run shows
  */
 public record Harm(
-    Kind kind, String part, double seconds, Message words, Message mend, Optional<Warning> hazard) {
+    Kind kind, String part, double seconds, Message words, Message fix, Optional<Warning> hazard) {
 
   /**
    * What the run itself shows.
    *
    * @param seconds when (s)
    */
-  public Harm(Kind kind, String part, double seconds, Message words, Message mend) {
-    this(kind, part, seconds, words, mend, Optional.empty());
+  public Harm(Kind kind, String part, double seconds, Message words, Message fix) {
+    this(kind, part, seconds, words, fix, Optional.empty());
   }
 
   /** The sorts. */

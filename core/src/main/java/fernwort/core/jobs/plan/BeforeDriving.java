@@ -57,7 +57,7 @@ record BeforeDriving(Network network, State state) {
   List<Message> loads() {
     return LoadCheck.of(network, state.volumes()).stream()
         .filter(w -> w.severity() == Severity.DANGER)
-        .map(w -> Message.of("{}. {}", w.title(), w.mend()))
+        .map(w -> Message.of("{}. {}", w.title(), w.fix()))
         .toList();
   }
 }

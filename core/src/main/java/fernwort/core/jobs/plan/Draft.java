@@ -297,7 +297,7 @@ final class Draft {
   }
 
   private void noteFirst(Warning danger) {
-    Message words = Says.DANGER.with(danger.title(), danger.mend());
+    Message words = Says.DANGER.with(danger.title(), danger.fix());
     if (!notes.contains(words)) {
       notes.addFirst(words);
     }
@@ -356,7 +356,7 @@ final class Draft {
 
   private void noteBorne(Fault fault) {
     if (fault instanceof Fault.Danger danger) {
-      notes.add(Message.of("{}. {}", danger.warning().title(), danger.warning().mend()));
+      notes.add(Message.of("{}. {}", danger.warning().title(), danger.warning().fix()));
     }
   }
 

@@ -51,7 +51,7 @@ enum Says implements Phrase {
   OUTSIDE_WATER("outside water"),
   THE_WASTE_OF("the waste of {}"),
 
-  // Troubles: why a job cannot be done, in words, with its mend.
+  // Troubles: why a job cannot be done, in words, with its fix.
   THIS_NEEDS_TO_BE_STOP_HERE("This needs {} to be “{}”. Stop here, and have it repaired first."),
   NOTHING_LETS_OUT_BY_ITSELF_PUMP("Nothing lets {} out by itself: pump it out, or fit a drain."),
   NO_VALVE_SEPARATES_FROM_MIND("No valve separates {} from {}: mind what still runs, and fit one."),

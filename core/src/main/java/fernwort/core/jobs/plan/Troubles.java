@@ -16,7 +16,7 @@ import fernwort.core.ways.Source;
 import java.util.Optional;
 import java.util.stream.Stream;
 
-/** Why a job cannot be done, in words, with its mend. */
+/** Why a job cannot be done, in words, with its fix. */
 public final class Troubles {
 
   private final Network network;
@@ -49,7 +49,7 @@ public final class Troubles {
   /** Every way that was found went wrong when it was run. */
   Plan.Trouble disproved(Harm harm) {
     return new Plan.Trouble(
-        Says.IT_DOES_NOT_WORK_AS_THINGS.with(harm.words().capitalised(), harm.mend()),
+        Says.IT_DOES_NOT_WORK_AS_THINGS.with(harm.words().capitalised(), harm.fix()),
         harm.hazard());
   }
 
@@ -100,7 +100,7 @@ public final class Troubles {
 
   private static Plan.Trouble danger(Warning hazard) {
     return new Plan.Trouble(
-        Says.EVERY_WAY_THERE_LEADS.with(hazard.title(), hazard.mend()), Optional.of(hazard));
+        Says.EVERY_WAY_THERE_LEADS.with(hazard.title(), hazard.fix()), Optional.of(hazard));
   }
 
   /** Says a sentence about some parts; a name in it is never a pattern itself. */

@@ -203,9 +203,9 @@ public final class StageRun {
     };
   }
 
-  private Optional<Harm> harm(Harm.Kind kind, Event h, Message mend) {
+  private Optional<Harm> harm(Harm.Kind kind, Event h, Message fix) {
     return HappeningWords.harm(network.rig(), h)
-        .map(words -> new Harm(kind, h.subject(), h.at(), Message.words(words), mend));
+        .map(words -> new Harm(kind, h.subject(), h.at(), Message.words(words), fix));
   }
 
   private Optional<Harm> lost() {
@@ -257,13 +257,13 @@ public final class StageRun {
   }
 
   /** Says that something else went wrong. */
-  void fail(Harm.Kind kind, String part, String words, String mend) {
-    fail(kind, part, Message.words(words), Message.words(mend));
+  void fail(Harm.Kind kind, String part, String words, String fix) {
+    fail(kind, part, Message.words(words), Message.words(fix));
   }
 
-  void fail(Harm.Kind kind, String part, Message words, Message mend) {
+  void fail(Harm.Kind kind, String part, Message words, Message fix) {
     if (harm.isEmpty()) {
-      harm = Optional.of(new Harm(kind, part, run.time(), words, mend));
+      harm = Optional.of(new Harm(kind, part, run.time(), words, fix));
     }
   }
 
@@ -322,7 +322,7 @@ public final class StageRun {
                         w.parts().getFirst(),
                         run.time(),
                         w.title(),
-                        w.mend(),
+                        w.fix(),
                         Optional.of(w))));
   }
 

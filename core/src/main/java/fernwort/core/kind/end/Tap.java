@@ -176,7 +176,7 @@ public interface Tap extends Kind {
   }
 
   @Override
-  default String mend() {
+  default String fix() {
     return KindWords.OPEN_OR_BLOW.text();
   }
 

@@ -4,6 +4,6 @@ package fernwort.core.kind.entered;
  * Two things entered of one part that cannot both be so.
  *
  * @param fault what is wrong
- * @param mend what to do about it
+ * @param fix what to do about it
  */
-public record Clash(String fault, String mend) {}
+public record Clash(String fault, String fix) {}

@@ -60,7 +60,7 @@ public record Accumulator(double precharge) implements Fitting {
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.ITS_AIR_PUSHES.text();
   }
 

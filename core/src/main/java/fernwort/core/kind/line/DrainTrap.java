@@ -52,7 +52,7 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.PLUG_OUT_OR_ANTIFREEZE.text();
   }
 

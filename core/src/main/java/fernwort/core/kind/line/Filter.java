@@ -59,7 +59,7 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.CARTRIDGE_INDOORS.text();
   }
 

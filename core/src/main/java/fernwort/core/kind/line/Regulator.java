@@ -31,7 +31,7 @@ public record Regulator(double setPressure) implements Seated {
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.BURST_OR_UNDO.text();
   }
 

@@ -42,7 +42,7 @@ public interface Seated extends Fitting {
   }
 
   @Override
-  default String mend() {
+  default String fix() {
     return KindWords.BURST_OF_AIR_OR_UNDO.text();
   }
 

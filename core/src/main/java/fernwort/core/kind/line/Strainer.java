@@ -12,7 +12,7 @@ public record Strainer() implements Bowl {
   private static final Purposes PURPOSES = Purposes.of(Purpose.STRAINS);
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.UNSCREW_AND_RINSE.text();
   }
 

@@ -203,7 +203,7 @@ public interface Valve extends Kind {
   }
 
   @Override
-  default String mend() {
+  default String fix() {
     if (!hasBall()) {
       return KindWords.LEAVE_OPEN.text();
     }

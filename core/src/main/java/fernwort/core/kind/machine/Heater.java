@@ -180,7 +180,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return (works == Type.INSTANT ? KindWords.BLOW_OR_ANTIFREEZE : KindWords.DRAIN_PLUG_OUT).text();
   }
 

@@ -98,7 +98,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return KindWords.TIP_OUT_OR_ANTIFREEZE.text();
   }
 

@@ -247,7 +247,7 @@ public record Pump(
   }
 
   @Override
-  public String mend() {
+  public String fix() {
     return works.byHand()
         ? KindWords.WORK_IT_EMPTY.text()
         : KindWords.RUN_DRY_FOR.with(Math.round(dryToEmpty()));

@@ -11,7 +11,7 @@ import java.util.Optional;
  * @param volume how much (m³)
  * @param harm what it does when it freezes
  * @param how how it stands there, in a sentence
- * @param mend how to get it out, in a sentence
+ * @param fix how to get it out, in a sentence
  * @param help the one thing to do that gets more of it out, or lets it stand the cold, if one does
  */
 public record FrostRisk(
@@ -20,5 +20,5 @@ public record FrostRisk(
     double volume,
     FrostHarm harm,
     Message how,
-    Message mend,
+    Message fix,
     Optional<Operation> help) {}

@@ -13,7 +13,7 @@ import java.util.OptionalDouble;
  * @param before how the rig stood
  * @param after how it stands then
  * @param left the water that stays then, most dangerous first
- * @param notes what cannot be done, or what to know, each with its mend
+ * @param notes what cannot be done, or what to know, each with its fix
  * @param air what the air does, outlet by outlet; empty for the other schools
  * @param litres antifreeze it takes (m³)
  * @param weakest share of glycol where it is weakest (0 to 1), if there is any

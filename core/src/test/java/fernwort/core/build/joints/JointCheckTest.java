@@ -93,7 +93,7 @@ class JointCheckTest {
     List<EndFinding> found = JointCheck.of(joined(new Connection(port), new Connection(line)));
     assertThat(found).extracting(EndFinding::code).containsExactly(code);
     assertThat(found.getFirst().at()).isEqualTo(PUMP_OUT);
-    assertThat(found.getFirst().mend().toString()).isNotBlank();
+    assertThat(found.getFirst().fix().toString()).isNotBlank();
     assertThat(JointCheck.of(joined(new Connection(line), new Connection(port))))
         .extracting(EndFinding::code)
         .containsExactly(code);

@@ -96,7 +96,7 @@ class StageRunTest {
     StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower"));
     stage.turn("out", "open");
     assertThat(harm(stage)).contains("LOST drain");
-    assertThat(stage.harm().orElseThrow().mend()).hasToString("Close a valve there, or catch it.");
+    assertThat(stage.harm().orElseThrow().fix()).hasToString("Close a valve there, or catch it.");
     assertThat(stage.runningOut()).containsExactly("drain");
     StageRun meant = stage(state(0.06, 0.06), Set.of("drain"), Set.of("lower"));
     meant.turn("out", "open");
@@ -145,11 +145,11 @@ class StageRunTest {
     StageRun empty = stage(state(0.06, 0).with("pump", "on"), Set.of(), Set.of());
     empty.tryTaps(goal);
     assertThat(harm(empty)).contains("NO_WATER tap");
-    assertThat(empty.harm().orElseThrow().mend().toString()).startsWith("Fill Lower first");
+    assertThat(empty.harm().orElseThrow().fix().toString()).startsWith("Fill Lower first");
     StageRun off = stage(state(0.06, 0.06), Set.of(), Set.of());
     off.tryTaps(goal);
     assertThat(harm(off)).contains("NO_WATER tap");
-    assertThat(off.harm().orElseThrow().mend().toString()).startsWith("See what holds it back");
+    assertThat(off.harm().orElseThrow().fix().toString()).startsWith("See what holds it back");
   }
 
   @Test

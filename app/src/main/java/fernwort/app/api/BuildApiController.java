@@ -17,6 +17,7 @@ import fernwort.core.build.joints.Adapters;
 import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.JointCheck;
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.build.joints.Region;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.TankResize;
@@ -68,6 +69,17 @@ class BuildApiController {
     this.desk = desk;
   }
 
+  /** Whose sizes are answered in where nobody asks for others. */
+  private static final String METRIC = "metric";
+
+  private static Region region(String units) {
+    return switch (units) {
+      case METRIC -> Region.METRIC;
+      case "us" -> Region.US;
+      default -> throw new Refusal(Says.UNITS_ARE_METRIC_OR_US.with(units));
+    };
+  }
+
   /** An end of a line: what meets, and the pieces between; no pieces known is told. */
   record End(
       String line,
@@ -98,11 +110,12 @@ class BuildApiController {
 
   @GetMapping("/ends")
   @Operation(summary = "What meets at each end of each line, the adapters between, and findings")
-  EndsAnswer ends(@PathVariable String id) {
+  EndsAnswer ends(@PathVariable String id, @RequestParam(defaultValue = METRIC) String units) {
+    Region region = region(units);
     Rig rig = rigs.open(id).rig();
     return new EndsAnswer(
-        JointEnds.of(rig).stream().map(End::of).toList(),
-        JointCheck.of(rig).stream()
+        JointEnds.of(rig, region).stream().map(End::of).toList(),
+        JointCheck.of(rig, region).stream()
             .map(f ->
                 new Told(
                     f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.fix()))
@@ -130,11 +143,18 @@ class BuildApiController {
 
   @GetMapping("/drill/{tank}")
   @Operation(summary = "Where to drill a tank, each side seen from outside (m)")
-  DrillAnswer drill(@PathVariable String id, @PathVariable String tank) {
+  DrillAnswer drill(
+      @PathVariable String id,
+      @PathVariable String tank,
+      @RequestParam(defaultValue = METRIC) String units) {
     OpenRig open = rigs.open(id);
     DrillSheet sheet =
         DrillSheet.of(
-            open.rig(), tank(open, tank), open.network().room(tank), DrillSheet.Measured.NOTHING);
+            open.rig(),
+            tank(open, tank),
+            open.network().room(tank),
+            DrillSheet.Measured.NOTHING,
+            region(units));
     return new DrillAnswer(sheet.faces().stream().map(DrawnFace::of).toList(), sheet.saws());
   }
 
@@ -165,8 +185,9 @@ class BuildApiController {
 
   @GetMapping({"/shopping", "/buy"})
   @Operation(summary = "What to buy for the rig as described, with spares")
-  List<BuyList.Item> buy(@PathVariable String id) {
-    return BuyList.of(rigs.open(id).rig(), List.of());
+  List<BuyList.Item> buy(
+      @PathVariable String id, @RequestParam(defaultValue = METRIC) String units) {
+    return BuyList.of(rigs.open(id).rig(), List.of(), region(units));
   }
 
   /** How one sort of hose, tube or pipe is cut. */
@@ -177,12 +198,13 @@ class BuildApiController {
   List<Cut> cuts(
       @PathVariable String id,
       @RequestParam(defaultValue = "10") double stock,
-      @RequestParam(defaultValue = "0.002") double kerf) {
+      @RequestParam(defaultValue = "0.002") double kerf,
+      @RequestParam(defaultValue = METRIC) String units) {
     if (!(stock > 0 && stock <= 1000 && kerf >= 0 && kerf < 0.1)) {
       throw new Refusal(Says.THE_STOCK_IS_FROM_0_TO_1000.with());
     }
     List<Cut> cuts = new ArrayList<>();
-    for (CutList list : CutList.of(rigs.open(id).rig())) {
+    for (CutList list : CutList.of(rigs.open(id).rig(), region(units))) {
       Cutting cutting = Cutting.of(list.pieces(), stock, kerf);
       cuts.add(new Cut(list.sort(), cutting.exact(), cutting.sticks()));
     }
@@ -233,10 +255,17 @@ class BuildApiController {
 
   @PostMapping({"/remove", "/apart"})
   @Operation(summary = "How to take parts out: what to close and empty, joints in order (m³)")
-  ApartAnswer apart(@PathVariable String id, @RequestBody Out body) {
+  ApartAnswer apart(
+      @PathVariable String id,
+      @RequestBody Out body,
+      @RequestParam(defaultValue = METRIC) String units) {
     OpenRig open = rigs.open(id);
     TakeApart plan =
-        TakeApart.of(open.network(), states.of(open).state(), new LinkedHashSet<>(named(body)));
+        TakeApart.of(
+            open.network(),
+            states.of(open).state(),
+            new LinkedHashSet<>(named(body)),
+            region(units));
     return new ApartAnswer(
         plan.off().stream().map(BuildApiController::turn).toList(),
         plan.shut().stream().map(BuildApiController::turn).toList(),

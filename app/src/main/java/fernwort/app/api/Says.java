@@ -18,6 +18,7 @@ enum Says implements Phrase {
 
   // BuildApiController: building as JSON in SI units: ends, holes, supports, lists, taking apart,
   // the check.
+  UNITS_ARE_METRIC_OR_US("“{}” is not a choice of units; give metric or us"),
   IS_NOT_A_TANK_NAME("{} is not a tank; name one of the rig's tanks"),
   THE_STOCK_IS_FROM_0_TO_1000(
       "The stock is from 0 to 1000 m long and a cut takes less than 0.1 m; check both"),

@@ -122,7 +122,7 @@ class ApartController {
 
   private void plan(OpenRig open, Set<String> chosen, Units units, Model model) {
     Rig rig = open.rig();
-    TakeApart plan = TakeApart.of(open.network(), states.of(open).state(), chosen);
+    TakeApart plan = TakeApart.of(open.network(), states.of(open).state(), chosen, units.region());
     PortNames names = PortNames.of(rig);
     model.addAttribute("off", plan.off().stream().map(t -> turn(t, units)).toList());
     model.addAttribute("shut", plan.shut().stream().map(t -> turn(t, units)).toList());

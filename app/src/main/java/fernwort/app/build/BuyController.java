@@ -13,6 +13,7 @@ import fernwort.core.build.cut.CutList;
 import fernwort.core.build.cut.Cutting;
 import fernwort.core.build.drill.DrillSheet;
 import fernwort.core.build.joints.BuyList;
+import fernwort.core.build.joints.Region;
 import fernwort.core.kind.Shop;
 import fernwort.core.rig.Part;
 import java.io.IOException;
@@ -26,6 +27,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -44,8 +46,22 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/build/buy")
 class BuyController {
 
-  private static final double COIL = 10;
-  private static final double STICK = 3;
+  /** A foot (m). */
+  private static final double FOOT = 0.3048;
+
+  /** Lengths that coils are sold in (m). */
+  private static final List<Double> COILS = List.of(10.0, 25.0, 50.0, 100.0);
+
+  /** The same by the foot: 25, 50, 100 and 300 (m). */
+  private static final List<Double> COILS_BY_FEET =
+      Stream.of(25, 50, 100, 300).map(feet -> feet * FOOT).toList();
+
+  /** Lengths that sticks are sold in (m). */
+  private static final List<Double> STICKS = List.of(3.0, 6.0);
+
+  /** The same by the foot: 10 and 20 (m). */
+  private static final List<Double> STICKS_BY_FEET =
+      Stream.of(10, 20).map(feet -> feet * FOOT).toList();
 
   /** How high a stick is drawn (share of its length). */
   private static final double STICK_HIGH = 0.05;
@@ -122,10 +138,14 @@ class BuyController {
     for (Part tank : trip.rig().tanks().toList()) {
       saws.addAll(
           DrillSheet.of(
-                  trip.rig(), tank, trip.network().room(tank.id()), DrillSheet.Measured.NOTHING)
+                  trip.rig(),
+                  tank,
+                  trip.network().room(tank.id()),
+                  DrillSheet.Measured.NOTHING,
+                  trip.units().region())
               .saws());
     }
-    return BuyList.of(trip.rig(), List.copyOf(saws));
+    return BuyList.of(trip.rig(), List.copyOf(saws), trip.units().region());
   }
 
   private static Row row(Trip trip, BuyList.Item item) {
@@ -184,7 +204,7 @@ class BuyController {
   }
 
   private static List<Question> cuts(Trip trip) {
-    return CutList.of(trip.rig()).stream().map(c -> cut(trip, c)).toList();
+    return CutList.of(trip.rig(), trip.units().region()).stream().map(c -> cut(trip, c)).toList();
   }
 
   private static Question cut(Trip trip, CutList list) {
@@ -195,7 +215,7 @@ class BuyController {
             "coil-" + key,
             list.rigid() ? Says.A_STICK_IS.text() : Says.A_COIL_IS.text(),
             Measure.LENGTH,
-            Math.max(list.rigid() ? STICK : COIL, longest(list)),
+            sold(list, trip.units().region()),
             "");
     double kerf = form.amount("kerf-" + key, Says.EACH_CUT_TAKES.text(), Measure.LENGTH, KERF, "");
     return Question.of(
@@ -271,6 +291,15 @@ class BuyController {
         1000 * width,
         1000 * height,
         -1000 * width);
+  }
+
+  /** Returns the shortest length sold that the longest piece can be cut from (m). */
+  private static double sold(CutList list, Region region) {
+    boolean feet = region == Region.US;
+    List<Double> sold =
+        list.rigid() ? feet ? STICKS_BY_FEET : STICKS : feet ? COILS_BY_FEET : COILS;
+    double longest = longest(list);
+    return sold.stream().filter(s -> s >= longest).findFirst().orElse(longest);
   }
 
   private static double longest(CutList list) {

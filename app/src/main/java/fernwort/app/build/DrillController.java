@@ -13,6 +13,7 @@ import fernwort.core.build.drill.FaceSheet;
 import fernwort.core.build.drill.Hole;
 import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.drill.Template;
+import fernwort.core.build.joints.Sizes;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
@@ -113,7 +114,10 @@ class DrillController {
     model.addAttribute("look", look);
     model.addAttribute("sheets", trip.rig().tanks().map(t -> sheet(trip, t, look)).toList());
     model.addAttribute(
-        "gone", Penetration.of(trip.rig()).stream().map(h -> gone(trip, h)).toList());
+        "gone",
+        Penetration.of(trip.rig(), trip.units().region()).stream()
+            .map(h -> gone(trip, h))
+            .toList());
     return "build/drill";
   }
 
@@ -128,10 +132,16 @@ class DrillController {
   private static Sheet sheet(Trip trip, Part tank, String look) {
     DrillSheet usual =
         DrillSheet.of(
-            trip.rig(), tank, trip.network().room(tank.id()), DrillSheet.Measured.NOTHING);
+            trip.rig(),
+            tank,
+            trip.network().room(tank.id()),
+            DrillSheet.Measured.NOTHING,
+            trip.units().region());
     Form form = trip.form();
     DrillSheet.Measured measured = measured(trip, form, tank, usual);
-    DrillSheet sheet = DrillSheet.of(trip.rig(), tank, trip.network().room(tank.id()), measured);
+    DrillSheet sheet =
+        DrillSheet.of(
+            trip.rig(), tank, trip.network().room(tank.id()), measured, trip.units().region());
     List<Drawn> faces =
         sheet.faces().stream()
             .map(f ->
@@ -151,7 +161,7 @@ class DrillController {
         sheet.saws().isEmpty()
             ? Says.NONE_ALL_HOLES_ARE_THERE.text()
             : String.join(
-                ", ", sheet.saws().stream().map(s -> trip.show(Measure.LENGTH, s)).toList()),
+                ", ", sheet.saws().stream().map(s -> Sizes.saw(s, trip.units().region())).toList()),
         Question.of(
             "measured-" + tank.id(),
             Says.WHAT_YOU_MEASURED.text(),
@@ -165,7 +175,9 @@ class DrillController {
     Map<String, Double> holes = new HashMap<>();
     Set<String> there = new HashSet<>();
     Map<String, Double> sizes = new HashMap<>();
-    usual.faces().forEach(f -> f.holes().forEach(h -> sizes.put(h.port(), h.diameter())));
+    usual
+        .faces()
+        .forEach(f -> f.holes().forEach(h -> h.diameter().ifPresent(d -> sizes.put(h.port(), d))));
     List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     for (TankPort port : ports) {
       String field = "hole-" + tank.id() + "-" + port.id();
@@ -174,9 +186,9 @@ class DrillController {
               field,
               Says.HOLE.filled(port.id()),
               Measure.LENGTH,
-              sizes.getOrDefault(port.id(), 0.02),
-              "");
-      if (trip.kept().containsKey(field)) {
+              sizes.getOrDefault(port.id(), 0.0),
+              sizes.containsKey(port.id()) ? "" : Says.SIZE_NOT_KNOWN_MEASURE.text());
+      if (trip.kept().containsKey(field) && hole > 0) {
         holes.put(port.id(), hole);
       }
     }
@@ -204,7 +216,7 @@ class DrillController {
           new Circle(
               MM * hole.across(),
               MM * (face.height() - hole.up()),
-              MM * hole.diameter() / 2,
+              MM * hole.diameter().orElse(0.0) / 2,
               MM * hole.room() / 2,
               hole.port(),
               hole.there(),
@@ -215,8 +227,11 @@ class DrillController {
               use(hole),
               trip.show(Measure.LENGTH, hole.across()),
               trip.show(Measure.LENGTH, hole.up()),
-              trip.show(Measure.LENGTH, hole.diameter())
-                  + (hole.usual() ? Says.USUAL.text() : Says.YOURS.text()),
+              hole.diameter()
+                  .map(d ->
+                      trip.show(Measure.LENGTH, d)
+                          + (hole.usual() ? Says.USUAL.text() : Says.YOURS.text()))
+                  .orElse(Says.NOT_KNOWN_MEASURE.text()),
               hole.there() ? Says.IS_THERE.text() : hole.fitting(),
               hole.slips().stream().map(s -> trip.units().say(s)).toList(),
               hole.late()));
@@ -269,10 +284,19 @@ class DrillController {
     }
     Form form = trip.form();
     DrillSheet usual =
-        DrillSheet.of(trip.rig(), part, trip.network().room(tank), DrillSheet.Measured.NOTHING);
+        DrillSheet.of(
+            trip.rig(),
+            part,
+            trip.network().room(tank),
+            DrillSheet.Measured.NOTHING,
+            units.region());
     DrillSheet sheet =
         DrillSheet.of(
-            trip.rig(), part, trip.network().room(tank), measured(trip, form, part, usual));
+            trip.rig(),
+            part,
+            trip.network().room(tank),
+            measured(trip, form, part, usual),
+            units.region());
     FaceSheet found =
         sheet.faces().stream()
             .filter(f -> f.face() == faceOf(face))

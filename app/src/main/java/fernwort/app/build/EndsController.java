@@ -14,11 +14,14 @@ import fernwort.core.build.joints.EndFinding;
 import fernwort.core.build.joints.JointCheck;
 import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Narrow;
+import fernwort.core.build.joints.Region;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.PortNames;
 import fernwort.core.kind.Connection;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Joint;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -80,7 +83,7 @@ class EndsController {
   String ends(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig open = rigs.open(id);
     Rig rig = open.rig();
-    List<JointEnds> all = JointEnds.of(rig);
+    List<JointEnds> all = JointEnds.of(rig, units.region());
     PortNames names = PortNames.of(rig);
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < rig.lines().size(); i++) {
@@ -94,7 +97,8 @@ class EndsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("rows", rows);
-    List<Told> told = JointCheck.of(rig).stream().map(f -> told(names, f, units)).toList();
+    List<Told> told =
+        JointCheck.of(rig, units.region()).stream().map(f -> told(names, f, units)).toList();
     model.addAttribute("told", told);
     model.addAttribute("drawing", drawings.of(open));
     model.addAttribute(
@@ -117,8 +121,21 @@ class EndsController {
             .map(e -> end(names, e))
             .limit(MOST_ASKED)
             .toList());
+    model.addAttribute("hoses", hoses(rig, units.region()));
+    model.addAttribute("hose", Adapter.words(HOSE));
     model.addAttribute("sizes", sizes(units));
     return "build/ends";
+  }
+
+  /** What a hose inlet has outside where hoses are sold with a thread of their own. */
+  private static final Connection.Form HOSE =
+      new Connection.Thread(Connection.Standard.GARDEN_HOSE, "3/4", Connection.Gender.FEMALE);
+
+  /** Returns the inlets that such a hose screws on; elsewhere hoses snap onto what one chose. */
+  private static List<String> hoses(Rig rig, Region region) {
+    return region == Region.METRIC
+        ? List.of()
+        : rig.parts().stream().filter(p -> p.kind().is(Purpose.INLET)).map(Part::label).toList();
   }
 
   private static End end(PortNames names, JointEnds ends) {
@@ -176,7 +193,11 @@ class EndsController {
 
   @GetMapping("/ends/{part}/{port}")
   String joint(
-      @PathVariable String id, @PathVariable String part, @PathVariable String port, Model model) {
+      @PathVariable String id,
+      @PathVariable String part,
+      @PathVariable String port,
+      @ModelAttribute("units") Units units,
+      Model model) {
     OpenRig open = rigs.open(id);
     Rig rig = open.rig();
     PortRef at = at(rig, part, port);
@@ -188,7 +209,7 @@ class EndsController {
     model.addAttribute("port", port);
     PortNames names = PortNames.of(rig);
     model.addAttribute("where", names.full(at));
-    JointEnds.of(rig).stream()
+    JointEnds.of(rig, units.region()).stream()
         .filter(e -> e.at().equals(at))
         .findFirst()
         .ifPresent(e -> {

@@ -86,6 +86,8 @@ enum Says implements Phrase {
   MORE_THAN_DESCRIBED_PUMP_OR_TAP("more than described: pump or tap are larger"),
 
   // DrillController: where to drill: sheets to look at and templates at true size.
+  SIZE_NOT_KNOWN_MEASURE("Its size is not known: measure the fitting in hand."),
+  NOT_KNOWN_MEASURE("not known: measure"),
   NONE_ALL_HOLES_ARE_THERE("none: all holes are there"),
   WHAT_YOU_MEASURED("What you measured"),
   THE_USUAL_SIZES_ARE_FILLED(

@@ -1,5 +1,6 @@
 package fernwort.app.units;
 
+import fernwort.core.build.joints.Region;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Quantity;
@@ -167,6 +168,11 @@ public final class Units {
   /** Tells whether the reader thinks in US gallons, and so in the words of the United States. */
   public boolean american() {
     return volumeSign().equals("US gal");
+  }
+
+  /** Returns whose trade sizes the reader finds in shops. */
+  public Region region() {
+    return american() ? Region.US : Region.METRIC;
   }
 
   /** Returns the sign of the unit for lengths. */

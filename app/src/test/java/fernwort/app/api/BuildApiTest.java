@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
+import fernwort.core.demo.DemoRig;
+import fernwort.core.rig.Built;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.BeforeAll;
@@ -47,6 +49,22 @@ class BuildApiTest {
     assertThat(cuts.get(0).get("sticks").size()).isPositive();
     assertThat(copy.get(rig + "/build/cuts?stock=0").statusCode()).isEqualTo(422);
     assertThat(copy.get(rig + "/build/drill/pump").body()).contains("not a tank");
+  }
+
+  /** Who buys by the inch is answered in what his shop has, whoever drew the rig. */
+  @Test
+  void endsHolesAndListsComeInTheSizesOfARegion() throws IOException {
+    String bare = "/api/v1/rigs/" + COPY.add(DemoRig.called("tern").rig().with(Built.AS_USUAL));
+    assertThat(copy.get(bare + "/build/ends?units=us").body())
+        .contains("NPT thread", "NPSM thread", "crimp for 1/2 in tube")
+        .doesNotContain("BSP", "push-fit");
+    assertThat(copy.get(bare + "/build/buy?units=us").body())
+        .contains("NPT", "1/2 in")
+        .doesNotContain("BSP");
+    assertThat(copy.get(bare + "/build/ends?units=metric").body())
+        .isEqualTo(copy.get(bare + "/build/ends").body())
+        .contains("BSP parallel thread", "push-fit for 15 mm tube");
+    assertThat(copy.get(bare + "/build/ends?units=ell").body()).contains("give metric or us");
   }
 
   @Test

@@ -6,6 +6,7 @@ import fernwort.app.Client;
 import fernwort.app.SharedCopy;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.format.RigFormat;
+import fernwort.core.rig.Built;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpRequest;
@@ -73,5 +74,17 @@ class RegionTest {
     String board = Client.words(page("/rigs/" + made.at("/id").asString() + "/board", "US%20gal"));
     assertThat(board).contains(name);
     assertThat(board.replace(name, "")).doesNotContain("tyre", "mains water");
+  }
+
+  /** What is not described is what the shops of the reader have. */
+  @ParameterizedTest
+  @CsvSource({"build", "build/buy", "build/drill", "build/apart?out=pump"})
+  void whatIsBoughtHasTheSizesOfTheReader(String path) throws IOException {
+    String bare = "/rigs/" + COPY.add(DemoRig.called("marginalia").rig().with(Built.AS_USUAL));
+    String american = Client.words(page(bare + "/" + path, "in%2CUS%20gal"));
+    assertThat(american.replaceAll("(?s)Thread sizes:.*", ""))
+        .doesNotContain("BSP", "15 mm tube")
+        .containsPattern("NPT|crimp| in hose");
+    assertThat(Client.words(page(bare + "/" + path, "L"))).doesNotContain("NPT thread,", "crimp");
   }
 }

@@ -44,13 +44,17 @@ public record Connection(Form form, Optional<Made> made, Optional<Seal> seal) {
     }
   }
 
-  /** Standards of threads: ISO 228 and ISO 7 for BSP, ASME B1.20.1 for NPT, B1.20.7 for hoses. */
+  /**
+   * Standards of threads: ISO 228 and ISO 7 for BSP, ASME B1.20.1 for NPT and NPSM, B1.20.7 for
+   * hoses.
+   */
   public enum Standard {
     NPT,
     BSP_PARALLEL,
     BSP_TAPERED,
     METRIC,
-    GARDEN_HOSE
+    GARDEN_HOSE,
+    NPSM
   }
 
   /** Plastics of which pipes and fittings for cement are made. */

@@ -7,6 +7,7 @@ import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Mating;
+import fernwort.core.build.joints.Region;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.describe.Fittings;
@@ -152,7 +153,7 @@ class FormsTest {
         Arguments.of(PUSH, "push-fit for 15 mm tube", 12),
         Arguments.of(CRIMP, "crimp for 15 mm tube", 12),
         Arguments.of(TUBE, "15 mm tube", 12),
-        Arguments.of(new Connection.TubeEnd(0.0127), "12.7 mm tube", 9),
+        Arguments.of(new Connection.TubeEnd(0.0127), "3/8 in tube", 9.1),
         Arguments.of(SOCKET, "PVC socket, 20 mm", 20),
         Arguments.of(new Connection.Spigot(Plastic.CPVC, 0.02), "CPVC pipe, 20 mm", 20),
         Arguments.of(ABS, "ABS pipe, 20 mm", 20),
@@ -206,15 +207,16 @@ class FormsTest {
   void sizesAreFoundByTheirBore() {
     assertThat(Sizes.threadFor(Standard.BSP_PARALLEL, 0.012)).isEqualTo("1/2");
     assertThat(Sizes.threadFor(Standard.BSP_TAPERED, 0.018)).isEqualTo("3/4");
-    assertThat(Sizes.threadFor(Standard.NPT, 0.1)).isEqualTo("2");
+    assertThat(Sizes.threadFor(Standard.NPT, 0.1)).isEqualTo("4");
     assertThat(Sizes.thread(Standard.NPT, "9/16")).isEmpty();
-    assertThat(Sizes.tubeFor(0.0115)).isCloseTo(0.015, within(1e-9));
+    assertThat(Sizes.tubeFor(0.0115, Region.METRIC)).isCloseTo(0.015, within(1e-9));
     assertThat(Sizes.tubeBore(0.022)).isCloseTo(0.018, within(1e-9));
     // A tube of some other outside is no wider inside than outside.
     assertThat(Sizes.tubeBore(0.005)).isEqualTo(0.005);
-    assertThat(Sizes.pipeFor(0.022)).isCloseTo(0.02, within(1e-9));
-    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "1/2")).isCloseTo(0.029, within(1e-9));
-    assertThat(Sizes.bulkheadHole(Standard.NPT, "unknown")).isCloseTo(0.029, within(1e-9));
+    assertThat(Sizes.pipeFor(0.022, Region.METRIC)).isCloseTo(0.02, within(1e-9));
+    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "1/2").orElseThrow())
+        .isCloseTo(0.029, within(1e-9));
+    assertThat(Sizes.bulkheadHole(Standard.NPT, "unknown")).isEmpty();
     assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-9));
   }
 
@@ -236,14 +238,17 @@ class FormsTest {
   })
   void theCutEndOfALineIsGrippedByWhatFitsIt(Material material, String end, String grip) {
     Line line = line(material, 0.012);
-    assertThat(Adapter.words(JointEnds.usualEnd(line))).isEqualTo(end);
-    assertThat(Adapter.words(JointEnds.gripping(line))).isEqualTo(grip);
-    assertThat(Mating.mates(JointEnds.usualEnd(line), JointEnds.gripping(line))).isTrue();
+    assertThat(Adapter.words(JointEnds.usualEnd(line, Region.METRIC))).isEqualTo(end);
+    assertThat(Adapter.words(JointEnds.gripping(line, Region.METRIC))).isEqualTo(grip);
+    assertThat(
+            Mating.mates(
+                JointEnds.usualEnd(line, Region.METRIC), JointEnds.gripping(line, Region.METRIC)))
+        .isTrue();
   }
 
   private static String usual(Kind kind, String port, double bore) {
     Part part = new Part("p", "P", "box", 0, 0, 1, 0, kind);
-    return Adapter.words(JointEnds.usualPort(part, port, line(Material.PEX, bore)));
+    return Adapter.words(JointEnds.usualPort(part, port, line(Material.PEX, bore), Region.METRIC));
   }
 
   private static Tank tank(Optional<Double> bore) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.build.drill.DrillSheet;
 import fernwort.core.build.drill.FaceSheet;
 import fernwort.core.build.drill.Hole;
+import fernwort.core.build.drill.Template;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Connection;
@@ -87,7 +88,9 @@ class HolesTest {
         // Pipe of 40 mm is 50 mm outside.
         Arguments.of(new Connection.Socket(Plastic.PVC, 0.04), 50, 80),
         Arguments.of(new Connection.Spigot(Plastic.PVC, 0.02), 25, 41),
-        Arguments.of(new Connection.Open(), 20, 36));
+        // Big ones of tanks for waste.
+        Arguments.of(new Connection.Bulkhead(Standard.NPT, "3"), 121, 193.6),
+        Arguments.of(new Connection.Bulkhead(Standard.NPT, "4"), 155, 248));
   }
 
   @ParameterizedTest
@@ -95,9 +98,32 @@ class HolesTest {
   void aHoleIsAsWideAsWhatGoesIntoIt(Connection.Form form, double wide, double room) {
     Hole hole =
         holes(rig(0.7, form, Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.15))).getFirst();
-    assertThat(1000 * hole.diameter()).isCloseTo(wide, within(1e-3));
+    assertThat(1000 * hole.diameter().orElseThrow()).isCloseTo(wide, within(1e-3));
     assertThat(1000 * hole.room()).isCloseTo(room, within(2e-3));
     assertThat(hole.fitting()).isEqualTo(Adapter.words(form));
+  }
+
+  static Stream<Connection.Form> sizesNobodyKnows() {
+    return Stream.of(
+        new Connection.Bulkhead(Standard.NPT, "9/16"),
+        new Connection.Thread(Standard.METRIC, "M17x1", Gender.FEMALE),
+        new Connection.Open());
+  }
+
+  /** Nobody saws a hole by a guess: no size, no saw, no ring on the template. */
+  @ParameterizedTest
+  @MethodSource("sizesNobodyKnows")
+  void aSizeNobodyKnowsGivesNoHole(Connection.Form form) {
+    Rig rig = rig(0.7, form, Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.15));
+    Hole hole = holes(rig).getFirst();
+    assertThat(hole.diameter()).isEmpty();
+    assertThat(hole.slips()).isEmpty();
+    assertThat(sheet(rig).saws()).isEmpty();
+    Template template =
+        Template.of("Tank", sheet(rig).faces().getFirst(), Template.Paper.A4, false);
+    List<Template.Mark> marks = template.pages().stream().flatMap(p -> p.marks().stream()).toList();
+    assertThat(marks).noneMatch(Template.Ring.class::isInstance);
+    assertThat(marks.toString()).contains("feed: size not known, measure its fitting");
   }
 
   @Test
@@ -117,7 +143,7 @@ class HolesTest {
     Rig described =
         rig.with(new Built(List.of(built.joints().getFirst(), spare), built.supports()));
     assertThat(holes(described))
-        .extracting(Hole::port, h -> Math.round(1000 * h.diameter()))
+        .extracting(Hole::port, h -> Math.round(1000 * h.diameter().orElseThrow()))
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple("feed", 29L),
             org.assertj.core.groups.Tuple.tuple("spare", 30L));

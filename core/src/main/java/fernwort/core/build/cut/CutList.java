@@ -3,6 +3,7 @@ package fernwort.core.build.cut;
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.Adapters;
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.build.joints.Region;
 import fernwort.core.kind.Connection;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
@@ -35,14 +36,24 @@ public record CutList(String sort, boolean rigid, List<Cutting.Piece> pieces) {
     return pieces.stream().mapToDouble(Cutting.Piece::length).sum();
   }
 
-  /** Returns the lists of a rig, one for each sort. */
+  /** Returns the lists of a rig, one for each sort, in metric sizes. */
   public static List<CutList> of(Rig rig) {
+    return of(rig, Region.METRIC);
+  }
+
+  /**
+   * Returns the lists of a rig, one for each sort.
+   *
+   * @param region whose sizes are usual
+   */
+  public static List<CutList> of(Rig rig, Region region) {
     Map<String, CutList> lists = new TreeMap<>();
-    List<JointEnds> ends = JointEnds.of(rig);
+    List<JointEnds> ends = JointEnds.of(rig, region);
     for (int i = 0; i < rig.lines().size(); i++) {
       Line line = rig.lines().get(i);
       String sort =
-          "%s, %s".formatted(Adapter.words(JointEnds.usualEnd(line)), line.material().words());
+          "%s, %s"
+              .formatted(Adapter.words(JointEnds.usualEnd(line, region)), line.material().words());
       Cutting.Piece piece =
           new Cutting.Piece(
               "%s · %s".formatted(line.id(), line.label()),

@@ -2,6 +2,7 @@ package fernwort.core.build.drill;
 
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.build.joints.Region;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.end.Tank;
@@ -21,6 +22,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -74,8 +76,19 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     }
   }
 
-  /** Returns the sheet of a tank. */
+  /** Returns the sheet of a tank with fittings in metric sizes. */
   public static DrillSheet of(Rig rig, Part tank, TankRoom room, Measured measured) {
+    return of(rig, tank, room, measured, Region.METRIC);
+  }
+
+  /**
+   * Returns the sheet of a tank.
+   *
+   * @param region whose sizes of fittings are usual
+   */
+  public static DrillSheet of(Rig rig, Part tank, TankRoom room, Measured measured, Region region) {
+    Map<PortRef, Connection> ends = new HashMap<>();
+    JointEnds.of(rig, region).forEach(e -> ends.putIfAbsent(e.at(), e.port()));
     Tank kind = (Tank) tank.kind();
     Point inner = inner(kind, room);
     Map<Face, List<Hole>> byFace = new EnumMap<>(Face.class);
@@ -83,7 +96,8 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
       Face face = nearest(port.at(), inner);
       byFace
           .computeIfAbsent(face, f -> new ArrayList<>())
-          .add(hole(rig, tank, port, face, inner, measured));
+          .add(
+              hole(rig, tank, port, face, inner, measured, fitting(rig, tank, port, ends, region)));
     }
     List<FaceSheet> faces = new ArrayList<>();
     byFace.forEach((face, holes) -> faces.add(sheet(face, holes, inner, kind, measured)));
@@ -91,7 +105,8 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
         faces.stream()
             .flatMap(f -> f.holes().stream())
             .filter(h -> !h.there())
-            .mapToDouble(Hole::diameter)
+            .flatMap(h -> h.diameter().stream())
+            .mapToDouble(Double::doubleValue)
             .sorted()
             .distinct()
             .toArray();
@@ -139,24 +154,30 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   }
 
   private static Hole hole(
-      Rig rig, Part tank, TankPort port, Face face, Point inner, Measured measured) {
+      Rig rig,
+      Part tank,
+      TankPort port,
+      Face face,
+      Point inner,
+      Measured measured,
+      Connection fitting) {
     Tank kind = (Tank) tank.kind();
-    Connection fitting = fitting(rig, tank, port);
-    double usual =
+    Optional<Double> usual =
         switch (fitting.form()) {
           case Connection.Bulkhead b -> Sizes.bulkheadHole(b.standard(), b.size());
-          case Connection.Grommet g -> Sizes.grommetHole(g.outside());
+          case Connection.Grommet g -> Optional.of(Sizes.grommetHole(g.outside()));
           case Connection.Thread t ->
-              Sizes.thread(t.standard(), t.size()).map(s -> s.outside()).orElse(0.021);
-          case Connection.HoseTail t -> t.bore();
-          case Connection.HoseEnd h -> h.bore();
-          case Connection.TubeSocket s -> s.outside();
-          case Connection.TubeEnd e -> e.outside();
-          case Connection.Socket s -> Sizes.pipeOutside(s.nominal());
-          case Connection.Spigot s -> Sizes.pipeOutside(s.nominal());
-          case Connection.Open _ -> 0.02;
+              Sizes.thread(t.standard(), t.size()).map(Sizes.ThreadSize::outside);
+          case Connection.HoseTail t -> Optional.of(t.bore());
+          case Connection.HoseEnd h -> Optional.of(h.bore());
+          case Connection.TubeSocket s -> Optional.of(s.outside());
+          case Connection.TubeEnd e -> Optional.of(e.outside());
+          case Connection.Socket s -> Optional.of(Sizes.pipeOutside(s.nominal()));
+          case Connection.Spigot s -> Optional.of(Sizes.pipeOutside(s.nominal()));
+          case Connection.Open _ -> Optional.empty();
         };
-    double diameter = measured.holes().getOrDefault(port.id(), usual);
+    Optional<Double> diameter =
+        Optional.ofNullable(measured.holes().get(port.id())).or(() -> usual);
     boolean grommet = fitting.form() instanceof Connection.Grommet;
     return new Hole(
         port.id(),
@@ -166,7 +187,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
         diameter,
         !measured.holes().containsKey(port.id()),
         Adapter.words(fitting.form()),
-        grommet ? diameter + SPANNER : Math.max(NUT * diameter, diameter + SPANNER),
+        diameter.map(d -> grommet ? d + SPANNER : Math.max(NUT * d, d + SPANNER)).orElse(0.0),
         measured.there().contains(port.id()),
         late(rig, tank, port, face, inner),
         List.of());
@@ -182,14 +203,13 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     return face == Face.BOTTOM ? whole - up : up;
   }
 
-  private static Connection fitting(Rig rig, Part tank, TankPort port) {
+  private static Connection fitting(
+      Rig rig, Part tank, TankPort port, Map<PortRef, Connection> ends, Region region) {
     PortRef at = tank.port(port.id());
-    return JointEnds.of(rig).stream()
-        .filter(e -> e.at().equals(at))
-        .findFirst()
-        .map(JointEnds::port)
+    return Optional.ofNullable(ends.get(at))
         .or(() -> rig.built().joint(at).flatMap(j -> j.port()))
-        .orElseGet(() -> new Connection(JointEnds.usualPort(tank, port.id(), unknown(tank, port))));
+        .orElseGet(() ->
+            new Connection(JointEnds.usualPort(tank, port.id(), unknown(tank, port), region)));
   }
 
   /** An opening that no line leads to yet is as wide as it says, or half an inch. */

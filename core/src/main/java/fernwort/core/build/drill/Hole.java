@@ -3,6 +3,7 @@ package fernwort.core.build.drill;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.say.Message;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * A hole in one face of a tank, as one looks at the face from outside.
@@ -11,10 +12,10 @@ import java.util.List;
  * @param use what it is for
  * @param across its middle from the left edge of the face as drawn (m)
  * @param up its middle from the lower edge as drawn (m)
- * @param diameter what the saw cuts (m)
+ * @param diameter what the saw cuts (m); nothing where nobody knows the size of the fitting
  * @param usual whether that is only usual for the fitting
  * @param fitting what goes in
- * @param room across the nut and what turns it (m)
+ * @param room across the nut and what turns it (m); 0 where its size is not known
  * @param there whether it is already in the tank
  * @param late why it waits until the tank hangs; empty where it does not
  * @param slips what is wrong with where it is
@@ -24,7 +25,7 @@ public record Hole(
     TankPort.Use use,
     double across,
     double up,
-    double diameter,
+    Optional<Double> diameter,
     boolean usual,
     String fitting,
     double room,

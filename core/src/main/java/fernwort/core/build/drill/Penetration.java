@@ -1,6 +1,7 @@
 package fernwort.core.build.drill;
 
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.build.joints.Region;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Purpose;
@@ -36,8 +37,17 @@ public record Penetration(
 
   private static final double INLET = 0.075;
 
-  /** Returns all holes of a rig, floor first. */
+  /** Returns all holes of a rig, floor first, for lines in metric sizes. */
   public static List<Penetration> of(Rig rig) {
+    return of(rig, Region.METRIC);
+  }
+
+  /**
+   * Returns all holes of a rig, floor first.
+   *
+   * @param region whose sizes of tube, hose and pipe are usual
+   */
+  public static List<Penetration> of(Rig rig, Region region) {
     List<Penetration> holes = new ArrayList<>();
     double floor = rig.vehicle().floor();
     for (Line line : rig.lines()) {
@@ -50,7 +60,7 @@ public record Penetration(
                 from.x() + part * (to.x() - from.x()),
                 from.y() + part * (to.y() - from.y()),
                 floor);
-        holes.add(hole(rig, line.label(), false, at, Sizes.grommetHole(outside(line))));
+        holes.add(hole(rig, line.label(), false, at, Sizes.grommetHole(outside(line, region))));
       }
     }
     for (Part part : rig.parts()) {
@@ -62,8 +72,8 @@ public record Penetration(
     return holes;
   }
 
-  private static double outside(Line line) {
-    return switch (JointEnds.usualEnd(line)) {
+  private static double outside(Line line, Region region) {
+    return switch (JointEnds.usualEnd(line, region)) {
       case Connection.TubeEnd t -> t.outside();
       case Connection.Spigot s -> Sizes.pipeOutside(s.nominal());
       case Connection.HoseEnd h -> 1.4 * h.bore();

@@ -39,6 +39,7 @@ enum Says implements Phrase {
   // millimetres of each sheet from its upper left corner.
   ROW_OF_SHEET_OF("{}, row {} of {}, sheet {} of {}"),
   FOR_100_MM_MEASURE_IT_PRINT_AT_100("100 mm: measure it; print at 100 %, no fitting"),
+  SIZE_NOT_KNOWN("{}: size not known, measure its fitting"),
   FROM_FROM("%.0f from %s, %.0f from %s%s"),
   IS_THERE(", is there"),
   LATER(", later");

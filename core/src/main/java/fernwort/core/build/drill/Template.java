@@ -175,11 +175,14 @@ public record Template(Paper paper, List<Page> pages) {
     }
   }
 
+  /** Nobody saws a hole of a size that is not known: its middle is marked, and no more. */
+  private static double radius(Hole hole) {
+    return hole.diameter().map(d -> MM * d / 2).orElse(0.0);
+  }
+
   private static boolean isOn(FaceSheet face, Hole hole, Tile tile) {
     return tile.meets(
-        MM * hole.across(),
-        MM * (face.height() - hole.up()),
-        Math.max(MM * hole.diameter() / 2, CROSS));
+        MM * hole.across(), MM * (face.height() - hole.up()), Math.max(radius(hole), CROSS));
   }
 
   private static void hole(List<Mark> marks, FaceSheet face, Hole hole, Tile tile) {
@@ -188,10 +191,12 @@ public record Template(Paper paper, List<Page> pages) {
     }
     double across = MM * hole.across();
     double down = MM * (face.height() - hole.up());
-    double radius = MM * hole.diameter() / 2;
+    double radius = radius(hole);
     double x = tile.x(across);
     double y = tile.y(down);
-    marks.add(new Ring(x, y, radius, hole.there()));
+    if (radius > 0) {
+      marks.add(new Ring(x, y, radius, hole.there()));
+    }
     marks.add(new Segment(x - CROSS, y, x + CROSS, y, false));
     marks.add(new Segment(x, y - CROSS, x, y + CROSS, false));
     marks.add(
@@ -199,7 +204,9 @@ public record Template(Paper paper, List<Page> pages) {
             x + radius + 2,
             y - 1,
             3.5,
-            String.format(Locale.ROOT, "%s, %.0f mm", hole.port(), MM * hole.diameter())));
+            hole.diameter()
+                .map(d -> String.format(Locale.ROOT, "%s, %.0f mm", hole.port(), MM * d))
+                .orElseGet(() -> Says.SIZE_NOT_KNOWN.filled(hole.port()))));
     marks.add(
         new Words(
             x + radius + 2,

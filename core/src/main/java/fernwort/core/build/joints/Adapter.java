@@ -18,6 +18,31 @@ public record Adapter(Form one, Form other) {
     return Math.min(bore(one), bore(other));
   }
 
+  /** Tells whether it leads from the sizes of one region to those of another. */
+  boolean isMixed() {
+    return isInInches(one) != isInInches(other);
+  }
+
+  private static boolean isInInches(Form form) {
+    return switch (form) {
+      case Connection.Thread t -> isInInches(t.standard());
+      case Connection.Bulkhead b -> isInInches(b.standard());
+      case Connection.HoseTail t -> Sizes.hoseInInches(t.bore()).isPresent();
+      case Connection.HoseEnd h -> Sizes.hoseInInches(h.bore()).isPresent();
+      case Connection.TubeSocket s -> Sizes.tubeInInches(s.outside()).isPresent();
+      case Connection.TubeEnd e -> Sizes.tubeInInches(e.outside()).isPresent();
+      case Connection.Socket s -> Sizes.pipeInInches(s.nominal()).isPresent();
+      case Connection.Spigot s -> Sizes.pipeInInches(s.nominal()).isPresent();
+      case Connection.Grommet _, Connection.Open _ -> false;
+    };
+  }
+
+  private static boolean isInInches(Connection.Standard standard) {
+    return standard == Connection.Standard.NPT
+        || standard == Connection.Standard.NPSM
+        || standard == Connection.Standard.GARDEN_HOSE;
+  }
+
   /** Returns it the other way round. */
   public Adapter turned() {
     return new Adapter(other, one);
@@ -60,13 +85,24 @@ public record Adapter(Form one, Form other) {
                   t.size(), words(t.standard()), t.gender() == Gender.MALE ? "male" : "female");
       case Connection.Bulkhead b ->
           Says.BULKHEAD_WITH_THREAD_FEMALE.filled(b.size(), words(b.standard()));
-      case Connection.HoseTail t -> Says.TAIL_FOR_HOSE.filled(mm(t.bore()));
-      case Connection.HoseEnd h -> "%s hose".formatted(mm(h.bore()));
+      case Connection.HoseTail t ->
+          Sizes.hoseInInches(t.bore())
+              .map(inches -> Says.BARB_FOR_HOSE.filled(inches))
+              .orElseGet(() -> Says.TAIL_FOR_HOSE.filled(mm(t.bore())));
+      case Connection.HoseEnd h ->
+          "%s hose".formatted(Sizes.hoseInInches(h.bore()).orElseGet(() -> mm(h.bore())));
       case Connection.TubeSocket s ->
-          Says.FOR_TUBE.filled(s.crimped() ? "crimp" : "push-fit", mm(s.outside()));
-      case Connection.TubeEnd e -> "%s tube".formatted(mm(e.outside()));
-      case Connection.Socket s -> "%s socket, %s".formatted(words(s.plastic()), mm(s.nominal()));
-      case Connection.Spigot s -> "%s pipe, %s".formatted(words(s.plastic()), mm(s.nominal()));
+          Says.FOR_TUBE.filled(s.crimped() ? "crimp" : "push-fit", tube(s.outside()));
+      case Connection.TubeEnd e -> "%s tube".formatted(tube(e.outside()));
+      case Connection.Socket s ->
+          Sizes.pipeInInches(s.nominal())
+              .map(inches -> "%s hub, %s".formatted(words(s.plastic()), inches))
+              .orElseGet(() -> "%s socket, %s".formatted(words(s.plastic()), mm(s.nominal())));
+      case Connection.Spigot s ->
+          "%s pipe, %s"
+              .formatted(
+                  words(s.plastic()),
+                  Sizes.pipeInInches(s.nominal()).orElseGet(() -> mm(s.nominal())));
       case Connection.Grommet g -> Says.GROMMET_FOR.filled(mm(g.outside()));
       case Connection.Open _ -> Says.NOTHING_TO_JOIN.text();
     };
@@ -76,6 +112,7 @@ public record Adapter(Form one, Form other) {
   public static String words(Connection.Standard standard) {
     return switch (standard) {
       case NPT -> "NPT";
+      case NPSM -> "NPSM";
       case BSP_PARALLEL -> Says.BSP_PARALLEL.text();
       case BSP_TAPERED -> Says.BSP_TAPERED.text();
       case METRIC -> "metric";
@@ -92,6 +129,10 @@ public record Adapter(Form one, Form other) {
       case POLYETHYLENE -> "polyethylene";
       case POLYPROPYLENE -> "polypropylene";
     };
+  }
+
+  private static String tube(double outside) {
+    return Sizes.tubeInInches(outside).orElseGet(() -> mm(outside));
   }
 
   private static String mm(double size) {

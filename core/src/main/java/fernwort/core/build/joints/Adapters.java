@@ -21,9 +21,9 @@ import java.util.concurrent.ConcurrentHashMap;
 
 /**
  * The shortest chain of real adapters between two ends: breadth first through what mates with what,
- * wider adapters first, so that of chains as short the first found is a wide one. Each pair of ends
- * is looked for once; what mates with each adapter is found when the shelf is filled. O(A²) to fill
- * it, O(A · m) for a pair, A adapters of which m mate with one.
+ * those of one region first, then wider ones, so that of chains as short the first found is such.
+ * Each pair of ends is looked for once; what mates with each adapter is found when the shelf is
+ * filled. O(A²) to fill it, O(A · m) for a pair, A adapters of which m mate with one.
  */
 public final class Adapters {
 
@@ -31,7 +31,7 @@ public final class Adapters {
   private static final int LONGEST = 4;
 
   private static final List<String> TRADE =
-      List.of("1/4", "3/8", "1/2", "3/4", "1", "1-1/4", "1-1/2", "2");
+      List.of("1/4", "3/8", "1/2", "3/4", "1", "1-1/4", "1-1/2", "2", "2-1/2", "3", "4");
 
   private static final Adapters SHELF = new Adapters(usual());
 
@@ -51,7 +51,9 @@ public final class Adapters {
     all =
         both.stream()
             .sorted(
-                Comparator.comparingDouble((Adapter a) -> -a.bore()).thenComparing(a -> a.words()))
+                Comparator.comparing(Adapter::isMixed)
+                    .thenComparingDouble(a -> -a.bore())
+                    .thenComparing(Adapter::words))
             .toList();
     Map<Form, List<Integer>> byForm = new HashMap<>();
     for (Adapter adapter : all) {
@@ -85,23 +87,27 @@ public final class Adapters {
     for (Adapter adapter : SHELF.all) {
       forms.put(Adapter.words(adapter.one()), adapter.one());
     }
-    for (double bore : Sizes.hoses()) {
-      put(forms, new Connection.HoseEnd(bore));
-    }
-    for (Sizes.Tube tube : Sizes.tubes()) {
-      put(forms, new Connection.TubeEnd(tube.outside()));
-      put(forms, new Connection.TubeSocket(tube.outside(), true));
-      put(forms, new Connection.Grommet(tube.outside()));
-    }
-    for (Plastic plastic : Plastic.values()) {
-      for (double pipe : Sizes.pipes()) {
-        put(forms, new Connection.Socket(plastic, pipe));
-        put(forms, new Connection.Spigot(plastic, pipe));
+    for (Region region : Region.values()) {
+      for (double bore : Sizes.hoses(region)) {
+        put(forms, new Connection.HoseEnd(bore));
+      }
+      for (Sizes.Tube tube : Sizes.tubes(region)) {
+        put(forms, new Connection.TubeEnd(tube.outside()));
+        put(forms, new Connection.TubeSocket(tube.outside(), true));
+        put(forms, new Connection.Grommet(tube.outside()));
+      }
+      for (Plastic plastic : Plastic.values()) {
+        for (double pipe : Sizes.pipes(region)) {
+          put(forms, new Connection.Socket(plastic, pipe));
+          put(forms, new Connection.Spigot(plastic, pipe));
+        }
       }
     }
     for (Standard standard : List.of(Standard.BSP_PARALLEL, Standard.NPT)) {
       TRADE.forEach(size -> put(forms, new Connection.Bulkhead(standard, size)));
     }
+    put(forms, male(Standard.NPSM, "1/2"));
+    put(forms, male(Standard.NPSM, "3/4"));
     put(forms, new Connection.Open());
     return List.copyOf(forms.values());
   }
@@ -163,15 +169,49 @@ public final class Adapters {
     for (Standard standard : List.of(Standard.BSP_PARALLEL, Standard.BSP_TAPERED, Standard.NPT)) {
       threaded(shelf, standard);
     }
-    hoses(shelf);
-    tubes(shelf);
-    for (Plastic plastic : Plastic.values()) {
-      if (plastic.cements()) {
-        cemented(shelf, plastic);
+    for (Region region : Region.values()) {
+      hoses(shelf, region);
+      tubes(shelf, region);
+      for (Plastic plastic : Plastic.values()) {
+        if (plastic.cements()) {
+          cemented(shelf, plastic, region);
+        }
       }
     }
+    swivels(shelf);
     odd(shelf);
     return shelf;
+  }
+
+  /** What goes on the tail of a tap by a loose nut with a washer. */
+  private static void swivels(List<Adapter> shelf) {
+    for (String size : List.of("1/2", "3/4")) {
+      Form nut = female(Standard.NPSM, size);
+      shelf.add(new Adapter(nut, male(Standard.NPT, size)));
+      shelf.add(new Adapter(nut, female(Standard.NPT, size)));
+      double bore = Sizes.thread(Standard.NPSM, size).map(Sizes.ThreadSize::bore).orElseThrow();
+      for (double hose : Sizes.hoses(Region.US)) {
+        if (fits(hose, bore)) {
+          shelf.add(new Adapter(nut, new Connection.HoseTail(hose)));
+        }
+      }
+      for (Sizes.Tube tube : Sizes.tubes(Region.US)) {
+        if (fits(tube.bore(), bore)) {
+          shelf.add(new Adapter(nut, new Connection.TubeSocket(tube.outside(), true)));
+          shelf.add(new Adapter(nut, new Connection.TubeSocket(tube.outside(), false)));
+        }
+      }
+    }
+  }
+
+  /** Tells whether a thread comes with a tail or socket of such a bore (m). */
+  private static boolean fits(double other, double bore) {
+    return other > 0.6 * bore && other < 1.6 * bore;
+  }
+
+  /** Threads with tails and sockets are sold in the sizes of their region. */
+  private static List<Region> regions(Standard standard) {
+    return standard == Standard.NPT ? List.of(Region.METRIC, Region.US) : List.of(Region.METRIC);
   }
 
   private static Form male(Standard standard, String size) {
@@ -198,28 +238,38 @@ public final class Adapters {
         }
       }
       double bore = Sizes.thread(standard, size).map(Sizes.ThreadSize::bore).orElse(Double.NaN);
-      for (double hose : Sizes.hoses()) {
-        if (hose > 0.6 * bore && hose < 1.6 * bore) {
-          shelf.add(new Adapter(male(standard, size), new Connection.HoseTail(hose)));
-          if (!tapered) {
-            shelf.add(new Adapter(female(standard, size), new Connection.HoseTail(hose)));
-          }
-        }
-      }
-      for (Sizes.Tube tube : Sizes.tubes()) {
-        if (tube.bore() > 0.6 * bore && tube.bore() < 1.6 * bore) {
-          Form push = new Connection.TubeSocket(tube.outside(), false);
-          shelf.add(new Adapter(male(standard, size), push));
-          if (!tapered) {
-            shelf.add(new Adapter(female(standard, size), push));
-          }
+      for (Form tail : tails(regions(standard), bore)) {
+        shelf.add(new Adapter(male(standard, size), tail));
+        if (!tapered) {
+          shelf.add(new Adapter(female(standard, size), tail));
         }
       }
     }
   }
 
-  private static void hoses(List<Adapter> shelf) {
-    List<Double> hoses = Sizes.hoses();
+  /** Tails and sockets that a thread of a bore (m) comes with. */
+  private static List<Form> tails(List<Region> regions, double bore) {
+    List<Form> tails = new ArrayList<>();
+    for (Region region : regions) {
+      for (double hose : Sizes.hoses(region)) {
+        if (fits(hose, bore)) {
+          tails.add(new Connection.HoseTail(hose));
+        }
+      }
+      for (Sizes.Tube tube : Sizes.tubes(region)) {
+        if (fits(tube.bore(), bore)) {
+          tails.add(new Connection.TubeSocket(tube.outside(), false));
+          if (region == Region.US) {
+            tails.add(new Connection.TubeSocket(tube.outside(), true));
+          }
+        }
+      }
+    }
+    return tails;
+  }
+
+  private static void hoses(List<Adapter> shelf, Region region) {
+    List<Double> hoses = Sizes.hoses(region);
     for (int i = 0; i < hoses.size(); i++) {
       for (int j = Math.max(0, i - 2); j <= i; j++) {
         shelf.add(
@@ -229,24 +279,38 @@ public final class Adapters {
     }
   }
 
-  private static void tubes(List<Adapter> shelf) {
-    List<Sizes.Tube> tubes = Sizes.tubes();
-    for (int i = 0; i < tubes.size(); i++) {
-      Form push = new Connection.TubeSocket(tubes.get(i).outside(), false);
-      shelf.add(new Adapter(push, push));
-      for (int j = Math.max(0, i - 2); j < i; j++) {
-        shelf.add(new Adapter(push, new Connection.TubeSocket(tubes.get(j).outside(), false)));
+  private static void tubes(List<Adapter> shelf, Region region) {
+    tubes(shelf, region, false);
+    if (region == Region.US) {
+      tubes(shelf, region, true);
+      // A push-fit coupling grips the tube beside a crimped fitting.
+      for (Sizes.Tube tube : Sizes.tubes(region)) {
+        shelf.add(
+            new Adapter(
+                new Connection.TubeSocket(tube.outside(), true),
+                new Connection.TubeSocket(tube.outside(), false)));
       }
-      for (double hose : Sizes.hoses()) {
+    }
+  }
+
+  private static void tubes(List<Adapter> shelf, Region region, boolean crimped) {
+    List<Sizes.Tube> tubes = Sizes.tubes(region);
+    for (int i = 0; i < tubes.size(); i++) {
+      Form grips = new Connection.TubeSocket(tubes.get(i).outside(), crimped);
+      shelf.add(new Adapter(grips, grips));
+      for (int j = Math.max(0, i - 2); j < i; j++) {
+        shelf.add(new Adapter(grips, new Connection.TubeSocket(tubes.get(j).outside(), crimped)));
+      }
+      for (double hose : Sizes.hoses(region)) {
         if (hose > 0.7 * tubes.get(i).bore() && hose < 1.5 * tubes.get(i).bore()) {
-          shelf.add(new Adapter(push, new Connection.HoseTail(hose)));
+          shelf.add(new Adapter(grips, new Connection.HoseTail(hose)));
         }
       }
     }
   }
 
-  private static void cemented(List<Adapter> shelf, Plastic plastic) {
-    List<Double> pipes = Sizes.pipes();
+  private static void cemented(List<Adapter> shelf, Plastic plastic, Region region) {
+    List<Double> pipes = Sizes.pipes(region);
     for (int i = 0; i < pipes.size(); i++) {
       Form socket = new Connection.Socket(plastic, pipes.get(i));
       shelf.add(new Adapter(socket, socket));
@@ -256,7 +320,7 @@ public final class Adapters {
                 new Connection.Spigot(plastic, pipes.get(i)),
                 new Connection.Socket(plastic, pipes.get(i - 1))));
       }
-      for (double hose : Sizes.hoses()) {
+      for (double hose : Sizes.hoses(region)) {
         if (Math.abs(hose - pipes.get(i)) < 0.2 * pipes.get(i)) {
           shelf.add(new Adapter(socket, new Connection.HoseTail(hose)));
         }

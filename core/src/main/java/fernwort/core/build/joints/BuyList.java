@@ -51,7 +51,11 @@ public final class BuyList {
 
   private static final int CLAMPS_EACH = 5;
 
+  /** A pound of force (N). */
+  private static final double POUND_FORCE = 4.448;
+
   private final Rig rig;
+  private final Region region;
   private final Map<PortRef, Line> lines;
   private final Map<String, Made> items = new TreeMap<>();
 
@@ -68,14 +72,25 @@ public final class BuyList {
     }
   }
 
-  private BuyList(Rig rig) {
+  private BuyList(Rig rig, Region region) {
     this.rig = rig;
+    this.region = region;
     lines = rig.linesByPort();
   }
 
-  /** Returns the list, shop by shop. */
+  /** Returns the list, shop by shop, in metric sizes. */
   public static List<Item> of(Rig rig, List<Double> saws) {
-    BuyList list = new BuyList(rig);
+    return of(rig, saws, Region.METRIC);
+  }
+
+  /**
+   * Returns the list, shop by shop.
+   *
+   * @param saws saws for the holes in tanks (m)
+   * @param region whose sizes are asked for
+   */
+  public static List<Item> of(Rig rig, List<Double> saws, Region region) {
+    BuyList list = new BuyList(rig, region);
     list.parts();
     list.joints();
     list.supports();
@@ -100,7 +115,7 @@ public final class BuyList {
         .map(p -> lines.get(part.port(p)))
         .filter(l -> l != null)
         .findFirst()
-        .map(l -> Adapter.words(JointEnds.usualEnd(l)))
+        .map(l -> Adapter.words(JointEnds.usualEnd(l, region)))
         .orElse(Says.AS_ITS_LINE.text());
   }
 
@@ -111,7 +126,7 @@ public final class BuyList {
   private void joints() {
     TreeSet<String> cements = new TreeSet<>();
     boolean tape = false;
-    for (JointEnds ends : JointEnds.of(rig)) {
+    for (JointEnds ends : JointEnds.of(rig, region)) {
       String place = place(rig.part(ends.at().part()));
       Connection.Form at = ends.port().form();
       if (at instanceof Connection.Bulkhead b) {
@@ -168,7 +183,9 @@ public final class BuyList {
       add(
           Shop.HARDWARE,
           Says.BOLT_WITH_NUT_WASHERS_AND_LOCK.filled(
-              String.format(Locale.ROOT, "%.1f", support.pull() / 1000)),
+              region == Region.US
+                  ? String.format(Locale.ROOT, "%.0f lbf", support.pull() / POUND_FORCE)
+                  : String.format(Locale.ROOT, "%.1f kN", support.pull() / 1000)),
           place,
           support.fasteners(),
           true);
@@ -181,10 +198,10 @@ public final class BuyList {
 
   private void tools(List<Double> saws) {
     for (double saw : saws) {
-      add(Shop.HARDWARE, Says.HOLE_SAW_MM.filled(Math.round(1000 * saw)), "tanks", 1, false);
+      add(Shop.HARDWARE, Says.HOLE_SAW.filled(Sizes.saw(saw, region)), "tanks", 1, false);
     }
     for (Line line : rig.lines()) {
-      if (JointEnds.usualEnd(line) instanceof Connection.TubeEnd) {
+      if (JointEnds.usualEnd(line, region) instanceof Connection.TubeEnd) {
         add(Shop.HARDWARE, Says.TUBE_CUTTER_AND_DEBURRER.text(), "everywhere", 1, false);
         return;
       }

@@ -37,10 +37,19 @@ public final class JointCheck {
     streams = LineService.of(rig);
   }
 
-  /** Returns all findings, in the order of the lines. */
+  /** Returns all findings, in the order of the lines, in metric sizes. */
   public static List<EndFinding> of(Rig rig) {
+    return of(rig, Region.METRIC);
+  }
+
+  /**
+   * Returns all findings, in the order of the lines.
+   *
+   * @param region whose sizes are usual where nobody said what an end has
+   */
+  public static List<EndFinding> of(Rig rig, Region region) {
     JointCheck look = new JointCheck(rig, Adapters.shelf());
-    JointEnds.of(rig).forEach(look::look);
+    JointEnds.of(rig, region).forEach(look::look);
     look.reliefs();
     return look.found;
   }

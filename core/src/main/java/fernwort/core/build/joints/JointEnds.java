@@ -28,17 +28,26 @@ public record JointEnds(
   /** Appliances have threads no smaller than this bore asks for (m). */
   private static final double APPLIANCE = 0.013;
 
-  /** Returns all ends of a rig, line by line, each from its first end on. */
+  /** Returns all ends of a rig, line by line, each from its first end on, in metric sizes. */
   public static List<JointEnds> of(Rig rig) {
+    return of(rig, Region.METRIC);
+  }
+
+  /**
+   * Returns all ends of a rig, line by line, each from its first end on.
+   *
+   * @param region whose sizes are usual where nobody said what an end has
+   */
+  public static List<JointEnds> of(Rig rig, Region region) {
     List<JointEnds> all = new ArrayList<>();
     for (Line line : rig.lines()) {
-      all.add(of(rig, line, line.from()));
-      all.add(of(rig, line, line.to()));
+      all.add(of(rig, line, line.from(), region));
+      all.add(of(rig, line, line.to(), region));
     }
     return all;
   }
 
-  private static JointEnds of(Rig rig, Line line, PortRef at) {
+  private static JointEnds of(Rig rig, Line line, PortRef at, Region region) {
     Part part = rig.part(at.part());
     var joint = rig.built().joint(at);
     return new JointEnds(
@@ -46,8 +55,8 @@ public record JointEnds(
         at,
         joint
             .flatMap(j -> j.port())
-            .orElseGet(() -> new Connection(usualPort(part, at.port(), line))),
-        joint.flatMap(j -> j.line()).orElseGet(() -> new Connection(usualEnd(line))),
+            .orElseGet(() -> new Connection(usualPort(part, at.port(), line, region))),
+        joint.flatMap(j -> j.line()).orElseGet(() -> new Connection(usualEnd(line, region))),
         joint.flatMap(j -> j.port()).isEmpty(),
         joint.flatMap(j -> j.line()).isEmpty());
   }
@@ -62,19 +71,26 @@ public record JointEnds(
     return portUsual && rig.part(at.part()).kind().appliance();
   }
 
+  /** Waste pipe in inches is ABS from this bore on, and PVC below (m). */
+  private static final double WASTE = 0.03;
+
   /** Returns what the cut end of such a line is. */
-  public static Form usualEnd(Line line) {
+  public static Form usualEnd(Line line, Region region) {
     return switch (line.material().cutEnd()) {
-      case TUBE -> new Connection.TubeEnd(Sizes.tubeFor(line.bore()));
-      case HOSE -> new Connection.HoseEnd(line.bore());
-      case SPIGOT -> new Connection.Spigot(Plastic.PVC, Sizes.pipeFor(line.bore()));
+      case TUBE -> new Connection.TubeEnd(Sizes.tubeFor(line.bore(), region));
+      case HOSE -> new Connection.HoseEnd(Sizes.hoseFor(line.bore(), region));
+      case SPIGOT ->
+          new Connection.Spigot(
+              region == Region.US && line.bore() > WASTE ? Plastic.ABS : Plastic.PVC,
+              Sizes.pipeFor(line.bore(), region));
     };
   }
 
   /** Returns what grips the cut end of such a line without anything between. */
-  public static Form gripping(Line line) {
-    return switch (usualEnd(line)) {
-      case Connection.TubeEnd t -> new Connection.TubeSocket(t.outside(), false);
+  public static Form gripping(Line line, Region region) {
+    boolean crimped = region == Region.US && line.material() == Line.Material.PEX;
+    return switch (usualEnd(line, region)) {
+      case Connection.TubeEnd t -> new Connection.TubeSocket(t.outside(), crimped);
       case Connection.HoseEnd h -> new Connection.HoseTail(h.bore());
       case Connection.Spigot s -> new Connection.Socket(s.plastic(), s.nominal());
       case Connection.Thread _,
@@ -89,23 +105,22 @@ public record JointEnds(
   }
 
   /** Returns what such a port has on a line of this bore, unless somebody says otherwise. */
-  public static Form usualPort(Part part, String port, Line line) {
+  public static Form usualPort(Part part, String port, Line line, Region region) {
     double bore = line.bore();
     return switch (part.kind().end(port)) {
       case BULKHEAD ->
           new Connection.Bulkhead(
-              Standard.BSP_PARALLEL,
-              Sizes.threadFor(Standard.BSP_PARALLEL, part.kind().bore(port).orElse(bore)));
-      case THREAD -> thread(Math.max(bore, APPLIANCE), Gender.MALE);
-      case TAP_THREAD -> thread(APPLIANCE, Gender.MALE);
-      case FEMALE_THREAD -> thread(bore, Gender.FEMALE);
-      case GRIPS_LINE -> gripping(line);
+              region.thread(),
+              Sizes.threadFor(region.thread(), part.kind().bore(port).orElse(bore)));
+      case THREAD -> thread(region.thread(), Math.max(bore, APPLIANCE), Gender.MALE);
+      case TAP_THREAD -> thread(region.tapThread(), APPLIANCE, Gender.MALE);
+      case FEMALE_THREAD -> thread(region.thread(), bore, Gender.FEMALE);
+      case GRIPS_LINE -> gripping(line, region);
       case OPEN -> new Connection.Open();
     };
   }
 
-  private static Form thread(double bore, Gender gender) {
-    return new Connection.Thread(
-        Standard.BSP_PARALLEL, Sizes.threadFor(Standard.BSP_PARALLEL, bore), gender);
+  private static Form thread(Standard standard, double bore, Gender gender) {
+    return new Connection.Thread(standard, Sizes.threadFor(standard, bore), gender);
   }
 }

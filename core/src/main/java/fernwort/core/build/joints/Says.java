@@ -6,6 +6,7 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // Adapter: a fitting that one can buy: between two forms.
   BULKHEAD_WITH_THREAD_FEMALE("bulkhead with {} {} thread, female"),
+  BARB_FOR_HOSE("barb for {} hose"),
   TAIL_FOR_HOSE("tail for {} hose"),
   FOR_TUBE("{} for {} tube"),
   GROMMET_FOR("grommet for {}"),
@@ -23,8 +24,8 @@ enum Says implements Phrase {
   CEMENT_AND_CLEANER_FOR("cement and cleaner for {}"),
   PTFE_TAPE_FOR_DRINKING_WATER("PTFE tape for drinking water"),
   MM_WIDE("{}, {} mm wide"),
-  BOLT_WITH_NUT_WASHERS_AND_LOCK("bolt with nut, washers and lock, working load {} kN in pull"),
-  HOLE_SAW_MM("hole saw, {} mm"),
+  BOLT_WITH_NUT_WASHERS_AND_LOCK("bolt with nut, washers and lock, working load {} in pull"),
+  HOLE_SAW("hole saw, {}"),
   TUBE_CUTTER_AND_DEBURRER("tube cutter and deburrer"),
 
   // JointCheck: what does not mate in a rig as somebody described its ends, and what would.

@@ -4,13 +4,15 @@ import fernwort.core.kind.Connection.Standard;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * Pipe size is not outside size is not thread size: what trade sizes measure.
  *
- * <p>Threads after ISO 228-1 and ISO 7-1 (BSP), ASME B1.20.1 (NPT) and ASME B1.20.7 (garden hose),
- * pipe after EN ISO 1452-2 (PVC for water under pressure); bores and holes are usual ones of
- * plastic fittings, our own table: measure yours first.
+ * <p>Threads after ISO 228-1 and ISO 7-1 (BSP), ASME B1.20.1 (NPT, NPSM) and ASME B1.20.7 (garden
+ * hose); pipe after EN ISO 1452-2 (PVC for water under pressure, and its outsides for waste) and
+ * ASTM D1785, D2661 (PVC and ABS in inches); tube in inches after ASTM F876 (PEX, as copper
+ * outside). Bores and holes are usual ones of plastic fittings, our own table: measure yours first.
  */
 public final class Sizes {
 
@@ -35,6 +37,14 @@ public final class Sizes {
    */
   public record Tube(double bore, double outside) {}
 
+  /**
+   * A size in inches by what it is called.
+   *
+   * @param called as it is written
+   * @param measures what it is told by: the outside of tube, the bore of hose, the name of pipe (m)
+   */
+  private record InInches(String called, double measures) {}
+
   private static final double INCH = 25.4;
 
   private static ThreadSize bsp(String size, double outside, double perInch, double bore) {
@@ -44,6 +54,10 @@ public final class Sizes {
 
   private static ThreadSize npt(String size, double outside, double perInch, double bore) {
     return new ThreadSize(Standard.NPT, size, outside * MM, INCH / perInch * MM, bore * MM);
+  }
+
+  private static ThreadSize npsm(String size, double outside, double perInch, double bore) {
+    return new ThreadSize(Standard.NPSM, size, outside * MM, INCH / perInch * MM, bore * MM);
   }
 
   private static final List<ThreadSize> THREADS =
@@ -56,6 +70,9 @@ public final class Sizes {
           bsp("1-1/4", 41.910, 11, 32),
           bsp("1-1/2", 47.803, 11, 38),
           bsp("2", 59.614, 11, 50),
+          bsp("2-1/2", 75.184, 11, 63),
+          bsp("3", 87.884, 11, 75),
+          bsp("4", 113.030, 11, 100),
           npt("1/4", 13.716, 18, 8),
           npt("3/8", 17.145, 18, 10),
           npt("1/2", 21.336, 14, 13),
@@ -64,6 +81,11 @@ public final class Sizes {
           npt("1-1/4", 42.164, 11.5, 32),
           npt("1-1/2", 48.260, 11.5, 38),
           npt("2", 60.325, 11.5, 50),
+          npt("2-1/2", 73.025, 8, 63),
+          npt("3", 88.900, 8, 75),
+          npt("4", 114.300, 8, 100),
+          npsm("1/2", 20.701, 14, 13),
+          npsm("3/4", 26.035, 14, 19),
           new ThreadSize(Standard.GARDEN_HOSE, "3/4", 26.99 * MM, INCH / 11.5 * MM, 13 * MM),
           new ThreadSize(Standard.METRIC, "M22x1.5", 22 * MM, 1.5 * MM, 13 * MM),
           new ThreadSize(Standard.METRIC, "M24x1.5", 24 * MM, 1.5 * MM, 13 * MM));
@@ -74,9 +96,38 @@ public final class Sizes {
           new Tube(8 * MM, 10 * MM),
           new Tube(9 * MM, 12 * MM),
           new Tube(12 * MM, 15 * MM),
+          new Tube(12 * MM, 16 * MM),
           new Tube(18 * MM, 22 * MM),
           new Tube(23 * MM, 28 * MM),
           new Tube(29 * MM, 35 * MM));
+
+  /** Tube in inches: nine times its wall outside, and as copper outside. */
+  private static final List<Tube> INCH_TUBES =
+      List.of(
+          new Tube(9.1 * MM, 12.7 * MM),
+          new Tube(12.3 * MM, 15.875 * MM),
+          new Tube(17.2 * MM, 22.225 * MM),
+          new Tube(22.1 * MM, 28.575 * MM));
+
+  private static final List<InInches> INCH_TUBE_NAMES =
+      List.of(
+          new InInches("3/8 in", 12.7 * MM),
+          new InInches("1/2 in", 15.875 * MM),
+          new InInches("3/4 in", 22.225 * MM),
+          new InInches("1 in", 28.575 * MM));
+
+  private static final List<InInches> INCH_HOSES =
+      List.of(
+          new InInches("1/4 in", 6.35 * MM),
+          new InInches("3/8 in", 9.525 * MM),
+          new InInches("1/2 in", 12.7 * MM),
+          new InInches("5/8 in", 15.875 * MM),
+          new InInches("3/4 in", 19.05 * MM),
+          new InInches("1 in", 25.4 * MM),
+          new InInches("1-1/4 in", 31.75 * MM),
+          new InInches("1-1/2 in", 38.1 * MM),
+          new InInches("2 in", 50.8 * MM),
+          new InInches("3 in", 76.2 * MM));
 
   /** A pipe for cement by its nominal size, which is about its bore (m). */
   private record Pipe(double nominal, double outside) {}
@@ -88,7 +139,37 @@ public final class Sizes {
           new Pipe(25 * MM, 32 * MM),
           new Pipe(32 * MM, 40 * MM),
           new Pipe(40 * MM, 50 * MM),
-          new Pipe(50 * MM, 63 * MM));
+          new Pipe(50 * MM, 63 * MM),
+          new Pipe(65 * MM, 75 * MM),
+          new Pipe(100 * MM, 110 * MM));
+
+  private static final List<Pipe> INCH_PIPES =
+      List.of(
+          new Pipe(12.7 * MM, 21.34 * MM),
+          new Pipe(19.05 * MM, 26.67 * MM),
+          new Pipe(25.4 * MM, 33.40 * MM),
+          new Pipe(31.75 * MM, 42.16 * MM),
+          new Pipe(38.1 * MM, 48.26 * MM),
+          new Pipe(50.8 * MM, 60.33 * MM),
+          new Pipe(76.2 * MM, 88.90 * MM),
+          new Pipe(101.6 * MM, 114.30 * MM));
+
+  private static final List<InInches> INCH_PIPE_NAMES =
+      List.of(
+          new InInches("1/2 in", 12.7 * MM),
+          new InInches("3/4 in", 19.05 * MM),
+          new InInches("1 in", 25.4 * MM),
+          new InInches("1-1/4 in", 31.75 * MM),
+          new InInches("1-1/2 in", 38.1 * MM),
+          new InInches("2 in", 50.8 * MM),
+          new InInches("3 in", 76.2 * MM),
+          new InInches("4 in", 101.6 * MM));
+
+  /** Two sizes are the same when they differ by less (m). */
+  private static final double SAME = 2e-5;
+
+  /** A hose so much wider or narrower than one in inches is taken for it. */
+  private static final double NEAR = 0.08;
 
   /** Pipe of some other size is about so many times its nominal size outside. */
   private static final double PIPE_WALL = 1.25;
@@ -111,19 +192,53 @@ public final class Sizes {
     return THREADS;
   }
 
-  /** Returns the tubes. */
-  public static List<Tube> tubes() {
-    return TUBES;
+  /** Returns the tubes that are usual in a region. */
+  public static List<Tube> tubes(Region region) {
+    return region == Region.US ? INCH_TUBES : TUBES;
   }
 
   /** Returns the nominal sizes of pipe for cement (m). */
-  public static List<Double> pipes() {
-    return PIPES.stream().map(Pipe::nominal).toList();
+  public static List<Double> pipes(Region region) {
+    return (region == Region.US ? INCH_PIPES : PIPES).stream().map(Pipe::nominal).toList();
   }
 
   /** Returns the bores of hose that tails are made for (m). */
-  public static List<Double> hoses() {
-    return HOSES;
+  public static List<Double> hoses(Region region) {
+    return region == Region.US ? INCH_HOSES.stream().map(InInches::measures).toList() : HOSES;
+  }
+
+  private static Optional<String> called(List<InInches> names, double size) {
+    return names.stream()
+        .filter(n -> Math.abs(n.measures() - size) < SAME)
+        .findFirst()
+        .map(InInches::called);
+  }
+
+  /** Returns what tube with an outside (m) is called in inches, where it is made by them. */
+  static Optional<String> tubeInInches(double outside) {
+    return called(INCH_TUBE_NAMES, outside);
+  }
+
+  /** Returns what hose with a bore (m) is called in inches, where it is made by them. */
+  static Optional<String> hoseInInches(double bore) {
+    return called(INCH_HOSES, bore);
+  }
+
+  /** Returns what pipe of a nominal size (m) is called in inches, where it is made by them. */
+  static Optional<String> pipeInInches(double nominal) {
+    return called(INCH_PIPE_NAMES, nominal);
+  }
+
+  /** Returns the bore of the hose that is sold for such a bore (m), as it is where none is near. */
+  static double hoseFor(double bore, Region region) {
+    if (region == Region.METRIC) {
+      return bore;
+    }
+    return INCH_HOSES.stream()
+        .map(InInches::measures)
+        .filter(h -> Math.abs(h - bore) < NEAR * bore)
+        .min(Comparator.comparingDouble(h -> Math.abs(h - bore)))
+        .orElse(bore);
   }
 
   /** Returns what a size of thread measures, if we know it. */
@@ -143,13 +258,13 @@ public final class Sizes {
   }
 
   /** Returns the outside of the tube whose bore is nearest to one (m). */
-  public static double tubeFor(double bore) {
-    return nearest(TUBES, bore).outside();
+  public static double tubeFor(double bore, Region region) {
+    return nearest(tubes(region), bore).outside();
   }
 
   /** Returns the bore of the tube with an outside (m). */
   public static double tubeBore(double outside) {
-    return TUBES.stream()
+    return Stream.concat(TUBES.stream(), INCH_TUBES.stream())
         .min(Comparator.comparingDouble(t -> Math.abs(t.outside() - outside)))
         .map(t -> Math.min(t.bore(), outside))
         .orElse(outside);
@@ -162,25 +277,40 @@ public final class Sizes {
   }
 
   /** Returns the nominal size of pipe nearest to a bore (m). */
-  public static double pipeFor(double bore) {
-    return pipes().stream()
+  public static double pipeFor(double bore, Region region) {
+    return pipes(region).stream()
         .min(Comparator.comparingDouble((Double n) -> Math.abs(n - bore)))
         .orElse(bore);
   }
 
-  /** Returns the outside of the pipe of a nominal size (m): metric pressure pipe. */
+  /** Returns the outside of the pipe of a nominal size (m). */
   public static double pipeOutside(double nominal) {
-    return PIPES.stream()
-        .filter(p -> Math.abs(p.nominal() - nominal) < MM / 2)
+    return Stream.concat(INCH_PIPES.stream(), PIPES.stream())
+        .filter(p -> Math.abs(p.nominal() - nominal) < SAME)
         .findFirst()
         .map(Pipe::outside)
         .orElse(PIPE_WALL * nominal);
   }
 
-  /** Returns the usual hole for a bulkhead with a thread (m), rounded up to a millimetre. */
-  public static double bulkheadHole(Standard standard, String size) {
-    double outside = thread(standard, size).map(ThreadSize::outside).orElse(0.021);
-    return Math.ceil(outside * BODY / MM) * MM;
+  /**
+   * Returns the usual hole for a bulkhead with a thread (m), rounded up to a millimetre; nothing
+   * where we do not know what the thread measures.
+   */
+  public static Optional<Double> bulkheadHole(Standard standard, String size) {
+    return thread(standard, size).map(t -> Math.ceil(t.outside() * BODY / MM) * MM);
+  }
+
+  /** Returns what a saw for a hole (m) is called; in inches the next sixteenth up. */
+  public static String saw(double hole, Region region) {
+    if (region == Region.METRIC) {
+      return Math.round(hole / MM) + " mm";
+    }
+    int sixteenths = (int) Math.ceil(hole / MM / INCH * 16 - 1e-6);
+    int part = sixteenths % 16;
+    int by = Math.max(1, Integer.highestOneBit(part & -part));
+    String whole = sixteenths < 16 ? "" : Integer.toString(sixteenths / 16);
+    String rest = part == 0 ? "" : part / by + "/" + 16 / by;
+    return whole + (whole.isEmpty() || rest.isEmpty() ? "" : "-") + rest + " in";
   }
 
   /** Returns the usual hole for a grommet that holds a pipe (m). */

@@ -2,6 +2,7 @@ package fernwort.core.build.remove;
 
 import fernwort.core.build.joints.Adapter;
 import fernwort.core.build.joints.JointEnds;
+import fernwort.core.build.joints.Region;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
@@ -133,19 +134,32 @@ public record TakeApart(
    * @throws Refusal when nothing is chosen, or nothing chosen has a joint
    */
   public static TakeApart of(Network network, State from, Set<String> parts) {
-    return new Planning(network, from, parts).plan();
+    return of(network, from, parts, Region.METRIC);
+  }
+
+  /**
+   * Plans it with caps and seals in the sizes of a region.
+   *
+   * @param from how it stands
+   * @param parts ids of the parts that come out
+   * @throws Refusal when there is nothing to undo, or too much at once
+   */
+  public static TakeApart of(Network network, State from, Set<String> parts, Region region) {
+    return new Planning(network, from, parts, region).plan();
   }
 
   private static final class Planning {
 
     private final Network network;
     private final Rig rig;
+    private final Region region;
     private final List<Part> out;
     private final List<PortRef> joints;
     private final State from;
     private State state;
 
-    private Planning(Network network, State from, Set<String> parts) {
+    private Planning(Network network, State from, Set<String> parts, Region region) {
+      this.region = region;
       this.network = network;
       this.from = from;
       rig = network.rig();
@@ -312,7 +326,7 @@ public record TakeApart(
     }
 
     private String seal(PortRef joint) {
-      return JointEnds.of(rig).stream()
+      return JointEnds.of(rig, region).stream()
           .filter(e -> e.at().equals(joint))
           .findFirst()
           .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
@@ -322,7 +336,7 @@ public record TakeApart(
     /** Something over or into each half. */
     private Map<String, Integer> caps() {
       Map<String, Integer> caps = new TreeMap<>();
-      for (JointEnds ends : JointEnds.of(rig)) {
+      for (JointEnds ends : JointEnds.of(rig, region)) {
         if (joints.contains(ends.at())) {
           for (Connection.Form half : List.of(ends.port().form(), ends.end().form())) {
             if (!(half instanceof Connection.Open)) {

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -31,7 +32,7 @@ class TemplateTest {
                 TankPort.Use.FEED,
                 across,
                 up,
-                diameter,
+                Optional.of(diameter),
                 true,
                 "bulkhead",
                 0.05,

@@ -10,6 +10,9 @@ import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
+import fernwort.core.rig.Built;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +22,9 @@ import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What goes into what, and what stands between. */
 class AdaptersTest {
@@ -139,13 +145,17 @@ class AdaptersTest {
         .isCloseTo(0.033401, within(1e-9));
     assertThat(Sizes.thread(Standard.NPT, "9")).isEmpty();
     assertThat(Sizes.threadFor(Standard.NPT, 0.018)).isEqualTo("3/4");
-    assertThat(Sizes.tubeFor(0.0125)).isEqualTo(0.015);
+    assertThat(Sizes.tubeFor(0.0125, Region.METRIC)).isEqualTo(0.015);
     assertThat(Sizes.tubeBore(0.022)).isCloseTo(0.018, within(1e-12));
-    assertThat(Sizes.pipeFor(0.037)).isEqualTo(0.04);
-    assertThat(Sizes.pipes().stream().map(Sizes::pipeOutside).map(d -> Math.round(1000 * d)))
-        .containsExactly(20L, 25L, 32L, 40L, 50L, 63L);
+    assertThat(Sizes.pipeFor(0.037, Region.METRIC)).isEqualTo(0.04);
+    assertThat(
+            Sizes.pipes(Region.METRIC).stream()
+                .map(Sizes::pipeOutside)
+                .map(d -> Math.round(1000 * d)))
+        .containsExactly(20L, 25L, 32L, 40L, 50L, 63L, 75L, 110L);
     assertThat(Sizes.pipeOutside(0.08)).isCloseTo(0.1, within(1e-12));
-    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "3/4")).isCloseTo(0.036, within(1e-9));
+    assertThat(Sizes.bulkheadHole(Standard.BSP_PARALLEL, "3/4").orElseThrow())
+        .isCloseTo(0.036, within(1e-9));
     assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-12));
     assertThat(new Adapter(new Connection.HoseTail(0.01), new Connection.HoseEnd(0.01)).bore())
         .isCloseTo(0.008, within(1e-12));
@@ -218,5 +228,76 @@ class AdaptersTest {
       }
       assertThat(JointCheck.of(rig)).as(rig.name()).isEmpty();
     });
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "PEX, 0.0123, 1/2 in tube, crimp for 1/2 in tube",
+    "PEX, 0.017, 3/4 in tube, crimp for 3/4 in tube",
+    "COPPER, 0.0125, 1/2 in tube, push-fit for 1/2 in tube",
+    "PVC_HOSE, 0.013, 1/2 in hose, barb for 1/2 in hose",
+    "PVC_HOSE, 0.038, 1-1/2 in hose, barb for 1-1/2 in hose",
+    "PVC_HOSE, 0.022, 22 mm hose, tail for 22 mm hose",
+    "RIGID_PVC, 0.013, 'PVC pipe, 1/2 in', 'PVC hub, 1/2 in'",
+    "RIGID_PVC, 0.074, 'ABS pipe, 3 in', 'ABS hub, 3 in'",
+  })
+  void aLineInInchesIsWhatIsSoldThere(
+      Line.Material material, double bore, String end, String grip) {
+    Line line =
+        new Line(
+            "l",
+            "l",
+            new PortRef("a", "x"),
+            new PortRef("b", "y"),
+            bore,
+            1,
+            material,
+            0,
+            List.of());
+    assertThat(Adapter.words(JointEnds.usualEnd(line, Region.US))).isEqualTo(end);
+    assertThat(Adapter.words(JointEnds.gripping(line, Region.US))).isEqualTo(grip);
+    assertThat(
+            Mating.mates(JointEnds.usualEnd(line, Region.US), JointEnds.gripping(line, Region.US)))
+        .isTrue();
+  }
+
+  /** Whatever a demo has, a shop in either region has the pieces for it, and only its own. */
+  @ParameterizedTest
+  @EnumSource(Region.class)
+  void everyEndIsReachedWithWhatARegionSells(Region region) {
+    for (DemoRig demo : DemoRig.all()) {
+      Rig rig = demo.rig();
+      Rig bare = rig.with(Built.AS_USUAL);
+      for (JointEnds ends : JointEnds.of(bare, region)) {
+        var chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
+        assertThat(chain).as("%s in %s", ends, region).isPresent();
+        String words = ends.port().form() + " " + chain.orElseThrow();
+        assertThat(words).doesNotContain(region == Region.US ? "BSP" : "NP");
+      }
+      assertThat(BuyList.of(bare, List.of(0.029), region).toString())
+          .doesNotContain(region == Region.US ? "BSP" : "NPT")
+          .contains(region == Region.US ? "hole saw, 1-3/16 in" : "hole saw, 29 mm");
+    }
+  }
+
+  /** Somebody with a van from elsewhere joins its tube to what the shop beside the road has. */
+  @ParameterizedTest
+  @CsvSource({"0.015, 0.015875", "0.016, 0.015", "0.022, 0.022225", "0.015, 0.0127"})
+  void tubeOfOneRegionIsJoinedToThatOfAnother(double one, double other) {
+    assertThat(Adapters.shelf().between(new Connection.TubeEnd(one), new Connection.TubeEnd(other)))
+        .hasValueSatisfying(chain -> assertThat(chain).hasSizeBetween(1, 4));
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "0.029, METRIC, 29 mm",
+    "0.029, US, 1-3/16 in",
+    "0.0127, US, 1/2 in",
+    "0.1207, US, 4-13/16 in",
+    "0.0254, US, 1 in",
+    "0.003, US, 1/8 in",
+  })
+  void aSawIsCalledByWhatItCuts(double hole, Region region, String called) {
+    assertThat(Sizes.saw(hole, region)).isEqualTo(called);
   }
 }

@@ -78,6 +78,10 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     if (context != null) {
       context.close();
     }
+    if (options.locale == null) {
+      // Whoever reads English in the United States is asked in gallons.
+      options.setLocale("en-GB");
+    }
     // Moving water keeps the processor busy that draws it; what it shows is there without.
     context = browser.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
     page = context.newPage();

@@ -12,7 +12,10 @@ import fernwort.app.web.Field;
 import fernwort.app.web.Visitor;
 import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.guide.Guided;
 import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.WaterWalk;
+import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
@@ -22,10 +25,12 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Controller;
@@ -77,7 +82,12 @@ class GuideController {
   String begin(
       @RequestParam(defaultValue = "") String name,
       @RequestParam(defaultValue = "") String layout,
-      @ModelAttribute("who") String who) {
+      @ModelAttribute("who") String who,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    UnitChoice.byLanguage(request)
+        .map(units -> Visitor.keeping(units, request))
+        .ifPresent(kept -> response.addHeader(HttpHeaders.SET_COOKIE, kept.toString()));
     String called = name.isBlank() ? Says.MY_RIG.text() : RigEdit.shortened(name.strip());
     String id = guides.begin(ReadyAnswers.of(layout, called).orElse(RigAnswers.of(called)), who);
     return "redirect:/rigs/%s/guide/vehicle".formatted(id);
@@ -90,11 +100,13 @@ class GuideController {
   String show(
       @PathVariable String id,
       @PathVariable String page,
+      @RequestParam(defaultValue = "") String at,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
     Guides.Given given = guides.given(rig);
     if (page.equals(LOOK)) {
+      model.addAttribute("walk", walk(rig, given, at));
       return look(rig, given, levels(rig, units), Map.of(), units, model);
     }
     GuidePage asked = page(page);
@@ -224,10 +236,55 @@ class GuideController {
       Units units,
       Model model) {
     fill(rig, given, LOOK, units, model);
+    if (!model.containsAttribute("walk")) {
+      model.addAttribute("walk", Walk.NOWHERE);
+    }
     model.addAttribute("look", LookBack.of(rig, given.answers(), units));
+    model.addAttribute(
+        "parts",
+        rig.rig().parts().stream()
+            .filter(p -> !p.kind().is(Purpose.JOINS))
+            .sorted(Comparator.comparing(Part::label))
+            .toList());
     model.addAttribute("tanks", levels);
     model.addAttribute("slips", errors);
     return "guide-look";
+  }
+
+  /**
+   * Where the water at one part comes from and goes to.
+   *
+   * @param id the part
+   * @param label what it is called
+   * @param stands its positions with their ways
+   * @param beside what it is joined to, where no water comes by it
+   * @param lines the lines on these
+   * @param page the page that decides it
+   */
+  public record Walk(
+      String id,
+      String label,
+      List<WaterWalk.Stands> stands,
+      List<String> beside,
+      Set<String> lines,
+      String page) {
+
+    /** Nobody has picked a part yet. */
+    static final Walk NOWHERE = new Walk("", "", List.of(), List.of(), Set.of(), "");
+  }
+
+  private static Walk walk(OpenRig rig, Guides.Given given, String at) {
+    if (at.isEmpty()) {
+      return Walk.NOWHERE;
+    }
+    WaterWalk walk = WaterWalk.of(rig.network(), Guided.of(given.answers()).running(), at);
+    return new Walk(
+        at,
+        walk.part().label(),
+        walk.stands(),
+        walk.beside(),
+        walk.lines(),
+        WaterWalk.page(walk.part()));
   }
 
   private List<Field> levels(OpenRig rig, Units units) {

@@ -16,19 +16,28 @@ import java.util.List;
  * @param flow what a tap gives with shorter and longer lines than guessed; empty for none
  * @param findings what the review of the layout has found, the gravest first
  */
-public record LookBack(List<String> ways, List<Said> guesses, String flow, List<Said> findings) {
+public record LookBack(List<String> ways, List<Guessed> guesses, String flow, List<Said> findings) {
 
   private static final int MOST_FINDINGS = 12;
 
   /** Two sentences that belong together. */
   public record Said(String what, String more) {}
 
+  /**
+   * Something that was guessed.
+   *
+   * @param what what is taken
+   * @param matters what it matters for
+   * @param page the page that settles it; empty where only a tape does
+   */
+  public record Guessed(String what, String matters, String page) {}
+
   static LookBack of(OpenRig rig, RigAnswers answers, Units units) {
     Guided guided = Guided.of(answers);
     return new LookBack(
         guided.ways().stream().map(units::say).toList(),
         guided.guesses().stream()
-            .map(g -> new Said(units.say(g.what()), units.say(g.matters())))
+            .map(g -> new Guessed(units.say(g.what()), units.say(g.matters()), g.about().page()))
             .toList(),
         guided.flow().map(units::say).orElse(""),
         LayoutReview.of(rig.network()).stream()

@@ -4,11 +4,14 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.RigAnswers.Heat;
+import fernwort.core.guide.RigAnswers.HeaterDrain;
 import fernwort.core.guide.RigAnswers.Hot;
 import fernwort.core.guide.RigAnswers.Pump;
 import fernwort.core.kind.line.Filter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** The pump by its plate, and what follows it on the way to the taps. */
 final class PumpQuestions implements GuidePage {
@@ -77,6 +80,16 @@ final class PumpQuestions implements GuidePage {
                 filter(pump, Filter.Grade.SEDIMENT, Says.A_SEDIMENT_FILTER.text()),
                 filter(pump, Filter.Grade.CARBON, Says.A_CARBON_FILTER.text()),
                 filter(pump, Filter.Grade.PURIFIER, Says.A_PURIFIER.text()),
+                Field.tick(
+                    "manifolds",
+                    Says.EACH_TAP_HAS_A_LINE.text(),
+                    pump.manifolds(),
+                    Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text()))),
+        new Card(
+            "heater",
+            Says.HOT_WATER.text(),
+            "",
+            List.of(
                 Field.choice(
                     "hot",
                     Says.HOT_WATER.text(),
@@ -92,15 +105,54 @@ final class PumpQuestions implements GuidePage {
                     Measure.VOLUME,
                     pump.heaterVolume(),
                     Says.ON_ITS_LABEL.text()),
+                Field.spot(
+                    "heater-spot",
+                    Says.WHERE_THE_HEATER_IS.text(),
+                    FilledPage.spot(heat(pump).spot())),
+                GuidePage.amount(
+                    "heater-height",
+                    Says.THE_HEATER_ABOVE_THE_GROUND.text(),
+                    units,
+                    Measure.LENGTH,
+                    heat(pump).height(),
+                    ""),
+                Field.choice(
+                    "heater-drain",
+                    Says.HOW_THE_HEATER_IS_DRAINED.text(),
+                    heat(pump).drain().name(),
+                    List.of(
+                        new Field.Option("PLUG", Says.A_PLUG_AT_ITS_BOTTOM.text()),
+                        new Field.Option("VALVE", Says.A_VALVE_BELOW_IT.text()))),
                 Field.tick(
-                    "manifolds",
-                    Says.EACH_TAP_HAS_A_LINE.text(),
-                    pump.manifolds(),
-                    Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text()))));
+                    "heater-bypass",
+                    Says.VALVES_LEAD_THE_WATER_PAST_IT.text(),
+                    heat(pump).bypass(),
+                    Says.THREE_VALVES_BEHIND_IT_A_WINTER_BYPASS.text()))));
+  }
+
+  /** The heater as somebody said it is, else where it is taken to be. */
+  private static Heat heat(Pump pump) {
+    return pump.heat().orElse(new Heat(pump.spot(), pump.height() + 0.1, HeaterDrain.PLUG, false));
   }
 
   private static Field filter(Pump pump, Filter.Grade grade, String label) {
     return Field.tick("filter-" + grade.name(), label, pump.filters().contains(grade), "");
+  }
+
+  /** Where there is no heater, or nobody was asked, it stays as it was. */
+  private static Optional<Heat> heated(Pump was, FilledPage sheet) {
+    Hot hot = sheet.choice("hot", Hot.class).orElse(was.hot());
+    Heat before = heat(was);
+    if (hot == Hot.NONE || !sheet.has("heater-drain")) {
+      return was.heat();
+    }
+    return Optional.of(
+        new Heat(
+            sheet.spot("heater-spot", before.spot()),
+            sheet.amount(
+                "heater-height", Says.THE_HEATER.text(), Measure.LENGTH, before.height(), 0.05, 4),
+            sheet.choice("heater-drain", before.drain()),
+            sheet.tick("heater-bypass")));
   }
 
   @Override
@@ -125,6 +177,7 @@ final class PumpQuestions implements GuidePage {
             sheet.choice("hot", Hot.class).orElse(was.hot()),
             sheet.amount(
                 "heater", Says.THE_HEATER.text(), Measure.VOLUME, was.heaterVolume(), 2e-4, 0.2),
-            sheet.tick("manifolds")));
+            sheet.tick("manifolds"),
+            heated(was, sheet)));
   }
 }

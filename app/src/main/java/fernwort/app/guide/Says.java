@@ -65,6 +65,13 @@ enum Says implements Phrase {
   LINES_TO_TAPS("Lines to taps"),
 
   // PumpQuestions: the pump by its plate, and what follows it on the way to the taps.
+  WHERE_THE_HEATER_IS("Where the heater is"),
+  THE_HEATER_ABOVE_THE_GROUND("The heater's bottom above the ground"),
+  HOW_THE_HEATER_IS_DRAINED("How the heater is drained"),
+  A_PLUG_AT_ITS_BOTTOM("a plug at its bottom"),
+  A_VALVE_BELOW_IT("a valve below it"),
+  VALVES_LEAD_THE_WATER_PAST_IT("Valves lead the water past the heater"),
+  THREE_VALVES_BEHIND_IT_A_WINTER_BYPASS("Three valves behind it: a winter bypass."),
   THE_PUMP("The pump"),
   AS_ON_ITS_PLATE("As on its plate."),
   WHAT_MOVES_THE_WATER("What moves the water"),
@@ -126,6 +133,13 @@ enum Says implements Phrase {
           + " say."),
 
   // TanksPage: the tanks: litres or sizes, where each stands, what it is emptied by.
+  INSIDE_OR_UNDERNEATH("Inside or underneath"),
+  NOT_SAID_YET("not said yet"),
+  INSIDE_ON_THE_FLOOR_OR_A_BENCH("inside, on the floor or under a bench"),
+  UNDERNEATH_BELOW_THE_FLOOR("underneath, below the floor"),
+  ITS_BOTTOM_AND_THE_FLOOR_DISAGREE(
+      "Its bottom is {} and the floor {} above the ground: check both, or change inside and"
+          + " underneath."),
   WHICH_TANKS_DOES_IT_HAVE("Which tanks does it have?"),
   ANOTHER_TANK("Another tank"),
   A_CAN_THAT_IS_CARRIED("A can that is carried in and out counts as a tank."),
@@ -156,6 +170,9 @@ enum Says implements Phrase {
   LITRES("{}, litres"),
 
   // TapsPage: where water is used.
+  WHAT_COMES_TO_IT("What comes to it"),
+  COLD_WATER_ONLY("cold water only"),
+  COLD_AND_HOT_WATER("cold and hot water"),
   A_SINK("A sink"),
   IN_THE_KITCHEN("In the kitchen."),
   A_BASIN("A basin"),
@@ -192,6 +209,15 @@ enum Says implements Phrase {
   ALL_THREE("all three"),
 
   // VehiclePage: the vehicle, and who travels.
+  ITS_FLOOR_ABOVE_THE_GROUND("Its floor above the ground"),
+  LEAVE_IT_EMPTY_IF_NOT_MEASURED("Where you walk inside. Leave it empty if you have not measured."),
+  THE_REAR_AXLE_MAY_CARRY("The rear axle may carry"),
+  THE_FRONT_AXLE_MAY_CARRY("The front axle may carry"),
+  AS_THE_PLATE_SAYS("As the plate says; leave it empty if you do not know. A trailer's only axle."),
+  AS_THE_PLATE_SAYS_NONE_ON_A_TRAILER("As the plate says; leave it empty on a trailer."),
+  ITS_FLOOR("Its floor"),
+  THE_REAR_AXLE("The rear axle"),
+  THE_FRONT_AXLE("The front axle"),
   THE_VEHICLE("The vehicle"),
   WHAT_YOU_CALL_IT("What you call it"),
   WHAT_IT_IS("What it is"),

@@ -70,6 +70,12 @@ final class TanksPage implements GuidePage {
             units.unit(Measure.LENGTH).sign(),
             Says.ALONG_THE_VEHICLE_X_ACROSS_X.filled(size(new Size(0.9, 0.4, 0.29), units))));
     fields.add(Field.tick(t + "inside", Says.MEASURED_INSIDE.text(), tank.inside(), ""));
+    fields.add(
+        Field.choice(
+            t + "stands",
+            Says.INSIDE_OR_UNDERNEATH.text(),
+            tank.stands().map(Enum::name).orElse(""),
+            stands(tank)));
     fields.add(Field.spot(t + "spot", Says.WHERE_IT_STANDS.text(), FilledPage.spot(tank.spot())));
     fields.add(
         GuidePage.amount(
@@ -98,6 +104,17 @@ final class TanksPage implements GuidePage {
         List.of(new Button("remove-" + tank.id(), Says.REMOVE_THIS_TANK.text())));
   }
 
+  /** Answers of before this was asked stay unanswered until somebody does. */
+  private static List<Field.Option> stands(Tank tank) {
+    List<Field.Option> options = new ArrayList<>();
+    if (tank.stands().isEmpty()) {
+      options.add(new Field.Option("", Says.NOT_SAID_YET.text()));
+    }
+    options.add(new Field.Option("INSIDE", Says.INSIDE_ON_THE_FLOOR_OR_A_BENCH.text()));
+    options.add(new Field.Option("UNDERNEATH", Says.UNDERNEATH_BELOW_THE_FLOOR.text()));
+    return options;
+  }
+
   private static String size(Size size, Units units) {
     return "%s x %s x %s"
         .formatted(
@@ -112,7 +129,8 @@ final class TanksPage implements GuidePage {
     List<Tank> tanks = new ArrayList<>();
     for (Tank tank : before.tanks()) {
       if (!action.equals("remove-" + tank.id())) {
-        tanks.add(sheet.has(tank.id() + "-label") ? tank(tank, sheet) : tank);
+        tanks.add(
+            sheet.has(tank.id() + "-label") ? agreeing(tank(tank, sheet), before, sheet) : tank);
       }
     }
     if (action.startsWith("add-") && tanks.size() >= MOST) {
@@ -125,6 +143,22 @@ final class TanksPage implements GuidePage {
     return before.with(tanks);
   }
 
+  /** A tank that cannot be where it is said to be under or over a floor that was measured. */
+  private static Tank agreeing(Tank tank, RigAnswers answers, FilledPage sheet) {
+    Optional<Double> floor = answers.vehicle().floor();
+    boolean inside = tank.stands().filter(s -> s == RigAnswers.Stands.INSIDE).isPresent();
+    boolean under = tank.stands().filter(s -> s == RigAnswers.Stands.UNDERNEATH).isPresent();
+    Units units = sheet.units();
+    floor
+        .filter(f -> inside && tank.bottom() < f || under && tank.bottom() >= f)
+        .ifPresent(f ->
+            sheet.error(
+                tank.id() + "-bottom",
+                Says.ITS_BOTTOM_AND_THE_FLOOR_DISAGREE.filled(
+                    units.show(Measure.LENGTH, tank.bottom()), units.show(Measure.LENGTH, f))));
+    return tank;
+  }
+
   private static Tank tank(Tank was, FilledPage sheet) {
     String t = was.id() + "-";
     return new Tank(
@@ -134,6 +168,7 @@ final class TanksPage implements GuidePage {
         litres(was, sheet),
         size(was, sheet),
         sheet.tick(t + "inside"),
+        sheet.choice(t + "stands", RigAnswers.Stands.class).or(was::stands),
         sheet.spot(t + "spot", was.spot()),
         sheet.amount(
             t + "bottom",
@@ -215,20 +250,21 @@ final class TanksPage implements GuidePage {
     }
     double bottom = fresh ? 0.7 : 0.35;
     return new Tank(
-        "t" + number,
-        (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),
-        contents,
-        Optional.of(fresh ? 0.08 : 0.06),
-        Optional.empty(),
-        false,
-        new Spot(1, fresh ? 0 : 1),
-        bottom,
-        fresh ? Set.of(RigAnswers.Fill.NECK) : Set.of(),
-        new Spot(1, 0),
-        bottom + 0.6,
-        bottom + 0.65,
-        false,
-        fresh ? Drain.CAP : Drain.NONE);
+            "t" + number,
+            (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),
+            contents,
+            Optional.of(fresh ? 0.08 : 0.06),
+            Optional.empty(),
+            false,
+            new Spot(1, fresh ? 0 : 1),
+            bottom,
+            fresh ? Set.of(RigAnswers.Fill.NECK) : Set.of(),
+            new Spot(1, 0),
+            bottom + 0.6,
+            bottom + 0.65,
+            false,
+            fresh ? Drain.CAP : Drain.NONE)
+        .standing(fresh ? RigAnswers.Stands.INSIDE : RigAnswers.Stands.UNDERNEATH);
   }
 
   private static boolean has(List<Tank> tanks, String id) {

@@ -90,6 +90,16 @@ final class TapsPage implements GuidePage {
                     new Field.Option("TANK", Says.INTO_THE_GRAY_TANK.text()),
                     new Field.Option("GROUND", Says.ONTO_THE_GROUND.text()))));
       }
+      if (usual.use() != Use.TOILET && answers.pump().hot() != RigAnswers.Hot.NONE) {
+        fields.add(
+            Field.choice(
+                u + "water",
+                Says.WHAT_COMES_TO_IT.text(),
+                tap.gives().name(),
+                List.of(
+                    new Field.Option("COLD", Says.COLD_WATER_ONLY.text()),
+                    new Field.Option("COLD_AND_HOT", Says.COLD_AND_HOT_WATER.text()))));
+      }
       cards.add(new Card(usual.use().name(), usual.words(), usual.what(), fields));
     }
     return cards;
@@ -120,7 +130,8 @@ final class TapsPage implements GuidePage {
                     was.height(),
                     0.1,
                     4.5),
-                sheet.choice(u + "runs", was.runs())));
+                sheet.choice(u + "runs", was.runs()),
+                sheet.choice(u + "water", RigAnswers.Water.class).or(was::water)));
       }
     }
     return before.tapping(taps);

@@ -3,12 +3,15 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.app.web.Visitor;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.http.HttpHeaders;
 
 /** The units in one choice: metric, US, imperial, or a mix of one's own, measure by measure. */
 enum UnitChoice {
@@ -25,6 +28,20 @@ enum UnitChoice {
   UnitChoice(String words, String signs) {
     this.words = words;
     this.signs = signs;
+  }
+
+  /**
+   * Returns the units of where a browser's language is spoken, for somebody who has chosen none
+   * yet: gallons and inches in the United States. Litres and millimetres are what everybody reads
+   * until they choose.
+   */
+  static Optional<Units> byLanguage(HttpServletRequest request) {
+    boolean american =
+        request.getHeader(HttpHeaders.ACCEPT_LANGUAGE) != null
+            && Locale.US.getCountry().equals(request.getLocale().getCountry());
+    return american && !Visitor.hasChosenUnits(request)
+        ? Optional.of(Units.of(US.signs))
+        : Optional.empty();
   }
 
   private static UnitChoice of(Units units) {

@@ -7,11 +7,22 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
+import java.util.Optional;
 
 /** The vehicle, and who travels. */
 final class VehiclePage implements GuidePage {
 
   private static final int MOST_PEOPLE = 20;
+
+  /** Floors of vehicles lie between these (m). */
+  private static final double LOWEST_FLOOR = 0.2;
+
+  private static final double HIGHEST_FLOOR = 2;
+
+  /** Axles of vehicles carry between these (kg). */
+  private static final double LIGHTEST_AXLE = 100;
+
+  private static final double HEAVIEST_AXLE = 20_000;
 
   @Override
   public String id() {
@@ -47,6 +58,27 @@ final class VehiclePage implements GuidePage {
                     Measure.LENGTH,
                     answers.vehicle().length(),
                     Says.FROM_BUMPER_TO_BUMPER_ROUGHLY.text()),
+                optional(
+                    "floor",
+                    Says.ITS_FLOOR_ABOVE_THE_GROUND.text(),
+                    units,
+                    Measure.LENGTH,
+                    answers.vehicle().floor(),
+                    Says.LEAVE_IT_EMPTY_IF_NOT_MEASURED.text()),
+                optional(
+                    "rear-limit",
+                    Says.THE_REAR_AXLE_MAY_CARRY.text(),
+                    units,
+                    Measure.MASS,
+                    answers.vehicle().rearLimit(),
+                    Says.AS_THE_PLATE_SAYS.text()),
+                optional(
+                    "front-limit",
+                    Says.THE_FRONT_AXLE_MAY_CARRY.text(),
+                    units,
+                    Measure.MASS,
+                    answers.vehicle().frontLimit(),
+                    Says.AS_THE_PLATE_SAYS_NONE_ON_A_TRAILER.text()),
                 Field.number(
                     "people",
                     Says.HOW_MANY_TRAVEL.text(),
@@ -55,6 +87,16 @@ final class VehiclePage implements GuidePage {
                     ""),
                 UnitChoice.field(units))),
         new Card("own-units", Says.UNITS_OF_YOUR_OWN.text(), "", UnitChoice.own(units)));
+  }
+
+  private static Field optional(
+      String name, String label, Units units, Measure measure, Optional<Double> si, String hint) {
+    return Field.number(
+        name,
+        label,
+        si.map(v -> units.number(measure, v)).orElse(""),
+        units.unit(measure).sign(),
+        hint);
   }
 
   @Override
@@ -70,7 +112,22 @@ final class VehiclePage implements GuidePage {
                 Measure.LENGTH,
                 before.vehicle().length(),
                 1.5,
-                20)));
+                20),
+            sheet.optional(
+                "floor",
+                Says.ITS_FLOOR.text(),
+                Measure.LENGTH,
+                before.vehicle().floor(),
+                LOWEST_FLOOR,
+                HIGHEST_FLOOR),
+            limit(sheet, "rear-limit", Says.THE_REAR_AXLE.text(), before.vehicle().rearLimit()),
+            limit(
+                sheet, "front-limit", Says.THE_FRONT_AXLE.text(), before.vehicle().frontLimit())));
+  }
+
+  private static Optional<Double> limit(
+      FilledPage sheet, String field, String label, Optional<Double> before) {
+    return sheet.optional(field, label, Measure.MASS, before, LIGHTEST_AXLE, HEAVIEST_AXLE);
   }
 
   private static int people(RigAnswers before, FilledPage sheet) {

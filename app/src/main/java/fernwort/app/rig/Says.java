@@ -202,6 +202,7 @@ enum Says implements Phrase {
   CANNOT_BE_CHOSEN_PICK("{}: “{}” cannot be chosen; pick one of the list"),
 
   // VehicleForm: the vehicle as a form, and back.
+  LIMIT_0_NOT_KNOWN("limit; 0 is not known"),
   AXLES_REAR_FIRST("Axles, rear first"),
   REAR_END("Rear end"),
   AHEAD_OF_THE_REAR_AXLE_BEHIND("Ahead of the rear axle; behind it is negative."),

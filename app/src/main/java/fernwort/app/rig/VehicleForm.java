@@ -111,7 +111,7 @@ final class VehicleForm {
             List.of(
                 new Field.Head("name", ""),
                 new Field.Head(Says.AHEAD_OF_THE_REAR.text(), ""),
-                new Field.Head("limit", ""),
+                new Field.Head(Says.LIMIT_0_NOT_KNOWN.text(), ""),
                 new Field.Head(Says.WITH_EMPTY_TANKS_INSIDE.text(), "")),
             rows,
             false));

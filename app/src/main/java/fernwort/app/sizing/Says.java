@@ -270,6 +270,8 @@ enum Says implements Phrase {
   THE_WAY_OF_THE_WATER("the way of the water to the weakest tap, with its pressure"),
 
   // WeightPage: what the water weighs, where, and how little of it will do.
+  LIMIT_NOT_KNOWN("not known"),
+  READ_THE_PLATE_AND_ENTER("Read the axle limits from the plate, and enter them under Rig."),
   LEVEL_GROUND_MEASURED_EMPTY(
       "Level ground, measured empty loads, water alone on top. A weighbridge has the last word."),
   LEFT_HEAVIER_THAN_RIGHT_BY("left heavier than right by"),

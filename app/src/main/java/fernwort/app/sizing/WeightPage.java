@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What the water weighs, where, and how little of it will do. */
 final class WeightPage {
@@ -67,9 +68,9 @@ final class WeightPage {
           rows.add(
               List.of(
                   Says.LEFT_HEAVIER_THAN_RIGHT_BY.text(),
-                  trip.mass(now.left()),
-                  trip.mass(any.left()),
-                  trip.mass(full.left()),
+                  mass(now.left()),
+                  mass(any.left()),
+                  mass(full.left()),
                   "",
                   ""));
           return Question.Answer.tables(
@@ -101,18 +102,30 @@ final class WeightPage {
     return all;
   }
 
+  /** Returns a mass; one without end is a limit that nobody read from the plate. */
+  private String mass(double kilograms) {
+    return Double.isInfinite(kilograms) ? Says.LIMIT_NOT_KNOWN.text() : trip.mass(kilograms);
+  }
+
   private List<Question.Row> payload(Loads full) {
     List<Axle> axles = trip.rig().vehicle().axles();
+    if (axles.stream().anyMatch(a -> Double.isInfinite(a.bears()))) {
+      return List.of(
+          new Question.Row(
+              Says.WHAT_THE_AXLES_LEAVE.text(),
+              Says.LIMIT_NOT_KNOWN.text(),
+              Says.READ_THE_PLATE_AND_ENTER.text()));
+    }
     double spare = axles.stream().mapToDouble(a -> a.limit() - a.emptyLoad()).sum();
     return List.of(
         new Question.Row(
             Says.WHAT_THE_AXLES_LEAVE.text(),
-            trip.mass(spare),
+            mass(spare),
             Says.THEIR_LIMITS_LESS_THEIR_EMPTY.text()),
         new Question.Row(
             Says.OF_IT_TAKES_FULL_FRESH_WATER.text(),
             String.format(
-                Locale.ROOT, "%s, %.0f %%", trip.mass(full.total()), 100 * full.total() / spare),
+                Locale.ROOT, "%s, %.0f %%", mass(full.total()), 100 * full.total() / spare),
             Says.PEOPLE_FOOD_AND_TOOLS_NEED.text()));
   }
 
@@ -120,19 +133,19 @@ final class WeightPage {
     double margin = support.highest() - full;
     return List.of(
         called(support) + (support.empty() == 0 ? Says.WATER_ALONE.text() : ""),
-        trip.mass(now),
-        trip.mass(tried),
-        trip.mass(full),
-        trip.mass(support.highest()),
+        mass(now),
+        mass(tried),
+        mass(full),
+        mass(support.highest()),
         margin(support, full, margin));
   }
 
   private String margin(Bearing support, double full, double margin) {
     if (margin < 0) {
-      return Says.OVER_BY.filled(trip.mass(-margin));
+      return Says.OVER_BY.filled(mass(-margin));
     }
     boolean light = support.lowest() > 0 && support.empty() > 0 && full < support.lowest();
-    return light ? Says.TOO_LIGHT_BY.filled(trip.mass(support.lowest() - full)) : trip.mass(margin);
+    return light ? Says.TOO_LIGHT_BY.filled(mass(support.lowest() - full)) : mass(margin);
   }
 
   private static String called(Bearing support) {
@@ -182,9 +195,9 @@ final class WeightPage {
           rows.add(
               new Question.Row(
                   "Saves",
-                  trip.mass(full.total() - fill.loads().total()),
+                  mass(full.total() - fill.loads().total()),
                   Says.AGAINST_FULL_TANKS_SMALLEST.filled(
-                      trip.mass(fill.loads().margin()), trip.mass(full.margin()))));
+                      mass(fill.loads().margin()), mass(full.margin()))));
           return Question.Answer.rows(rows);
         });
   }
@@ -210,8 +223,8 @@ final class WeightPage {
   private Question.Row orderRow(DrawOrders.Order order) {
     return new Question.Row(
         order.tanks().stream().map(trip::label).collect(Collectors.joining(Says.THEN.text())),
-        Says.TO_SPARE.filled(trip.mass(order.worst())),
-        Says.SIDE_TO_SIDE_AT_MOST.filled(trip.mass(order.side())));
+        Says.TO_SPARE.filled(mass(order.worst())),
+        Says.SIDE_TO_SIDE_AT_MOST.filled(mass(order.side())));
   }
 
   private List<Chart> course(DrawOrders.Order best, DrawOrders.Order worst) {
@@ -227,16 +240,26 @@ final class WeightPage {
               trip.axis("drawn", Measure.VOLUME),
               trip.axis("load", Measure.MASS),
               at,
-              List.of(
-                  course(Says.BEST_ORDER.text(), Chart.Style.EXPECTED, best, drawn, rear),
-                  course(Says.WORST_ORDER.text(), Chart.Style.HIGH, worst, drawn, rear),
-                  Chart.Course.level(
-                      "allowed",
-                      Chart.Style.LIMIT,
-                      trip.units().in(Measure.MASS, support.highest()),
-                      at.size()))));
+              Stream.concat(
+                      Stream.of(
+                          course(Says.BEST_ORDER.text(), Chart.Style.EXPECTED, best, drawn, rear),
+                          course(Says.WORST_ORDER.text(), Chart.Style.HIGH, worst, drawn, rear)),
+                      limit(support, at.size()))
+                  .toList()));
     }
     return charts;
+  }
+
+  /** What a support may carry as a level, where somebody read the plate. */
+  private Stream<Chart.Course> limit(Bearing support, int points) {
+    return Double.isInfinite(support.highest())
+        ? Stream.of()
+        : Stream.of(
+            Chart.Course.level(
+                "allowed",
+                Chart.Style.LIMIT,
+                trip.units().in(Measure.MASS, support.highest()),
+                points));
   }
 
   private Chart.Course course(

@@ -120,6 +120,11 @@ public class Visitor {
     return Units.of(cookie(request, UNITS_COOKIE));
   }
 
+  /** Tells whether somebody has chosen units on this device. */
+  public static boolean hasChosenUnits(HttpServletRequest request) {
+    return !cookie(request, UNITS_COOKIE).isEmpty();
+  }
+
   /** Returns the token that every change must carry. */
   @ModelAttribute("csrf")
   public String csrf(HttpServletRequest request) {

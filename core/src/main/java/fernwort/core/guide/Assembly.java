@@ -5,6 +5,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.RigAnswers.Stands;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.tank.Point;
@@ -40,8 +41,31 @@ final class Assembly {
   private final List<Line> lines = new ArrayList<>();
   private final Map<String, String> running = new LinkedHashMap<>();
 
-  Assembly(RigAnswers.Van van) {
-    vehicle = vehicle(van);
+  Assembly(RigAnswers answers) {
+    Vehicle usual = vehicle(answers.vehicle());
+    vehicle = usual.withFloor(floor(answers, usual.floor()));
+  }
+
+  /** Below a tank inside, and above one underneath, there is so much at least (m). */
+  private static final double PLANK = 0.02;
+
+  /** A tank underneath is so much lower than the floor at least (m). */
+  private static final double HANGS = 0.15;
+
+  /** The floor as somebody measured it, else the usual one, moved to where their tanks need it. */
+  private static double floor(RigAnswers answers, double usual) {
+    double floor = answers.vehicle().floor().orElse(usual);
+    if (answers.vehicle().floor().isEmpty()) {
+      for (RigAnswers.Tank tank : answers.tanks()) {
+        boolean under = tank.stands().filter(s -> s == Stands.UNDERNEATH).isPresent();
+        floor = under ? Math.max(floor, tank.bottom() + HANGS) : floor;
+      }
+      for (RigAnswers.Tank tank : answers.tanks()) {
+        boolean inside = tank.stands().filter(s -> s == Stands.INSIDE).isPresent();
+        floor = inside ? Math.min(floor, tank.bottom() - PLANK) : floor;
+      }
+    }
+    return floor;
   }
 
   Vehicle vehicle() {
@@ -51,6 +75,8 @@ final class Assembly {
   /** A vehicle of a length, with what such a one usually has. */
   private static Vehicle vehicle(RigAnswers.Van van) {
     double length = van.length();
+    double rear = van.rearLimit().orElse(Axle.NOT_KNOWN);
+    double front = van.frontLimit().orElse(Axle.NOT_KNOWN);
     return switch (van.body()) {
       case VAN ->
           new Vehicle(
@@ -62,7 +88,7 @@ final class Assembly {
               2.7,
               0.2,
               List.of(
-                  new Axle("rear", 0, 2100, 1250), new Axle("front", 0.63 * length, 1850, 1350)),
+                  new Axle("rear", 0, rear, 1250), new Axle("front", 0.63 * length, front, 1350)),
               Optional.empty());
       case TRUCK ->
           new Vehicle(
@@ -74,7 +100,7 @@ final class Assembly {
               3.3,
               0.28,
               List.of(
-                  new Axle("rear", 0, 5200, 3300), new Axle("front", 0.54 * length, 3200, 2300)),
+                  new Axle("rear", 0, rear, 3300), new Axle("front", 0.54 * length, front, 2300)),
               Optional.empty());
       case TRAILER ->
           new Vehicle(
@@ -85,7 +111,7 @@ final class Assembly {
               0.5,
               2.4,
               0.2,
-              List.of(new Axle("only", 0, 1300, 850)),
+              List.of(new Axle("only", 0, rear, 850)),
               Optional.of(new Hitch(0.52 * length + 0.95, 25, 75, Optional.empty())));
     };
   }

@@ -2,8 +2,10 @@ package fernwort.core.guide;
 
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -39,7 +41,7 @@ public record Guided(
    * @throws fernwort.core.rig.InvalidRigException when an answer is beyond what any vehicle has
    */
   public static Guided of(RigAnswers answers) {
-    Assembly rig = new Assembly(answers.vehicle());
+    Assembly rig = new Assembly(answers);
     List<Guess> guesses = new ArrayList<>();
     List<Message> ways = new ArrayList<>();
     TankMaker maker = new TankMaker(rig, answers, guesses);
@@ -53,13 +55,46 @@ public record Guided(
     tanks.putAll(new WasteSide(rig, answers, ways).join(maker, pressure.taps()));
     Rig made = rig.build(answers.name());
     guesses.addAll(Overlap.in(made));
+    guesses.addAll(unmeasured(answers, made));
     if (rig.lines() > 0) {
       guesses.add(
           new Guess(
+              Guess.About.LENGTHS,
               Says.LENGTHS_OF_LINES.with(rig.lines()),
               Says.FLOW_AT_THE_TAPS_AND_WHAT_STAYS.with()));
     }
+    guesses.sort(Comparator.comparing(Guess::about));
     return new Guided(made, guesses, ways, rig.running(), tanks);
+  }
+
+  /** What nobody measured or read of the vehicle and the heater. */
+  private static List<Guess> unmeasured(RigAnswers answers, Rig made) {
+    List<Guess> guesses = new ArrayList<>();
+    RigAnswers.Van van = answers.vehicle();
+    boolean two = made.vehicle().axles().size() > 1;
+    boolean read = van.rearLimit().isPresent() && (!two || van.frontLimit().isPresent());
+    if (!read && !answers.tanks().isEmpty()) {
+      guesses.add(
+          new Guess(
+              Guess.About.AXLES,
+              Says.WHAT_THE_AXLES_MAY_CARRY.with(),
+              Says.WHETHER_WATER_IS_TOO_HEAVY.with()));
+    }
+    if (van.floor().isEmpty() && !answers.tanks().isEmpty()) {
+      guesses.add(
+          new Guess(
+              Guess.About.FLOOR,
+              Says.THE_FLOOR_ABOVE_THE_GROUND.with(Amount.length(made.vehicle().floor())),
+              Says.WHAT_HANGS_UNDER_IT_AND_FREEZES.with()));
+    }
+    if (answers.pump().hot() != RigAnswers.Hot.NONE && answers.pump().heat().isEmpty()) {
+      guesses.add(
+          new Guess(
+              Guess.About.HEATER,
+              Says.THE_HEATER_BESIDE_THE_PUMP.with(),
+              Says.HOW_IT_IS_DRAINED_BEFORE_FROST.with()));
+    }
+    return guesses;
   }
 
   /** Returns how much the flow at the shower, or else the first tap, hangs on guessed lengths. */

@@ -27,6 +27,7 @@ final class Overlap {
         if (overlaps(tanks.get(i), other)) {
           guesses.add(
               new Guess(
+                  Guess.About.SAME_PLACE,
                   Says.AND_IN_THE_SAME_PLACE_FOR_THEIR.with(tanks.get(i).label(), other.label()),
                   Says.WEIGHT_ON_EACH_AXLE_AND_EVERY.with()));
         }

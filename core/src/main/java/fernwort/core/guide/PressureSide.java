@@ -1,12 +1,16 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.guide.RigAnswers.Heat;
+import fernwort.core.guide.RigAnswers.HeaterDrain;
 import fernwort.core.guide.RigAnswers.Hot;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.RigAnswers.Water;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Accumulator;
 import fernwort.core.kind.line.Filter;
@@ -27,6 +31,7 @@ import java.util.Map;
 final class PressureSide {
 
   private static final double FILTER_BODY = 5e-4;
+  private static final double VALVE_BODY = 2e-5;
 
   private final Assembly rig;
   private final RigAnswers answers;
@@ -176,9 +181,9 @@ final class PressureSide {
       if (answers.lows().hot()) {
         hot.add(low(Says.HOT_DRAIN_CAP.text()));
       }
-      String heater = heater();
-      cold.add(rig.get(heater).port("cold"));
-      spread("hot", rig.get(heater).port("hot"), hot);
+      Heated heated = heater();
+      cold.add(heated.cold());
+      spread("hot", heated.hot(), hot);
       ways.add(Says.HEATER.with(words, String.join(", ", hotWords)));
     }
     spread("cold", from, cold);
@@ -187,15 +192,63 @@ final class PressureSide {
     }
   }
 
-  private String heater() {
+  /** The ports by which cold water comes to the heater and its valves, and hot water leaves. */
+  private record Heated(PortRef cold, PortRef hot) {}
+
+  private Heated heater() {
     RigAnswers.Pump pump = answers.pump();
     boolean store = pump.hot() == Hot.STORAGE;
-    return rig.part(
-        "Heater",
-        spot,
-        height + 0.1,
-        pump.heaterVolume(),
-        new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
+    Heat heat = pump.heat().orElse(new Heat(spot, height + 0.1, HeaterDrain.PLUG, false));
+    String heater =
+        rig.part(
+            "Heater",
+            heat.spot(),
+            heat.height(),
+            pump.heaterVolume(),
+            new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
+    PortRef cold = rig.get(heater).port("cold");
+    PortRef hot = rig.get(heater).port("hot");
+    if (heat.drain() == HeaterDrain.VALVE) {
+      cold = drained(cold, heat);
+    }
+    return heat.bypass() ? bypassed(cold, hot, heat) : new Heated(cold, hot);
+  }
+
+  /** A valve below the heater lets it run out onto the ground. */
+  private PortRef drained(PortRef cold, Heat heat) {
+    double low = heat.height() - 0.03;
+    String tee = rig.part(Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
+    String valve =
+        rig.part(Says.HEATER_DRAIN.text(), heat.spot(), low - 0.03, VALVE_BODY, Fittings.twoWay(0));
+    double under = Math.min(low - 0.1, rig.vehicle().clearance() + 0.15);
+    String tail =
+        rig.part(Says.HEATER_DRAIN_TAIL.text(), heat.spot(), under, 0, Fittings.end(Role.DRAIN));
+    rig.join(rig.get(tee).port("b"), cold, bore);
+    rig.join(rig.get(tee).port("c"), rig.get(valve).port("a"), bore);
+    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
+    return rig.get(tee).port("a");
+  }
+
+  /** Three valves lead the water past the heater, so that no antifreeze goes into it. */
+  private Heated bypassed(PortRef cold, PortRef hot, Heat heat) {
+    String before = rig.part(Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+    String after = rig.part(Says.HOT_TEE.text(), heat.spot(), heat.height() + 0.1, 0, new Tee());
+    String in = valve(Says.HEATER_IN.text(), heat, "open");
+    String out = valve(Says.HEATER_OUT.text(), heat, "open");
+    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
+    rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
+    rig.join(rig.get(in).port("b"), cold, bore);
+    rig.join(hot, rig.get(out).port("a"), bore);
+    rig.join(rig.get(out).port("b"), rig.get(after).port("a"), bore);
+    rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
+    rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
+    return new Heated(rig.get(before).port("a"), rig.get(after).port("c"));
+  }
+
+  private String valve(String label, Heat heat, String running) {
+    String id = rig.part(label, heat.spot(), heat.height() + 0.05, VALVE_BODY, Fittings.twoWay(0));
+    rig.runsWith(id, running);
+    return id;
   }
 
   /** A cap at the lowest spot of a run: under the floor by the pump, where it can be got at. */
@@ -233,14 +286,14 @@ final class PressureSide {
   }
 
   private String tap(Tap tap) {
-    boolean warm = answers.pump().hot() != Hot.NONE;
+    boolean warm = answers.pump().hot() != Hot.NONE && tap.gives() == Water.COLD_AND_HOT;
     Kind kind =
         switch (tap.use()) {
           case SINK, BASIN -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 6);
           case SHOWER -> Fittings.fixture(warm ? Type.SHOWER : Type.TAP, false, 7);
           case TOILET -> Fittings.fixture(Type.TOILET, false, 5);
-          case DRINKING -> Fittings.fixture(Type.TAP, true, 3);
-          case OUTSIDE -> Fittings.fixture(Type.HOSE_POINT, false, 8);
+          case DRINKING -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 3);
+          case OUTSIDE -> Fittings.fixture(warm ? Type.SHOWER : Type.HOSE_POINT, false, 8);
         };
     String id = rig.part(name(tap.use()), tap.spot(), tap.height(), 0, kind);
     taps.put(tap, id);

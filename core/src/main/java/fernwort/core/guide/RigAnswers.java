@@ -122,8 +122,33 @@ public record RigAnswers(
    *
    * @param body its silhouette
    * @param length from bumper to bumper, without a drawbar (m)
+   * @param floor its floor above the ground, if somebody measured (m)
+   * @param rearLimit what the plate says its rear or only axle may carry (kg)
+   * @param frontLimit the same of the front axle (kg)
    */
-  public record Van(Vehicle.Body body, double length) {}
+  public record Van(
+      Vehicle.Body body,
+      double length,
+      Optional<Double> floor,
+      Optional<Double> rearLimit,
+      Optional<Double> frontLimit) {
+
+    public Van {
+      // Answers of an earlier Fernwort know nothing of these three.
+      floor = Objects.requireNonNullElse(floor, Optional.empty());
+      rearLimit = Objects.requireNonNullElse(rearLimit, Optional.empty());
+      frontLimit = Objects.requireNonNullElse(frontLimit, Optional.empty());
+    }
+
+    /**
+     * Makes a vehicle of which nobody measured the floor or read the plate.
+     *
+     * @param length from bumper to bumper, without a drawbar (m)
+     */
+    public Van(Vehicle.Body body, double length) {
+      this(body, length, Optional.empty(), Optional.empty(), Optional.empty());
+    }
+  }
 
   /**
    * A spot on the plan of the vehicle, seen from above.
@@ -137,6 +162,12 @@ public record RigAnswers(
         throw new IllegalArgumentException("no spot of the plan: " + along + ", " + side);
       }
     }
+  }
+
+  /** Where a tank stands: over the floor, or under it in wind and frost. */
+  public enum Stands {
+    INSIDE,
+    UNDERNEATH
   }
 
   /** How water comes into a tank. */
@@ -196,6 +227,7 @@ public record RigAnswers(
    * @param litres what its label says (m³)
    * @param size its sizes, if somebody measured
    * @param inside whether they were measured inside
+   * @param stands whether it stands inside or hangs underneath, if somebody said so
    * @param spot where it stands
    * @param bottom its bottom above the ground (m)
    * @param fills how it is filled
@@ -214,6 +246,7 @@ public record RigAnswers(
       Optional<Double> litres,
       Optional<Size> size,
       boolean inside,
+      Optional<Stands> stands,
       Spot spot,
       double bottom,
       Set<Fill> fills,
@@ -226,6 +259,7 @@ public record RigAnswers(
       List<Opening> openings) {
     public Tank {
       fills = Set.copyOf(fills);
+      stands = Objects.requireNonNullElse(stands, Optional.empty());
       // Answers of an earlier Fernwort know nothing of these two.
       from = Objects.requireNonNullElse(from, Optional.empty());
       openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
@@ -260,6 +294,7 @@ public record RigAnswers(
           litres,
           size,
           inside,
+          Optional.empty(),
           spot,
           bottom,
           fills,
@@ -301,8 +336,30 @@ public record RigAnswers(
         Optional<String> other,
         List<Opening> shown) {
       return new Tank(
-          id, label, contents, litres, size, inside, spot, bottom, ways, neckAt, height, end, rises,
-          drain, other, shown);
+          id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height,
+          end, rises, drain, other, shown);
+    }
+
+    /** Returns this tank inside or underneath. */
+    public Tank standing(Stands where) {
+      return new Tank(
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          Optional.of(where),
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          from,
+          openings);
     }
   }
 
@@ -417,6 +474,7 @@ public record RigAnswers(
    * @param hot the heater
    * @param heaterVolume what it holds (m³)
    * @param manifolds whether the lines to the taps leave from manifolds
+   * @param heat where the heater is and what is around it, if somebody said so
    */
   public record Pump(
       fernwort.core.kind.machine.Pump.Type type,
@@ -428,7 +486,41 @@ public record RigAnswers(
       List<Filter.Grade> filters,
       Hot hot,
       double heaterVolume,
-      boolean manifolds) {
+      boolean manifolds,
+      Optional<Heat> heat) {
+
+    /**
+     * Makes a pump with a heater beside it.
+     *
+     * @param height above the ground (m)
+     * @param flow at no pressure (m³/s)
+     * @param cutOut pressure at which its switch stops it (Pa)
+     * @param heaterVolume what the heater holds (m³)
+     */
+    public Pump(
+        fernwort.core.kind.machine.Pump.Type type,
+        Spot spot,
+        double height,
+        double flow,
+        double cutOut,
+        boolean accumulator,
+        List<Filter.Grade> filters,
+        Hot hot,
+        double heaterVolume,
+        boolean manifolds) {
+      this(
+          type,
+          spot,
+          height,
+          flow,
+          cutOut,
+          accumulator,
+          filters,
+          hot,
+          heaterVolume,
+          manifolds,
+          Optional.empty());
+    }
 
     /** A diaphragm pump as most vans have it. */
     public static final Pump USUAL =
@@ -446,7 +538,24 @@ public record RigAnswers(
 
     public Pump {
       filters = List.copyOf(filters);
+      heat = Objects.requireNonNullElse(heat, Optional.empty());
     }
+  }
+
+  /**
+   * The heater's place, and what is around it.
+   *
+   * @param spot where it is
+   * @param height its bottom above the ground (m)
+   * @param drain what lets its water out
+   * @param bypass whether three valves lead the water past it in winter
+   */
+  public record Heat(Spot spot, double height, HeaterDrain drain, boolean bypass) {}
+
+  /** What lets the water of a heater out. */
+  public enum HeaterDrain {
+    PLUG,
+    VALVE
   }
 
   /** The places at which water is used. */
@@ -472,8 +581,38 @@ public record RigAnswers(
    * @param spot where it is
    * @param height above the ground (m)
    * @param runs where its waste goes; outside it needs nothing
+   * @param water whether hot water comes to it too, if somebody said so
    */
-  public record Tap(Use use, Spot spot, double height, Runs runs) {}
+  public record Tap(Use use, Spot spot, double height, Runs runs, Optional<Water> water) {
+
+    public Tap {
+      water = Objects.requireNonNullElse(water, Optional.empty());
+    }
+
+    /**
+     * Makes a tap that is as such taps usually are.
+     *
+     * @param height above the ground (m)
+     */
+    public Tap(Use use, Spot spot, double height, Runs runs) {
+      this(use, spot, height, runs, Optional.empty());
+    }
+
+    /** Returns what comes to it where there is hot water. */
+    public Water gives() {
+      return water.orElse(
+          switch (use) {
+            case SINK, BASIN, SHOWER -> Water.COLD_AND_HOT;
+            case TOILET, DRINKING, OUTSIDE -> Water.COLD;
+          });
+    }
+  }
+
+  /** What water comes to a tap. */
+  public enum Water {
+    COLD,
+    COLD_AND_HOT
+  }
 
   /**
    * How waste runs off.

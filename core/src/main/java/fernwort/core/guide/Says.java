@@ -38,6 +38,12 @@ enum Says implements Phrase {
 
   // Guided: the rig that somebody's answers describe, as far as they go.
   LENGTHS_OF_LINES("Lengths of {} lines, from where their ends are"),
+  WHAT_THE_AXLES_MAY_CARRY("What the axles may carry is not known"),
+  WHETHER_WATER_IS_TOO_HEAVY("whether full tanks are too heavy; it is on the plate"),
+  THE_FLOOR_ABOVE_THE_GROUND("The floor {} above the ground"),
+  WHAT_HANGS_UNDER_IT_AND_FREEZES("what hangs under it, and freezes first"),
+  THE_HEATER_BESIDE_THE_PUMP("The heater beside the pump, with a drain plug and no bypass"),
+  HOW_IT_IS_DRAINED_BEFORE_FROST("how it is drained before frost, and how soon hot water comes"),
   FLOW_AT_THE_TAPS_AND_WHAT_STAYS("flow at the taps, and what stays in them"),
 
   // Overlap: tanks that lie in each other as their spots, heights and sizes were given: a field of
@@ -47,6 +53,12 @@ enum Says implements Phrase {
       "weight on each axle, and every figure on a slope; show where each stands"),
 
   // PressureSide: from the pump to the taps, cold and hot.
+  HEATER_IN("Heater in"),
+  HEATER_OUT("Heater out"),
+  HEATER_BYPASS("Heater bypass"),
+  HEATER_TEE("Heater tee"),
+  HEATER_DRAIN("Heater drain"),
+  HEATER_DRAIN_TAIL("Heater drain tail"),
   HOUSE_TEE("House tee"),
   THE_MAINS("The mains"),
   TEE_PLUG("Tee plug"),

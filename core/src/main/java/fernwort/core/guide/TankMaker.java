@@ -15,6 +15,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 
@@ -33,6 +34,7 @@ final class TankMaker {
   private final Assembly rig;
   private final RigAnswers answers;
   private final List<Guess> guesses;
+  private final List<Box> placed = new ArrayList<>();
 
   TankMaker(Assembly rig, RigAnswers answers, List<Guess> guesses) {
     this.rig = rig;
@@ -46,7 +48,7 @@ final class TankMaker {
    * @param inlets ids of openings through which something else runs in, such as wastes
    */
   String add(RigAnswers.Tank tank, List<String> inlets) {
-    TankSizes sizes = TankSizes.of(tank, rig.vehicle().floor());
+    TankSizes sizes = TankSizes.of(tank, rig.vehicle());
     sizes.guess().ifPresent(guesses::add);
     Size size = sizes.outside();
     Kind kind =
@@ -56,11 +58,72 @@ final class TankMaker {
             sizes.wall(),
             Fittings.sender(4, size.length() / 2, size.width() / 2),
             ports(tank, sizes, inlets).toArray(TankPort[]::new));
-    String id = rig.part(tank.label(), tank.spot(), corner(tank, size, sizes.wall()), 0, kind);
+    Box box = beside(new Box(corner(tank, size, sizes.wall()), size));
+    placed.add(box);
+    String id = rig.part(tank.label(), tank.spot(), box.corner(), 0, kind);
     vent(tank, id);
     fills(tank, id);
     drain(tank, id);
     return id;
+  }
+
+  /** Where a tank stands, by its rear right lower corner. */
+  private record Box(Point corner, Size size) {
+
+    Box moved(double along, double across) {
+      return new Box(new Point(corner.x() + along, corner.y() + across, corner.z()), size);
+    }
+
+    boolean meets(Box other) {
+      return meets(corner.x(), size.length(), other.corner.x(), other.size.length())
+          && meets(corner.y(), size.width(), other.corner.y(), other.size.width())
+          && meets(corner.z(), size.height(), other.corner.z(), other.size.height());
+    }
+
+    private static boolean meets(double from, double extent, double other, double otherExtent) {
+      return Math.min(from + extent, other + otherExtent) > Math.max(from, other);
+    }
+  }
+
+  /** Between two tanks side by side (m). */
+  private static final double BESIDE = 0.02;
+
+  /**
+   * Returns a tank beside those that stand on its spot already, for a spot of the plan is larger
+   * than a tank: ahead of them, behind, to the left or right, the nearest first; where it was when
+   * the vehicle has no room for that.
+   */
+  private Box beside(Box box) {
+    List<Box> free = new ArrayList<>();
+    for (Box other : placed) {
+      double ahead = other.corner().x() + other.size().length() + BESIDE - box.corner().x();
+      double behind = other.corner().x() - BESIDE - box.size().length() - box.corner().x();
+      double left = other.corner().y() + other.size().width() + BESIDE - box.corner().y();
+      double right = other.corner().y() - BESIDE - box.size().width() - box.corner().y();
+      free.add(box.moved(ahead, 0));
+      free.add(box.moved(behind, 0));
+      free.add(box.moved(0, left));
+      free.add(box.moved(0, right));
+    }
+    if (placed.stream().noneMatch(box::meets)) {
+      return box;
+    }
+    return free.stream()
+        .filter(this::isWithin)
+        .filter(b -> placed.stream().noneMatch(b::meets))
+        .min(
+            Comparator.comparingDouble(b ->
+                Math.abs(b.corner().x() - box.corner().x())
+                    + Math.abs(b.corner().y() - box.corner().y())))
+        .orElse(box);
+  }
+
+  private boolean isWithin(Box box) {
+    double half = rig.vehicle().width() / 2;
+    return box.corner().x() >= rig.vehicle().rear()
+        && box.corner().x() + box.size().length() <= rig.vehicle().nose()
+        && box.corner().y() >= -half
+        && box.corner().y() + box.size().width() <= half;
   }
 
   /** The tank's rear right lower corner, about the middle of its spot and within the vehicle. */

@@ -1,6 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Amount;
 import java.util.Optional;
 
@@ -23,14 +24,29 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   /** Litres and sizes that differ by less agree: a label is rounded. */
   private static final double AGREES = 0.02;
 
+  /** Sizes that make so much more or less than a label have rounded corners or a sump: it holds. */
+  private static final double NEAR_ENOUGH = 0.12;
+
+  /** A tank under a floor is no flatter than this, or its height is what nobody measured (m). */
+  private static final double FLATTEST = 0.15;
+
   /** How high a tank is taken to be of which only its litres are known (m). */
   private static final double USUAL_HEIGHT = 0.3;
 
   private static final double LEAST_VOLUME = 0.005;
 
-  static TankSizes of(RigAnswers.Tank tank, double floor) {
+  /** With less room than this under the floor its height is not told by that room (m). */
+  private static final double LEAST_ROOM = 0.08;
+
+  /** What a tank leaves of the vehicle's width at least (m). */
+  private static final double BESIDE = 0.2;
+
+  /** What share of the vehicle's length a tank takes at most. */
+  private static final double LONGEST = 0.6;
+
+  static TankSizes of(RigAnswers.Tank tank, Vehicle vehicle) {
     if (tank.size().isEmpty()) {
-      return fromLitres(tank, floor);
+      return fromLitres(tank, vehicle);
     }
     Size size = outside(tank.size().orElseThrow(), tank.inside());
     if (tank.litres().isEmpty()) {
@@ -45,11 +61,15 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
     if (between) {
       return new TankSizes(size, wall(size, litres), Optional.empty());
     }
+    if (Math.abs(usual - litres) <= NEAR_ENOUGH * litres) {
+      return new TankSizes(holding(size, litres), USUAL_WALL, Optional.empty());
+    }
     return new TankSizes(
         size,
         USUAL_WALL,
         Optional.of(
             new Guess(
+                Guess.About.CAPACITY,
                 Says.ITS_SIZES_MAKE_ITS_LABEL_SAYS.with(
                     tank.label(), Amount.volume(usual), Amount.volume(litres)),
                 Says.HOW_MUCH_IT_HOLDS_MEASURE_AGAIN.with())));
@@ -58,6 +78,12 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   private static Size outside(Size size, boolean inside) {
     double more = inside ? 2 * USUAL_WALL : 0;
     return new Size(size.length() + more, size.width() + more, size.height() + more);
+  }
+
+  /** The same base, as high as it must be to hold what the label says. */
+  private static Size holding(Size size, double litres) {
+    double base = (size.length() - 2 * USUAL_WALL) * (size.width() - 2 * USUAL_WALL);
+    return new Size(size.length(), size.width(), litres / base + 2 * USUAL_WALL);
   }
 
   private static double holds(Size size, double wall) {
@@ -80,18 +106,26 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   }
 
   /** A box twice as long as wide, as low as fits under a floor where it stands under one. */
-  private static TankSizes fromLitres(RigAnswers.Tank tank, double floor) {
+  private static TankSizes fromLitres(RigAnswers.Tank tank, Vehicle vehicle) {
     double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05));
-    double room = floor - tank.bottom();
-    double high = room > 0.08 && room < USUAL_HEIGHT ? room - 0.02 : USUAL_HEIGHT;
+    double room = vehicle.floor() - tank.bottom();
+    boolean under = room > LEAST_ROOM && room < USUAL_HEIGHT;
+    double high = under ? Math.max(FLATTEST, room - 0.02) : USUAL_HEIGHT;
     double base = litres / (high - 2 * USUAL_WALL);
+    // No wider than the vehicle, nor much longer than half of it; then it is higher.
+    double width = Math.min(Math.sqrt(base / 2), vehicle.width() - BESIDE);
+    double length = Math.min(base / width, LONGEST * (vehicle.nose() - vehicle.rear()));
     Size size =
-        new Size(Math.sqrt(2 * base) + 2 * USUAL_WALL, Math.sqrt(base / 2) + 2 * USUAL_WALL, high);
+        new Size(
+            length + 2 * USUAL_WALL,
+            width + 2 * USUAL_WALL,
+            litres / (length * width) + 2 * USUAL_WALL);
     return new TankSizes(
         size,
         USUAL_WALL,
         Optional.of(
             new Guess(
+                Guess.About.DIMENSIONS,
                 Says.LONG_WIDE_AND_HIGH.with(
                     tank.label(),
                     Amount.length(size.length()),

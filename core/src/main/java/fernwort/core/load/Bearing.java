@@ -14,7 +14,7 @@ import java.util.List;
  * @param x where it is along the vehicle (m)
  * @param empty what it carries without water (kg); 0 for a hitch that nobody weighed
  * @param lowest least it should carry (kg)
- * @param highest most it may carry (kg)
+ * @param highest most it may carry (kg); without end where nobody read the plate
  */
 public record Bearing(String label, double x, double empty, double lowest, double highest) {
 
@@ -61,6 +61,6 @@ public record Bearing(String label, double x, double empty, double lowest, doubl
         axles.stream().mapToDouble(Axle::x).average().orElse(0),
         axles.stream().mapToDouble(Axle::emptyLoad).sum(),
         0,
-        axles.stream().mapToDouble(Axle::limit).sum());
+        axles.stream().mapToDouble(Axle::bears).sum());
   }
 }

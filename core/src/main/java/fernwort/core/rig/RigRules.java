@@ -81,7 +81,7 @@ final class RigRules {
     for (Axle axle : v.axles()) {
       String which = "axle " + axle.label();
       faults.size(which, "x", axle.x(), -RigFaults.LONGEST, RigFaults.LONGEST);
-      faults.size(which, "limit", axle.limit(), 1, 100_000);
+      faults.size(which, "limit", axle.limit(), 0, 100_000);
       faults.size(which, Says.EMPTY_LOAD.text(), axle.emptyLoad(), 0, 100_000);
     }
     v.hitch()

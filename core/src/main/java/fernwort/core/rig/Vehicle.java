@@ -38,6 +38,12 @@ public record Vehicle(
     axles = List.copyOf(axles);
   }
 
+  /** Returns this vehicle with its floor at another height, over what hangs lowest (m). */
+  public Vehicle withFloor(double height) {
+    double possible = Math.clamp(height, clearance + 0.05, Math.max(clearance + 0.05, roof - 0.5));
+    return new Vehicle(body, rear, nose, width, possible, roof, clearance, axles, hitch);
+  }
+
   /** Returns this vehicle on other axles and another hitch. */
   public Vehicle standingOn(List<Axle> otherAxles, Optional<Hitch> otherHitch) {
     return new Vehicle(body, rear, nose, width, floor, roof, clearance, otherAxles, otherHitch);

@@ -118,6 +118,7 @@ class GuidedLawsTest {
                                             edge(random, 0.04, 4),
                                             edge(random, 0.04, 4))),
                                 t.inside(),
+                                t.stands(),
                                 t.spot(),
                                 edge(random, 0.05, 4),
                                 t.fills(),

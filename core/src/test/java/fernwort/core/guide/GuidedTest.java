@@ -16,6 +16,7 @@ import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
+import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -27,6 +28,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Axle;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -35,6 +37,7 @@ import fernwort.core.rig.Vehicle;
 import fernwort.core.tank.TankRoom;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,6 +46,7 @@ import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -317,23 +321,172 @@ class GuidedTest {
         .anyMatch(w -> w.startsWith("Lengths of"));
   }
 
+  /** A spot of the plan is larger than a tank: the second stands beside the first. */
   @Test
-  void tanksThatLieInEachOtherAreTold() {
+  void tanksOnOneSpotStandBesideEachOtherAndAreToldWhereThereIsNoRoom() {
     assertThat(overlaps(plainVan())).isEmpty();
-    assertThat(overlaps(trailer()))
+    assertThat(overlaps(trailer())).isEmpty();
+    RigAnswers.Tank near = trailer().tanks().getFirst();
+    RigAnswers three = trailer().with(List.of(near, at(near, near.spot(), near.bottom() + 0.1)));
+    Rig rig = Guided.of(three).rig();
+    assertThat(overlaps(three)).isEmpty();
+    assertThat(rig.tanks().map(t -> t.x() + " " + t.y()).distinct()).hasSize(2);
+    Size wide = new Size(2.5, 1.8, 0.3);
+    RigAnswers.Tank large = with(near, Optional.of(wide));
+    assertThat(overlaps(three.with(List.of(large, at(large, large.spot(), large.bottom())))))
         .singleElement()
         .asString()
-        .startsWith("Near and Far in the same place");
-    RigAnswers.Tank near = trailer().tanks().getFirst();
-    for (RigAnswers.Tank far :
-        List.of(
-            at(near, new Spot(3, 0), near.bottom()),
-            at(near, new Spot(1, 2), near.bottom()),
-            at(near, near.spot(), near.bottom() + 0.3))) {
-      assertThat(overlaps(trailer().with(List.of(near, far)))).isEmpty();
+        .contains("in the same place");
+  }
+
+  private static RigAnswers.Tank with(RigAnswers.Tank t, Optional<Size> size) {
+    return new RigAnswers.Tank(
+        t.id(),
+        t.label(),
+        t.contents(),
+        t.litres(),
+        size,
+        t.inside(),
+        t.spot(),
+        t.bottom(),
+        t.fills(),
+        t.neck(),
+        t.neckHeight(),
+        t.ventEnd(),
+        t.ventRises(),
+        t.drain());
+  }
+
+  private static RigAnswers warm(Optional<RigAnswers.Heat> heat, Tap... taps) {
+    RigAnswers.Pump p = plainVan().pump();
+    return plainVan()
+        .pumping(
+            new RigAnswers.Pump(
+                p.type(),
+                p.spot(),
+                p.height(),
+                p.flow(),
+                p.cutOut(),
+                false,
+                List.of(),
+                RigAnswers.Hot.STORAGE,
+                0.01,
+                false,
+                heat))
+        .tapping(List.of(taps));
+  }
+
+  private static Tap tap(Use use, RigAnswers.Water water) {
+    return new Tap(use, new Spot(2, 2), 1.4, Runs.TANK, Optional.of(water));
+  }
+
+  /** A heater makes no tap a mixer: each is what somebody said it is, the outside one too. */
+  @Test
+  void whatComesToATapIsWhatSomebodySaid() {
+    Rig rig =
+        Guided.of(
+                warm(
+                    Optional.empty(),
+                    tap(Use.SINK, RigAnswers.Water.COLD),
+                    tap(Use.BASIN, RigAnswers.Water.COLD_AND_HOT),
+                    tap(Use.OUTSIDE, RigAnswers.Water.COLD_AND_HOT)))
+            .rig();
+    assertThat(rig.part("sink").kind().ports()).doesNotContain("hot");
+    assertThat(rig.part("basin").kind().ports()).contains("hot");
+    assertThat(rig.part("outside-shower").kind().ports()).contains("hot");
+  }
+
+  @Test
+  void aHeaterStandsWhereItIsWithItsDrainAndItsBypass() {
+    Tap sink = tap(Use.SINK, RigAnswers.Water.COLD_AND_HOT);
+    RigAnswers.Heat heat =
+        new RigAnswers.Heat(new Spot(3, 0), 0.9, RigAnswers.HeaterDrain.VALVE, true);
+    Guided made = Guided.of(warm(Optional.of(heat), sink));
+    Part heater = made.rig().part("heater");
+    assertThat(heater.place()).isEqualTo("mid-front-left");
+    assertThat(heater.height()).isEqualTo(0.9);
+    assertThat(made.running())
+        .containsEntry("heater-in", "open")
+        .containsEntry("heater-bypass", "shut");
+    assertThat(made.guesses()).noneMatch(g -> g.about() == Guess.About.HEATER);
+    // Past the heater with its valves closed, hot water comes cold; with the drain open it runs
+    // out.
+    Hydraulics hydraulics = Hydraulics.of(Network.of(made.rig()));
+    State running = holding(made.rig(), 0.5);
+    for (Map.Entry<String, String> handle : made.running().entrySet()) {
+      running = running.with(handle.getKey(), handle.getValue());
     }
-    assertThat(overlaps(trailer().with(List.of(near, at(near, near.spot(), near.bottom() + 0.27)))))
-        .hasSize(1);
+    running = running.with("sink", "hot");
+    assertThat(hydraulics.solve(running).fixture("sink")).isPositive();
+    State past = running.with("heater-in", "shut").with("heater-out", "shut");
+    assertThat(hydraulics.solve(past).fixture("sink")).isZero();
+    assertThat(hydraulics.solve(past.with("heater-bypass", "open")).fixture("sink")).isPositive();
+    assertThat(
+            hydraulics.solve(running.with("heater-drain", "open")).ends().get("heater-drain-tail"))
+        .isPositive();
+  }
+
+  private static RigAnswers.Tank fresh(RigAnswers.Stands stands, double bottom) {
+    RigAnswers.Tank t = tank("T", Contents.FRESH, 60);
+    return new RigAnswers.Tank(
+            t.id(),
+            t.label(),
+            t.contents(),
+            t.litres(),
+            t.size(),
+            false,
+            t.spot(),
+            bottom,
+            t.fills(),
+            t.neck(),
+            t.neckHeight(),
+            t.ventEnd(),
+            t.ventRises(),
+            t.drain())
+        .standing(stands);
+  }
+
+  /**
+   * Inside is over the floor and underneath below it, whatever floor such a vehicle usually has.
+   */
+  @ParameterizedTest
+  @CsvSource({
+    "VAN, INSIDE, 0.45",
+    "TRUCK, INSIDE, 0.7",
+    "VAN, UNDERNEATH, 0.6",
+    "TRUCK, UNDERNEATH, 0.5"
+  })
+  void insideIsOverTheFloorAndUnderneathBelow(
+      Vehicle.Body body, RigAnswers.Stands stands, double bottom) {
+    RigAnswers answers =
+        RigAnswers.of("T")
+            .on("T", 2, new RigAnswers.Van(body, 6))
+            .with(List.of(fresh(stands, bottom)));
+    Rig rig = Guided.of(answers).rig();
+    Part tank = rig.tanks().findFirst().orElseThrow();
+    assertThat(tank.height() >= rig.vehicle().floor())
+        .isEqualTo(stands == RigAnswers.Stands.INSIDE);
+    assertThat(tank.place().endsWith("-under")).isEqualTo(stands == RigAnswers.Stands.UNDERNEATH);
+  }
+
+  @Test
+  void whatNobodyReadFromThePlateIsNotInventedAndTheWeightiestGuessComesFirst() {
+    RigAnswers answers = plainVan();
+    Guided unread = Guided.of(answers);
+    assertThat(unread.rig().vehicle().axles()).allMatch(a -> Double.isInfinite(a.bears()));
+    assertThat(unread.guesses()).isSortedAccordingTo(Comparator.comparing(Guess::about));
+    assertThat(unread.guesses()).extracting(Guess::about).contains(Guess.About.AXLES);
+    RigAnswers.Van read =
+        new RigAnswers.Van(
+            Vehicle.Body.VAN, 5.4, Optional.of(0.6), Optional.of(2000.0), Optional.of(1750.0));
+    Guided known = Guided.of(answers.on("V", 2, read));
+    assertThat(known.rig().vehicle().axles())
+        .extracting(Axle::limit)
+        .containsExactly(2000.0, 1750.0);
+    assertThat(known.rig().vehicle().floor()).isEqualTo(0.6);
+    assertThat(known.guesses())
+        .extracting(Guess::about)
+        .doesNotContain(Guess.About.AXLES, Guess.About.FLOOR);
   }
 
   private static List<Object> overlaps(RigAnswers answers) {
@@ -472,7 +625,7 @@ class GuidedTest {
             t.ventEnd(),
             t.ventRises(),
             t.drain()),
-        0.62);
+        Guided.of(RigAnswers.of("Van")).rig().vehicle());
   }
 
   @Test
@@ -482,6 +635,14 @@ class GuidedTest {
     assertThat(sizes(0, size, true).outside().length()).isCloseTo(0.91, within(1e-9));
     // 0.89 × 0.39 × 0.28 m are 97.2 L: a label of 97 L agrees, one of 94 L means a thicker wall.
     assertThat(sizes(97, size, false).wall()).isEqualTo(TankSizes.USUAL_WALL);
+    // Rounded corners and sumps make a label say a little less or more: it holds what it says.
+    TankSizes label = sizes(75, new Size(0.8, 0.4, 0.24), false);
+    assertThat(label.guess()).isEmpty();
+    assertThat(
+            (label.outside().length() - 0.01)
+                * (label.outside().width() - 0.01)
+                * (label.outside().height() - 0.01))
+        .isCloseTo(0.075, within(1e-9));
     TankSizes thick = sizes(94, size, false);
     assertThat(thick.wall()).isBetween(0.006, 0.008);
     assertThat(thick.guess()).isEmpty();

@@ -4,6 +4,7 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.store.AnswerStore;
 import fernwort.app.units.Units;
+import fernwort.app.web.Doubt;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.NewParts;
 import fernwort.core.describe.RigEdit;
@@ -15,6 +16,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
+import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import org.springframework.stereotype.Controller;
@@ -79,8 +81,18 @@ class DescribeController {
       @ModelAttribute("units") Units units) {
     Rig rig = rigs.open(id).rig();
     Part changed = Describing.part(rig, rig.part(part), form, units);
-    return step(new Hand(id, version, who), new Alteration.PartChanged(changed));
+    Alteration.PartChanged step = new Alteration.PartChanged(changed);
+    List<String> lost = step.losing(rig).stream().map(Line::label).toList();
+    if (!lost.isEmpty() && !SURE.equals(form.get("sure"))) {
+      throw new Doubt(
+          Says.NOTHING_FOR_TO_JOIN_ANY_MORE.filled(
+              rig.part(part).label(), String.join("”, “", lost)));
+    }
+    return step(new Hand(id, version, who), step);
   }
+
+  /** What a form says where somebody has read the doubt and stays with it. */
+  private static final String SURE = "true";
 
   @PostMapping("/parts/{part}/remove")
   String remove(

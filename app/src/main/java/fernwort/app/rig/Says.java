@@ -42,6 +42,8 @@ enum Says implements Phrase {
 
   // DescribeController: describing a rig: shows it with one part or line to look at, and takes one
   // step at a time.
+  NOTHING_FOR_TO_JOIN_ANY_MORE(
+      "{} then has nothing to join “{}” to. Keep it as typed, and that pipe is removed."),
   THAT_FINDING_IS_GONE_OR_CANNOT(
       "That finding is gone, or cannot be fixed with a click; look again"),
 

@@ -95,6 +95,25 @@ class DescribeJourneyTest {
     assertThat(part("Sink valve")).isVisible();
   }
 
+  /**
+   * A tap that takes no hot water any more: the pipe is named and goes with it, one undo for both.
+   */
+  @Test
+  void aPipeThatHasNothingToJoinIsNamedAndRemovedWithOneUndo() {
+    startFrom("long-stay", "Tansy");
+    part("Sink").click();
+    page.locator("#f-use").selectOption("tap");
+    keep();
+    assertThat(page.locator("#notice")).containsText("Sink then has nothing to join “");
+    assertThat(page.locator("#notice")).not().containsText("port");
+    page.locator("#notice button:has-text('Keep it as typed')").click();
+    assertThat(page.locator("#said")).containsText("Changed Sink, removed ");
+    page.locator("#undo").click();
+    part("Sink").click();
+    assertThat(page.locator("#f-use")).hasValue("mixer");
+    COPY.expectComplaint("422");
+  }
+
   @Test
   void whatIsTypedWrongStaysInTheFormAndASlipIsAsked() {
     startFrom("one-tank", "Thrift");

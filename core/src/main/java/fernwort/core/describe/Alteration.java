@@ -133,16 +133,28 @@ public sealed interface Alteration {
     }
   }
 
-  /** A part stands in place of the one with its id. */
+  /** A part stands in place of the one with its id; lines to ports it has no more go with it. */
   record PartChanged(Part part) implements Alteration {
     @Override
     public Rig on(Rig rig) {
-      return RigEdit.of(rig).change(part.id(), p -> part);
+      return RigEdit.of(rig).replace(part);
+    }
+
+    /** Returns the lines that lead to ports which the part does not have any more. */
+    public List<Line> losing(Rig rig) {
+      return rig.lines().stream()
+          .filter(l -> RigEdit.loses(part, l.from()) || RigEdit.loses(part, l.to()))
+          .toList();
     }
 
     @Override
     public String words(Rig rig) {
-      return "Changed " + rig.part(part.id()).label();
+      List<Line> lost = losing(rig);
+      String label = rig.part(part.id()).label();
+      return lost.isEmpty()
+          ? "Changed " + label
+          : Says.CHANGED_REMOVED.filled(
+              label, String.join(", ", lost.stream().map(Line::label).toList()));
     }
   }
 

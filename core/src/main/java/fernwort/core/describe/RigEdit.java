@@ -254,6 +254,19 @@ public final class RigEdit {
         rig.parts().stream().map(p -> p.id().equals(id) ? how.apply(p) : p).toList(), rig.lines());
   }
 
+  /** Puts a part in place of the one with its id, without the lines to ports it has no more. */
+  public Rig replace(Part part) {
+    rig.part(part.id());
+    return with(
+        rig.parts().stream().map(p -> p.id().equals(part.id()) ? part : p).toList(),
+        rig.lines().stream().filter(l -> !loses(part, l.from()) && !loses(part, l.to())).toList());
+  }
+
+  /** Tells whether a line ends at a port that a part does not have. */
+  static boolean loses(Part part, PortRef end) {
+    return end.part().equals(part.id()) && !part.kind().ports().contains(end.port());
+  }
+
   /** Changes a line; its id stays. */
   public Rig changeLine(String id, UnaryOperator<Line> how) {
     line(id);

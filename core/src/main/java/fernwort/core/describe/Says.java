@@ -6,6 +6,7 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // Alteration: one step of describing a rig, which can be undone: it is made on a rig, and says
   // what it does.
+  CHANGED_REMOVED("Changed {}, removed {}"),
   RENAMED_TO("Renamed to {}"),
   CHANGED_THE_VEHICLE("Changed the vehicle"),
   CHANGED_PLACE("Changed place "),

@@ -168,11 +168,18 @@ final class FreshSide {
     return rig.get(valve).port("b");
   }
 
+  /** So much below a height, but on the same side of the floor: what is inside stays inside (m). */
+  private double below(double height, double by) {
+    double floor = rig.vehicle().floor();
+    double low = Math.max(0.1, height - by);
+    return height >= floor ? Math.max(low, floor + 0.01) : low;
+  }
+
   /** Puts a part between a port and what follows; at the pump's spot, just below it. */
   private PortRef through(
       String label, Kind kind, double body, PortRef from, String in, String out) {
     RigAnswers.Pump pump = answers.pump();
-    String id = rig.part(label, pump.spot(), Math.max(0.1, pump.height() - 0.1), body, kind);
+    String id = rig.part(label, pump.spot(), below(pump.height(), 0.1), body, kind);
     rig.join(from, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }
@@ -185,7 +192,7 @@ final class FreshSide {
           new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
     }
     RigAnswers.Pump pump = answers.pump();
-    double height = Math.max(0.1, pump.height() - 0.12);
+    double height = below(pump.height(), 0.12);
     String id =
         rig.part(
             Says.TANK_VALVE.text(),

@@ -216,10 +216,12 @@ final class PressureSide {
 
   /** A valve below the heater lets it run out onto the ground. */
   private PortRef drained(PortRef cold, Heat heat) {
+    double floor = rig.vehicle().floor();
     double low = heat.height() - 0.03;
+    double hand = heat.height() >= floor ? Math.max(low - 0.03, floor + 0.01) : low - 0.03;
     String tee = rig.part(Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
     String valve =
-        rig.part(Says.HEATER_DRAIN.text(), heat.spot(), low - 0.03, VALVE_BODY, Fittings.twoWay(0));
+        rig.part(Says.HEATER_DRAIN.text(), heat.spot(), hand, VALVE_BODY, Fittings.twoWay(0));
     double under = Math.min(low - 0.1, rig.vehicle().clearance() + 0.15);
     String tail =
         rig.part(Says.HEATER_DRAIN_TAIL.text(), heat.spot(), under, 0, Fittings.end(Role.DRAIN));

@@ -23,7 +23,7 @@ import java.util.concurrent.ConcurrentHashMap;
  * The shortest chain of real adapters between two ends: breadth first through what mates with what,
  * those of one region first, then wider ones, so that of chains as short the first found is such.
  * Each pair of ends is looked for once; what mates with each adapter is found when the shelf is
- * filled. O(A²) to fill it, O(A · m) for a pair, A adapters of which m mate with one.
+ * filled. O(F²) to fill it, O(A · m) for a pair, A adapters of F forms, of which m mate with one.
  */
 public final class Adapters {
 
@@ -37,6 +37,10 @@ public final class Adapters {
 
   private final List<Adapter> all;
   private final List<List<Integer>> next = new ArrayList<>();
+
+  /** The adapters that offer a form, of which there are far fewer than adapters. */
+  private final Map<Form, List<Integer>> offering = new HashMap<>();
+
   private final Map<Pair, Optional<List<Adapter>>> known = new ConcurrentHashMap<>();
 
   private record Pair(Form from, Form to) {}
@@ -55,6 +59,9 @@ public final class Adapters {
                     .thenComparingDouble(a -> -a.bore())
                     .thenComparing(Adapter::words))
             .toList();
+    for (int i = 0; i < all.size(); i++) {
+      offering.computeIfAbsent(all.get(i).one(), f -> new ArrayList<>()).add(i);
+    }
     Map<Form, List<Integer>> byForm = new HashMap<>();
     for (Adapter adapter : all) {
       next.add(byForm.computeIfAbsent(adapter.other(), this::mating));
@@ -63,11 +70,12 @@ public final class Adapters {
 
   private List<Integer> mating(Form face) {
     List<Integer> mating = new ArrayList<>();
-    for (int i = 0; i < all.size(); i++) {
-      if (Mating.mates(face, all.get(i).one())) {
-        mating.add(i);
+    offering.forEach((form, those) -> {
+      if (Mating.mates(face, form)) {
+        mating.addAll(those);
       }
-    }
+    });
+    mating.sort(null);
     return mating;
   }
 

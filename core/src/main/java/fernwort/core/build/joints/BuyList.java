@@ -135,6 +135,8 @@ public final class BuyList {
       for (Adapter adapter : Adapters.shelf().between(at, ends.end().form()).orElse(List.of())) {
         add(Shop.PLUMBING, adapter.words(), place, 1, true);
         tape |= isTapered(adapter.one()) || isTapered(adapter.other());
+        ring(adapter.one(), place);
+        ring(adapter.other(), place);
         cement(adapter.one(), cements);
         cement(adapter.other(), cements);
       }
@@ -142,6 +144,7 @@ public final class BuyList {
         add(Shop.PLUMBING, Says.HOSE_CLAMP_STAINLESS_FOR.filled(Adapter.words(h)), place, 1, true);
       }
       tape |= isTapered(at);
+      ring(at, place);
       cement(at, cements);
       if (isFlat(at)) {
         add(Shop.PLUMBING, Says.FLAT_WASHER_FOR_A_PARALLEL.text(), place, 1, true);
@@ -152,6 +155,15 @@ public final class BuyList {
     }
     if (tape) {
       add(Shop.HARDWARE, Says.PTFE_TAPE_FOR_DRINKING_WATER.text(), "everywhere", 1, false);
+    }
+  }
+
+  /** Each crimped socket takes a ring. */
+  private void ring(Connection.Form form, String place) {
+    if (form instanceof Connection.TubeSocket s && s.crimped()) {
+      String tube = Adapter.words(new Connection.TubeEnd(s.outside()));
+      add(Shop.PLUMBING, Says.CRIMP_RING_FOR.filled(tube), place, 1, true);
+      add(Shop.HARDWARE, Says.CRIMP_TOOL_WITH_ITS_GAUGE.text(), "everywhere", 1, false);
     }
   }
 

@@ -17,6 +17,8 @@ enum Says implements Phrase {
 
   // BuyList: all that has to be bought for a rig: parts, fittings, adapters, clamps, seals,
   // cement, tape, tools, and hose by the metre.
+  CRIMP_RING_FOR("crimp ring for {}"),
+  CRIMP_TOOL_WITH_ITS_GAUGE("crimp tool with its gauge"),
   PLUG_FOR_AN_OPENING("plug for an opening"),
   AS_ITS_LINE("as its line"),
   HOSE_CLAMP_STAINLESS_FOR("hose clamp, stainless, for {}"),

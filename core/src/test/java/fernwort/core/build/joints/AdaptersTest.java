@@ -280,6 +280,30 @@ class AdaptersTest {
     }
   }
 
+  /** Every crimped joint needs its ring, and all of them one tool. */
+  @Test
+  void everyCrimpedJointHasItsRing() {
+    Rig rig = DemoRig.called("marginalia").rig().with(Built.AS_USUAL);
+    List<BuyList.Item> list = BuyList.of(rig, List.of(), Region.US);
+    long crimped = 0;
+    for (JointEnds ends : JointEnds.of(rig, Region.US)) {
+      String chain =
+          ends.port().form()
+              + " "
+              + Adapters.shelf().between(ends.port().form(), ends.end().form()).orElseThrow();
+      crimped += chain.split("crimped=true", -1).length - 1;
+    }
+    assertThat(crimped).isGreaterThan(20);
+    assertThat(
+            list.stream()
+                .filter(item -> item.what().startsWith("crimp ring"))
+                .mapToLong(BuyList.Item::needed)
+                .sum())
+        .isEqualTo(crimped);
+    assertThat(list).filteredOn(item -> item.what().startsWith("crimp tool")).hasSize(1);
+    assertThat(BuyList.of(rig, List.of())).noneMatch(item -> item.what().contains("crimp"));
+  }
+
   /** Somebody with a van from elsewhere joins its tube to what the shop beside the road has. */
   @ParameterizedTest
   @CsvSource({"0.015, 0.015875", "0.016, 0.015", "0.022, 0.022225", "0.015, 0.0127"})

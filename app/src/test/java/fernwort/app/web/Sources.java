@@ -21,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javax.tools.JavaCompiler;
@@ -193,7 +194,8 @@ final class Sources {
   /** Returns what stands in each of our sources. */
   static Map<Path, Reading> readings() throws IOException {
     try (StandardJavaFileManager files = COMPILER.getStandardFileManager(null, null, null)) {
-      Map<Path, Reading> all = new HashMap<>();
+      // In one order on every machine, for a sentence takes its example from where it is said last.
+      Map<Path, Reading> all = new TreeMap<>();
       readings(files.getJavaFileObjectsFromPaths(sources()))
           .forEach((at, reading) -> all.put(Path.of(at), reading));
       return all;

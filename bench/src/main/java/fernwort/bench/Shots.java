@@ -98,6 +98,7 @@ public final class Shots {
     try (BrowserContext context =
         browser.newContext(
             new Browser.NewContextOptions()
+                .setLocale("en-GB")
                 .setViewportSize(shot.width(), shot.width() < 900 ? 844 : 800))) {
       context.addCookies(
           List.of(new Cookie("fernwort-theme", shot.theme()).setUrl(copy.address())));

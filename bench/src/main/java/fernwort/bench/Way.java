@@ -50,7 +50,10 @@ final class Way {
     List<BufferedImage> pages = new ArrayList<>();
     try (BrowserContext context =
         browser.newContext(
-            new Browser.NewContextOptions().setViewportSize(WIDTH, HEIGHT).setIsMobile(true))) {
+            new Browser.NewContextOptions()
+                .setViewportSize(WIDTH, HEIGHT)
+                .setLocale("en-GB")
+                .setIsMobile(true))) {
       Page page = context.newPage();
       page.navigate(copy.address() + "/rigs/new");
       page.fill("#called", "Bluebell on a phone");

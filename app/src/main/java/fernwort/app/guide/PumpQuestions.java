@@ -92,7 +92,7 @@ final class PumpQuestions implements GuidePage {
             List.of(
                 Field.choice(
                     "hot",
-                    Says.HOT_WATER.text(),
+                    Says.HOW_WATER_IS_HEATED.text(),
                     pump.hot().name(),
                     List.of(
                         new Field.Option("NONE", Says.THERE_IS_NONE.text()),

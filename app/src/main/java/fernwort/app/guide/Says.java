@@ -65,6 +65,7 @@ enum Says implements Phrase {
   LINES_TO_TAPS("Lines to taps"),
 
   // PumpQuestions: the pump by its plate, and what follows it on the way to the taps.
+  HOW_WATER_IS_HEATED("How water is heated"),
   WHERE_THE_HEATER_IS("Where the heater is"),
   THE_HEATER_ABOVE_THE_GROUND("The heater's bottom above the ground"),
   HOW_THE_HEATER_IS_DRAINED("How the heater is drained"),

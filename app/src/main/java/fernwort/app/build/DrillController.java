@@ -46,6 +46,9 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/build/drill")
 class DrillController {
 
+  /** A size such as 1-3/16 in is read on one line. */
+  private static final char NO_BREAK = '\u2011';
+
   private static final double MM = 1000;
 
   private final Descriptions rigs;
@@ -161,7 +164,10 @@ class DrillController {
         sheet.saws().isEmpty()
             ? Says.NONE_ALL_HOLES_ARE_THERE.text()
             : String.join(
-                ", ", sheet.saws().stream().map(s -> Sizes.saw(s, trip.units().region())).toList()),
+                ", ",
+                sheet.saws().stream()
+                    .map(s -> Sizes.saw(s, trip.units().region()).replace('-', NO_BREAK))
+                    .toList()),
         Question.of(
             "measured-" + tank.id(),
             Says.WHAT_YOU_MEASURED.text(),

@@ -13,6 +13,7 @@ import fernwort.app.web.Visitor;
 import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.QuestionPage;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.WaterWalk;
 import fernwort.core.kind.Purpose;
@@ -259,7 +260,7 @@ class GuideController {
    * @param stands its positions with their ways
    * @param beside what it is joined to, where no water comes by it
    * @param lines the lines on these
-   * @param page the page that decides it
+   * @param page where it is put right, after the address of the rig
    */
   public record Walk(
       String id,
@@ -277,14 +278,18 @@ class GuideController {
     if (at.isEmpty()) {
       return Walk.NOWHERE;
     }
-    WaterWalk walk = WaterWalk.of(rig.network(), Guided.of(given.answers()).running(), at);
+    Guided made = Guided.of(given.answers());
+    WaterWalk walk = WaterWalk.of(rig.network(), made.running(), at);
     return new Walk(
         at,
         walk.part().label(),
         walk.stands(),
         walk.beside(),
         walk.lines(),
-        WaterWalk.page(walk.part()));
+        // What came in by the editor is put right there.
+        made.pages().containsKey(at)
+            ? "/guide/" + made.pages().getOrDefault(at, QuestionPage.TANKS).id()
+            : "/rig?part=" + at);
   }
 
   private List<Field> levels(OpenRig rig, Units units) {

@@ -3,6 +3,7 @@ package fernwort.app.guide;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.QuestionPage;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
@@ -37,7 +38,11 @@ public record LookBack(List<String> ways, List<Guessed> guesses, String flow, Li
     return new LookBack(
         guided.ways().stream().map(units::say).toList(),
         guided.guesses().stream()
-            .map(g -> new Guessed(units.say(g.what()), units.say(g.matters()), g.about().page()))
+            .map(g ->
+                new Guessed(
+                    units.say(g.what()),
+                    units.say(g.matters()),
+                    g.about().page().map(QuestionPage::id).orElse("")))
             .toList(),
         guided.flow().map(units::say).orElse(""),
         LayoutReview.of(rig.network()).stream()

@@ -214,8 +214,9 @@ enum Says implements Phrase {
   LEAVE_IT_EMPTY_IF_NOT_MEASURED("Where you walk inside. Leave it empty if you have not measured."),
   THE_REAR_AXLE_MAY_CARRY("The rear axle may carry"),
   THE_FRONT_AXLE_MAY_CARRY("The front axle may carry"),
-  AS_THE_PLATE_SAYS("As the plate says; leave it empty if you do not know. A trailer's only axle."),
-  AS_THE_PLATE_SAYS_NONE_ON_A_TRAILER("As the plate says; leave it empty on a trailer."),
+  AS_THE_PLATE_SAYS(
+      "As the plate says; leave it empty if you do not know. On a trailer, its axle."),
+  AS_THE_PLATE_SAYS_FRONT("As the plate says; leave it empty if you do not know."),
   ITS_FLOOR("Its floor"),
   THE_REAR_AXLE("The rear axle"),
   THE_FRONT_AXLE("The front axle"),

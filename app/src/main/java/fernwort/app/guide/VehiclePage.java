@@ -78,7 +78,7 @@ final class VehiclePage implements GuidePage {
                     units,
                     Measure.MASS,
                     answers.vehicle().frontLimit(),
-                    Says.AS_THE_PLATE_SAYS_NONE_ON_A_TRAILER.text()),
+                    Says.AS_THE_PLATE_SAYS_FRONT.text()),
                 Field.number(
                     "people",
                     Says.HOW_MANY_TRAVEL.text(),

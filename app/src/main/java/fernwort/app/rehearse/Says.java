@@ -19,7 +19,7 @@ enum Says implements Phrase {
 
   // RehearsalRoom: all rehearsals that somebody watches.
   REHEARSALS_ARE_RUNNING_CLOSE("{} rehearsals are running; close one of them first"),
-  THIS_REHEARSAL_HAS_ENDED_START("This rehearsal has ended; start another from the Board"),
+  THIS_REHEARSAL_HAS_ENDED_START("This rehearsal has ended; start another from Today"),
 
   // RehearseController: rehearsing on the Board.
   LEVELS_AND_HANDLES("Levels and handles are as rehearsed now."),

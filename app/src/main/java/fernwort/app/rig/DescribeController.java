@@ -85,8 +85,7 @@ class DescribeController {
     List<String> lost = step.losing(rig).stream().map(Line::label).toList();
     if (!lost.isEmpty() && !SURE.equals(form.get("sure"))) {
       throw new Doubt(
-          Says.NOTHING_FOR_TO_JOIN_ANY_MORE.filled(
-              rig.part(part).label(), String.join("”, “", lost)));
+          Says.HAS_NO_PLACE_FOR_THE_PIPE.filled(rig.part(part).label(), String.join("”, “", lost)));
     }
     return step(new Hand(id, version, who), step);
   }

@@ -42,8 +42,8 @@ enum Says implements Phrase {
 
   // DescribeController: describing a rig: shows it with one part or line to look at, and takes one
   // step at a time.
-  NOTHING_FOR_TO_JOIN_ANY_MORE(
-      "{} then has nothing to join “{}” to. Keep it as typed, and that pipe is removed."),
+  HAS_NO_PLACE_FOR_THE_PIPE(
+      "{} has no place for the pipe “{}” then. Keep it as typed to remove that pipe too."),
   THAT_FINDING_IS_GONE_OR_CANNOT(
       "That finding is gone, or cannot be fixed with a click; look again"),
 

@@ -271,7 +271,11 @@ enum Says implements Phrase {
 
   // WeightPage: what the water weighs, where, and how little of it will do.
   LIMIT_NOT_KNOWN("not known"),
-  READ_THE_PLATE_AND_ENTER("Read the axle limits from the plate, and enter them under Rig."),
+  AXLE_LIMITS("Axle limits"),
+  NOT_KNOWN_IT_IS_ON_THE_PLATE("not known: see the plate"),
+  AGAINST_FULL_TANKS("against full tanks"),
+  READ_THE_PLATE_AND_ENTER(
+      "Enter what the axles may carry first, under Rig, The vehicle: it is on the plate"),
   LEVEL_GROUND_MEASURED_EMPTY(
       "Level ground, measured empty loads, water alone on top. A weighbridge has the last word."),
   LEFT_HEAVIER_THAN_RIGHT_BY("left heavier than right by"),

@@ -14,6 +14,7 @@ import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Part;
+import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -112,8 +113,8 @@ final class WeightPage {
     if (axles.stream().anyMatch(a -> Double.isInfinite(a.bears()))) {
       return List.of(
           new Question.Row(
-              Says.WHAT_THE_AXLES_LEAVE.text(),
-              Says.LIMIT_NOT_KNOWN.text(),
+              Says.AXLE_LIMITS.text(),
+              Says.NOT_KNOWN_IT_IS_ON_THE_PLATE.text(),
               Says.READ_THE_PLATE_AND_ENTER.text()));
     }
     double spare = axles.stream().mapToDouble(a -> a.limit() - a.emptyLoad()).sum();
@@ -196,8 +197,10 @@ final class WeightPage {
               new Question.Row(
                   "Saves",
                   mass(full.total() - fill.loads().total()),
-                  Says.AGAINST_FULL_TANKS_SMALLEST.filled(
-                      mass(fill.loads().margin()), mass(full.margin()))));
+                  Double.isInfinite(full.margin())
+                      ? Says.AGAINST_FULL_TANKS.text()
+                      : Says.AGAINST_FULL_TANKS_SMALLEST.filled(
+                          trip.mass(fill.loads().margin()), trip.mass(full.margin()))));
           return Question.Answer.rows(rows);
         });
   }
@@ -213,6 +216,10 @@ final class WeightPage {
         () -> {
           double share = trip.habits().grayPerDay() / trip.habits().freshPerDay();
           List<DrawOrders.Order> all = DrawOrders.of(trip.network(), trip.full().volumes(), share);
+          if (Double.isInfinite(all.getFirst().worst())) {
+            // Without a limit every order keeps as much to spare as any other.
+            throw new Refusal(Says.READ_THE_PLATE_AND_ENTER.with());
+          }
           return new Question.Answer(
               all.stream().limit(ORDERS_SHOWN).map(this::orderRow).toList(),
               List.of(),
@@ -223,7 +230,7 @@ final class WeightPage {
   private Question.Row orderRow(DrawOrders.Order order) {
     return new Question.Row(
         order.tanks().stream().map(trip::label).collect(Collectors.joining(Says.THEN.text())),
-        Says.TO_SPARE.filled(mass(order.worst())),
+        Says.TO_SPARE.filled(trip.mass(order.worst())),
         Says.SIDE_TO_SIDE_AT_MOST.filled(mass(order.side())));
   }
 

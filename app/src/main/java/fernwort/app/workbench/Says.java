@@ -23,13 +23,13 @@ enum Says implements Phrase {
   ONLY_THIS_TAP_OPEN("Only this tap open."),
   A_TIMED_JUG_AGAINST_THE_MODEL("A timed jug against the model"),
   HANDLES_AS_THEY_ARE_ON_THE_BOARD(
-      "Handles as they are on the Board, this tap alone opened cold, supply pumps on. The model"
+      "Handles are as on Today, this tap alone opened cold, supply pumps on. The model"
           + " does not know kinks, scale or a weak battery: that is what the difference is for."),
   TIME_A_JUG_AT_A_TAP("Time a jug at a tap and enter its seconds"),
   GOES_SPREAD("{} goes, spread {}"),
   THE_MODEL_EXPECTS("The model expects"),
   NO_PRESSURE_SET_THE_HANDLES("no pressure: set the handles for this tap"),
-  WITH_THESE_HANDLES_NOTHING("with these handles nothing should come: look at the Board first"),
+  WITH_THESE_HANDLES_NOTHING("with these handles nothing should come: look at Today first"),
   SOMETHING_IS_NEARLY_CLOSED(
       "something is nearly closed: a kink, a clogged strainer or aerator, a handle half way, a"
           + " filter due"),

@@ -56,7 +56,7 @@ class BuildApiTest {
   void endsHolesAndListsComeInTheSizesOfARegion() throws IOException {
     String bare = "/api/v1/rigs/" + COPY.add(DemoRig.called("tern").rig().with(Built.AS_USUAL));
     assertThat(copy.get(bare + "/build/ends?units=us").body())
-        .contains("NPT thread", "NPSM thread", "crimp for 1/2 in tube")
+        .contains("NPT thread", "NPSM thread", "crimp for 1/2 in PEX tube")
         .doesNotContain("BSP", "push-fit");
     assertThat(copy.get(bare + "/build/buy?units=us").body())
         .contains("NPT", "1/2 in")

@@ -8,7 +8,11 @@ import com.microsoft.playwright.options.BoundingBox;
 import fernwort.app.Axe;
 import fernwort.app.Client;
 import fernwort.app.InBrowser;
+import fernwort.core.guide.QuestionPage;
 import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -26,8 +30,12 @@ class GuidePagesTest extends Answering {
   void everyPageOfQuestionsCanBeReadByAll() throws IOException {
     page = COPY.page();
     String guide = sent() + "/guide/";
-    for (String at : new String[] {"tanks", "fill", "suction", "taps", "look"}) {
+    List<String> pages =
+        new ArrayList<>(Stream.of(QuestionPage.values()).map(QuestionPage::id).toList());
+    pages.addAll(List.of("look", "look?at=sink"));
+    for (String at : pages) {
       visit(guide + at);
+      assertThat(page.locator(".guide-steps a[aria-current]")).hasCount(1);
       assertThat(Axe.violations(page)).as(at).isEmpty();
     }
   }

@@ -56,7 +56,7 @@ class DescribeJourneyTest {
     page.locator("#f-sizes").fill("90 cm x 450 x 300");
     keep();
     assertThat(page.locator(".tank-figure")).containsText("114");
-    page.locator("a:has-text('To the Board')").click();
+    page.locator("a:has-text('To Today')").click();
     assertThat(page.locator("h1")).hasText("Saltwort");
     page.locator("#h-fresh").click();
     page.locator("#amount").fill("100");
@@ -104,7 +104,7 @@ class DescribeJourneyTest {
     part("Sink").click();
     page.locator("#f-use").selectOption("tap");
     keep();
-    assertThat(page.locator("#notice")).containsText("Sink then has nothing to join “");
+    assertThat(page.locator("#notice")).containsText("Sink has no place for the pipe “");
     assertThat(page.locator("#notice")).not().containsText("port");
     page.locator("#notice button:has-text('Keep it as typed')").click();
     assertThat(page.locator("#said")).containsText("Changed Sink, removed ");

@@ -14,7 +14,11 @@ import fernwort.app.questions.Question;
 import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.rig.Axle;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Vehicle;
 import fernwort.core.sizing.Habits;
 import java.util.HashMap;
 import java.util.List;
@@ -151,6 +155,32 @@ class SizingPagesTest {
             assertThat(c.courses())
                 .extracting(Chart.Course::style)
                 .containsExactly(Chart.Style.EXPECTED, Chart.Style.HIGH, Chart.Style.LIMIT));
+  }
+
+  /**
+   * Limits that nobody read: no margin is made up, no order is called the best, nothing is over.
+   */
+  @Test
+  void withoutLimitsTheLoadsAreShownAndThePlateIsAskedFor() {
+    Vehicle vehicle = TRUCK.rig().vehicle();
+    Rig unread =
+        RigEdit.of(TRUCK.rig())
+            .vehicle(
+                vehicle.standingOn(
+                    vehicle.axles().stream()
+                        .map(a -> new Axle(a.label(), a.x(), Axle.NOT_KNOWN, a.emptyLoad()))
+                        .toList(),
+                    vehicle.hitch()));
+    List<Question> pages =
+        WeightPage.of(
+            trip(new DemoRig("unread", unread, TRUCK.positions(), TRUCK.litres()), Units.METRIC));
+    Question weight = question(pages, "weight");
+    assertThat(row(weight, "Axle limits").figure()).isEqualTo("not known: see the plate");
+    assertThat(weight.tables().getFirst().rows().getFirst().subList(4, 6))
+        .containsExactly("not known", "not known");
+    assertThat(row(question(pages, "light"), "Saves").working()).isEqualTo("against full tanks");
+    assertThat(question(pages, "orders").problem()).contains("it is on the plate");
+    assertThat(pages.toString()).doesNotContain("Infinity", "∞");
   }
 
   // --- pump and lines --------------------------------------------------------------------------

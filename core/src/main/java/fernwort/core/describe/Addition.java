@@ -21,7 +21,7 @@ import java.util.stream.Stream;
  * @param what the thing
  * @param name what it is called; empty for what such a thing is called
  * @param towards for what stands in a line: the end of the line to which water goes on
- * @param length of the line it hangs on, by tape (m); else it is reckoned
+ * @param length of the line it hangs on, by tape (m); else it is worked out
  * @param height above the ground, by tape (m); else that of what it is added to
  */
 public record Addition(
@@ -126,17 +126,17 @@ public record Addition(
   /**
    * Returns the step that joins two free ports.
    *
-   * @param length of the line, by tape (m); else reckoned along, across and up
+   * @param length of the line, by tape (m); else worked out along, across and up
    */
   public static Alteration joined(Rig rig, PortRef from, PortRef to, Optional<Double> length) {
     Part first = rig.part(from.part());
     Part second = rig.part(to.part());
     Point a = first.at(from.port());
     Point b = second.at(to.port());
-    double reckoned =
+    double workedOut =
         SLACK + Math.abs(a.x() - b.x()) + Math.abs(a.y() - b.y()) + Math.abs(a.z() - b.z());
     double bore = Math.max(bore(rig, first), bore(rig, second));
-    return Alteration.PortsJoined.of(rig, from, to, bore, length.orElse(reckoned));
+    return Alteration.PortsJoined.of(rig, from, to, bore, length.orElse(workedOut));
   }
 
   /** The bore of the widest line at a part, or that of its openings, or the usual one (m). */

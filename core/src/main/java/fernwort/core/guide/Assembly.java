@@ -27,10 +27,16 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * A rig as it grows: parts at spots of the vehicle, and lines between them whose lengths are
- * reckoned from where their ends are.
+ * A rig as it grows: parts at spots of the vehicle, and lines between them whose lengths are worked
+ * out from where their ends are.
  */
 final class Assembly {
+
+  /** Nothing of a rig is lower than this over the ground (m). */
+  private static final double LOWEST = 0.1;
+
+  /** What is on the floor is so much over it (m). */
+  private static final double OVER_FLOOR = 0.01;
 
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
@@ -40,6 +46,7 @@ final class Assembly {
   private final Map<String, Part> parts = new LinkedHashMap<>();
   private final List<Line> lines = new ArrayList<>();
   private final Map<String, String> running = new LinkedHashMap<>();
+  private final Map<String, QuestionPage> pages = new LinkedHashMap<>();
 
   Assembly(RigAnswers answers) {
     Vehicle usual = vehicle(answers.vehicle());
@@ -149,14 +156,14 @@ final class Assembly {
   }
 
   /** Adds a part at a spot (height in m above the ground, body in m³); returns its id. */
-  String part(String label, Spot spot, double height, double body, Kind kind) {
-    Point at = point(spot, height);
-    return part(label, spot, at, body, kind);
+  String part(QuestionPage page, String label, Spot spot, double height, double body, Kind kind) {
+    return part(page, label, spot, point(spot, height), body, kind);
   }
 
-  /** Adds a part of a spot at its own point. */
-  String part(String label, Spot spot, Point at, double body, Kind kind) {
+  /** Adds a part of a spot at its own point, which a page asks for. */
+  String part(QuestionPage page, String label, Spot spot, Point at, double body, Kind kind) {
     String id = freeId(label);
+    pages.put(id, page);
     String place = place(spot, at.z()).id();
     parts.put(
         id, new Part(id, RigEdit.shortened(label), place, at.x(), at.y(), at.z(), body, kind));
@@ -214,6 +221,17 @@ final class Assembly {
   /** Returns how handles stand while the pump draws from the first tank, by part. */
   Map<String, String> running() {
     return running;
+  }
+
+  /** Returns which page asks for each part. */
+  Map<String, QuestionPage> pages() {
+    return pages;
+  }
+
+  /** Returns so much below a height, on the same side of the floor: what is inside stays so (m). */
+  double below(double height, double by) {
+    double low = Math.max(LOWEST, height - by);
+    return height >= vehicle.floor() ? Math.max(low, vehicle.floor() + OVER_FLOOR) : low;
   }
 
   int lines() {

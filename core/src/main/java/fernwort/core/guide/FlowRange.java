@@ -16,7 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * What it matters that the lengths of lines were reckoned from places: how much the flow at a tap
+ * What it matters that the lengths of lines were worked out from places: how much the flow at a tap
  * changes when they are a fifth shorter, or a third longer.
  *
  * @param tap what the tap is called

@@ -71,9 +71,15 @@ final class FreshSide {
     String toward = " for " + tank.label();
     String valve =
         rig.part(
-            "Valve" + toward, from.spot(), from.bottom() + 0.03, VALVE_BODY, Fittings.twoWay(0));
+            QuestionPage.FILL,
+            "Valve" + toward,
+            from.spot(),
+            from.bottom() + 0.03,
+            VALVE_BODY,
+            Fittings.twoWay(0));
     String pump =
         rig.part(
+            QuestionPage.FILL,
             "Pump" + toward,
             from.spot(),
             from.bottom() + 0.02,
@@ -84,6 +90,7 @@ final class FreshSide {
     rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
     String check =
         rig.part(
+            QuestionPage.FILL,
             Says.CHECK_VALVE.filled(toward),
             from.spot(),
             from.bottom() + 0.04,
@@ -142,7 +149,13 @@ final class FreshSide {
     for (RigAnswers.Tank tank : some.subList(1, some.size())) {
       Spot spot = some.getFirst().spot();
       String tee =
-          rig.part(Says.OUTLET_TEE.text(), spot, some.getFirst().bottom() + 0.05, 0, new Tee());
+          rig.part(
+              QuestionPage.SUCTION,
+              Says.OUTLET_TEE.text(),
+              spot,
+              some.getFirst().bottom() + 0.05,
+              0,
+              new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
       at = rig.get(tee).port("c");
@@ -158,6 +171,7 @@ final class FreshSide {
     }
     String valve =
         rig.part(
+            QuestionPage.SUCTION,
             tank.label() + " outlet",
             tank.spot(),
             tank.bottom() + 0.03,
@@ -168,18 +182,13 @@ final class FreshSide {
     return rig.get(valve).port("b");
   }
 
-  /** So much below a height, but on the same side of the floor: what is inside stays inside (m). */
-  private double below(double height, double by) {
-    double floor = rig.vehicle().floor();
-    double low = Math.max(0.1, height - by);
-    return height >= floor ? Math.max(low, floor + 0.01) : low;
-  }
-
   /** Puts a part between a port and what follows; at the pump's spot, just below it. */
   private PortRef through(
       String label, Kind kind, double body, PortRef from, String in, String out) {
     RigAnswers.Pump pump = answers.pump();
-    String id = rig.part(label, pump.spot(), below(pump.height(), 0.1), body, kind);
+    String id =
+        rig.part(
+            QuestionPage.SUCTION, label, pump.spot(), rig.below(pump.height(), 0.1), body, kind);
     rig.join(from, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }
@@ -192,9 +201,10 @@ final class FreshSide {
           new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
     }
     RigAnswers.Pump pump = answers.pump();
-    double height = below(pump.height(), 0.12);
+    double height = rig.below(pump.height(), 0.12);
     String id =
         rig.part(
+            QuestionPage.SUCTION,
             Says.TANK_VALVE.text(),
             pump.spot(),
             height,
@@ -232,6 +242,7 @@ final class FreshSide {
         Part hose =
             rig.get(
                 rig.part(
+                    QuestionPage.SUCTION,
                     Says.SUCTION_HOSE.text(),
                     answers.pump().spot(),
                     height,
@@ -242,7 +253,13 @@ final class FreshSide {
       case OTHER_TANK -> {
         ways.add(Says.THREE_WAY_VALVE_A_PLUG.with());
         String plug =
-            rig.part(Says.VALVE_PLUG.text(), answers.pump().spot(), height, 0, new Plug(false));
+            rig.part(
+                QuestionPage.SUCTION,
+                Says.VALVE_PLUG.text(),
+                answers.pump().spot(),
+                height,
+                0,
+                new Plug(false));
         yield rig.get(plug).port("in");
       }
       case DRAIN -> {
@@ -251,7 +268,12 @@ final class FreshSide {
             Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));
         String tail =
             rig.part(
-                Says.DRAIN_TAIL.text(), answers.pump().spot(), low, 0, Fittings.end(Role.DRAIN));
+                QuestionPage.SUCTION,
+                Says.DRAIN_TAIL.text(),
+                answers.pump().spot(),
+                low,
+                0,
+                Fittings.end(Role.DRAIN));
         yield rig.get(tail).port("in");
       }
     };
@@ -283,7 +305,13 @@ final class FreshSide {
       PortRef branch = at;
       if (i + 1 < targets.size()) {
         String tee =
-            rig.part(Says.INLET_TEE.text(), mains.spot(), mains.height() + 0.1, 0, new Tee());
+            rig.part(
+                QuestionPage.FILL,
+                Says.INLET_TEE.text(),
+                mains.spot(),
+                mains.height() + 0.1,
+                0,
+                new Tee());
         rig.join(at, rig.get(tee).port("a"), bore);
         branch = rig.get(tee).port("b");
         at = rig.get(tee).port("c");
@@ -291,6 +319,7 @@ final class FreshSide {
       if (targets.size() > 1) {
         String valve =
             rig.part(
+                QuestionPage.FILL,
                 Says.MAINS_TO.filled(target.words()),
                 mains.spot(),
                 mains.height() + 0.15,
@@ -306,7 +335,13 @@ final class FreshSide {
 
   private PortRef inlet(RigAnswers.Mains mains, List<String> passed) {
     String inlet =
-        rig.part(Says.HOSE_INLET.text(), mains.spot(), mains.height(), 0, Fittings.inlet(4));
+        rig.part(
+            QuestionPage.FILL,
+            Says.HOSE_INLET.text(),
+            mains.spot(),
+            mains.height(),
+            0,
+            Fittings.inlet(4));
     PortRef at = rig.get(inlet).port("out");
     if (mains.regulator()) {
       at = after(at, mains, "Regulator", Fittings.regulator(2.8), "in", "out", 0.02);
@@ -331,7 +366,8 @@ final class FreshSide {
       String in,
       String out,
       double up) {
-    String id = rig.part(label, mains.spot(), mains.height() + up, VALVE_BODY, kind);
+    String id =
+        rig.part(QuestionPage.FILL, label, mains.spot(), mains.height() + up, VALVE_BODY, kind);
     rig.join(at, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }

@@ -1,6 +1,8 @@
 package fernwort.core.guide;
 
 import fernwort.core.say.Message;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Something that nobody said and was taken as is usual.
@@ -13,23 +15,24 @@ public record Guess(About about, Message what, Message matters) {
 
   /** What a guess is about, the weightiest first, with the page of questions that settles it. */
   public enum About {
-    CAPACITY("tanks"),
-    SAME_PLACE("tanks"),
-    AXLES("vehicle"),
-    FLOOR("vehicle"),
-    DIMENSIONS("tanks"),
-    HEATER("pump"),
-    LENGTHS("");
+    CAPACITY(QuestionPage.TANKS),
+    SAME_PLACE(QuestionPage.TANKS),
+    AXLES(QuestionPage.VEHICLE),
+    FLOOR(QuestionPage.VEHICLE),
+    DIMENSIONS(QuestionPage.TANKS),
+    HEATER(QuestionPage.PUMP),
+    /** Only a tape settles these, in the editor. */
+    LENGTHS(null);
 
-    private final String page;
+    private final @Nullable QuestionPage page;
 
-    About(String page) {
+    About(@Nullable QuestionPage page) {
       this.page = page;
     }
 
-    /** Returns the page of questions that settles it; empty where only a tape does. */
-    public String page() {
-      return page;
+    /** Returns the page of questions that settles it; none where only a tape does. */
+    public Optional<QuestionPage> page() {
+      return Optional.ofNullable(page);
     }
   }
 }

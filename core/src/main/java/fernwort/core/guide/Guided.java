@@ -20,19 +20,22 @@ import java.util.Optional;
  * @param ways one line for each way that water is to go, from end to end
  * @param running how handles stand while the pump draws from the first tank, by part
  * @param tanks the part that each tank of the answers has become, by their short names
+ * @param pages the page of questions that asks for each part, by its id
  */
 public record Guided(
     Rig rig,
     List<Guess> guesses,
     List<Message> ways,
     Map<String, String> running,
-    Map<String, String> tanks) {
+    Map<String, String> tanks,
+    Map<String, QuestionPage> pages) {
 
   public Guided {
     guesses = List.copyOf(guesses);
     ways = List.copyOf(ways);
     running = Map.copyOf(running);
     tanks = Map.copyOf(tanks);
+    pages = Map.copyOf(pages);
   }
 
   /**
@@ -64,7 +67,7 @@ public record Guided(
               Says.FLOW_AT_THE_TAPS_AND_WHAT_STAYS.with()));
     }
     guesses.sort(Comparator.comparing(Guess::about));
-    return new Guided(made, guesses, ways, rig.running(), tanks);
+    return new Guided(made, guesses, ways, rig.running(), tanks, rig.pages());
   }
 
   /** What nobody measured or read of the vehicle and the heater. */

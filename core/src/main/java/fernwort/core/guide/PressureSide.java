@@ -62,7 +62,7 @@ final class PressureSide {
   /** Returns the port that draws, of a pump that is made for it. */
   PortRef suction() {
     if (pump.isEmpty()) {
-      pump = rig.part("Pump", spot, height, 1e-4, kind());
+      pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, 1e-4, kind());
       rig.runsWith(pump, Kind.ON);
     }
     return rig.get(pump).port("in");
@@ -71,7 +71,7 @@ final class PressureSide {
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
   PortRef mains() {
     if (house.isEmpty()) {
-      house = rig.part(Says.HOUSE_TEE.text(), spot, height + 0.15, 0, new Tee());
+      house = rig.part(QuestionPage.FILL, Says.HOUSE_TEE.text(), spot, height + 0.15, 0, new Tee());
     }
     return rig.get(house).port("b");
   }
@@ -111,7 +111,9 @@ final class PressureSide {
     if (!house.isEmpty()) {
       if (starts.isEmpty()) {
         passed.add(Says.THE_MAINS.text());
-        String plug = rig.part(Says.TEE_PLUG.text(), spot, height + 0.15, 0, new Plug(false));
+        String plug =
+            rig.part(
+                QuestionPage.FILL, Says.TEE_PLUG.text(), spot, height + 0.15, 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
         rig.join(starts.getFirst(), rig.get(house).port("a"), bore);
@@ -126,9 +128,11 @@ final class PressureSide {
   }
 
   private PortRef accumulator(PortRef from) {
-    String tee = rig.part(Says.ACCUMULATOR_TEE.text(), spot, height + 0.05, 0, new Tee());
+    String tee =
+        rig.part(QuestionPage.PUMP, Says.ACCUMULATOR_TEE.text(), spot, height + 0.05, 0, new Tee());
     String vessel =
         rig.part(
+            QuestionPage.PUMP,
             "Accumulator",
             spot,
             height + 0.1,
@@ -148,7 +152,9 @@ final class PressureSide {
             case CARBON -> Says.CARBON_FILTER.text();
             case PURIFIER -> "Purifier";
           };
-      String id = rig.part(label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade));
+      String id =
+          rig.part(
+              QuestionPage.PUMP, label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade));
       rig.join(at, rig.get(id).port("in"), bore);
       at = rig.get(id).port("out");
       passed.add(label.toLowerCase(Locale.ROOT));
@@ -201,6 +207,7 @@ final class PressureSide {
     Heat heat = pump.heat().orElse(new Heat(spot, height + 0.1, HeaterDrain.PLUG, false));
     String heater =
         rig.part(
+            QuestionPage.PUMP,
             "Heater",
             heat.spot(),
             heat.height(),
@@ -216,15 +223,27 @@ final class PressureSide {
 
   /** A valve below the heater lets it run out onto the ground. */
   private PortRef drained(PortRef cold, Heat heat) {
-    double floor = rig.vehicle().floor();
-    double low = heat.height() - 0.03;
-    double hand = heat.height() >= floor ? Math.max(low - 0.03, floor + 0.01) : low - 0.03;
-    String tee = rig.part(Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
+    double low = rig.below(heat.height(), 0.03);
+    double hand = rig.below(heat.height(), 0.06);
+    String tee =
+        rig.part(QuestionPage.PUMP, Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
     String valve =
-        rig.part(Says.HEATER_DRAIN.text(), heat.spot(), hand, VALVE_BODY, Fittings.twoWay(0));
+        rig.part(
+            QuestionPage.PUMP,
+            Says.HEATER_DRAIN.text(),
+            heat.spot(),
+            hand,
+            VALVE_BODY,
+            Fittings.twoWay(0));
     double under = Math.min(low - 0.1, rig.vehicle().clearance() + 0.15);
     String tail =
-        rig.part(Says.HEATER_DRAIN_TAIL.text(), heat.spot(), under, 0, Fittings.end(Role.DRAIN));
+        rig.part(
+            QuestionPage.PUMP,
+            Says.HEATER_DRAIN_TAIL.text(),
+            heat.spot(),
+            under,
+            0,
+            Fittings.end(Role.DRAIN));
     rig.join(rig.get(tee).port("b"), cold, bore);
     rig.join(rig.get(tee).port("c"), rig.get(valve).port("a"), bore);
     rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
@@ -233,8 +252,11 @@ final class PressureSide {
 
   /** Three valves lead the water past the heater, so that no antifreeze goes into it. */
   private Heated bypassed(PortRef cold, PortRef hot, Heat heat) {
-    String before = rig.part(Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-    String after = rig.part(Says.HOT_TEE.text(), heat.spot(), heat.height() + 0.1, 0, new Tee());
+    String before =
+        rig.part(QuestionPage.PUMP, Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+    String after =
+        rig.part(
+            QuestionPage.PUMP, Says.HOT_TEE.text(), heat.spot(), heat.height() + 0.1, 0, new Tee());
     String in = valve(Says.HEATER_IN.text(), heat, "open");
     String out = valve(Says.HEATER_OUT.text(), heat, "open");
     String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
@@ -248,7 +270,14 @@ final class PressureSide {
   }
 
   private String valve(String label, Heat heat, String running) {
-    String id = rig.part(label, heat.spot(), heat.height() + 0.05, VALVE_BODY, Fittings.twoWay(0));
+    String id =
+        rig.part(
+            QuestionPage.PUMP,
+            label,
+            heat.spot(),
+            heat.height() + 0.05,
+            VALVE_BODY,
+            Fittings.twoWay(0));
     rig.runsWith(id, running);
     return id;
   }
@@ -256,20 +285,23 @@ final class PressureSide {
   /** A cap at the lowest spot of a run: under the floor by the pump, where it can be got at. */
   private PortRef low(String label) {
     double low = Math.min(height, rig.vehicle().floor()) - 0.08;
-    return rig.get(rig.part(label, spot, low, 0, new Plug(true))).port("in");
+    return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
   }
 
   /** Leads a line to some ports: from a manifold, or by one tee after another. */
   private void spread(String which, PortRef from, List<PortRef> to) {
     if (to.isEmpty()) {
       // Nothing is said yet of where it leads: it ends in a plug until then.
-      String plug = rig.part(Says.LINE_PLUG.text(), spot, height + 0.3, 0, new Plug(false));
+      String plug =
+          rig.part(
+              QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, height + 0.3, 0, new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
-      String id = rig.part(label, spot, height + 0.35, 1e-4, new Manifold(to.size()));
+      String id =
+          rig.part(QuestionPage.PUMP, label, spot, height + 0.35, 1e-4, new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
         rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
@@ -279,7 +311,7 @@ final class PressureSide {
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
-      String tee = rig.part(label, spot, height + 0.3, 0, new Tee());
+      String tee = rig.part(QuestionPage.PUMP, label, spot, height + 0.3, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");
@@ -297,7 +329,7 @@ final class PressureSide {
           case DRINKING -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 3);
           case OUTSIDE -> Fittings.fixture(warm ? Type.SHOWER : Type.HOSE_POINT, false, 8);
         };
-    String id = rig.part(name(tap.use()), tap.spot(), tap.height(), 0, kind);
+    String id = rig.part(QuestionPage.TAPS, name(tap.use()), tap.spot(), tap.height(), 0, kind);
     taps.put(tap, id);
     return id;
   }

@@ -5,11 +5,11 @@ import fernwort.core.say.Phrase;
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
   // Assembly: a rig as it grows: parts at spots of the vehicle, and lines between them whose
-  // lengths are reckoned from where their ends are.
+  // lengths are worked out from where their ends are.
   KNEEL_BESIDE_IT("kneel beside it"),
   REACH_IN_FROM_INSIDE("reach in from inside"),
 
-  // FlowRange: what it matters that the lengths of lines were reckoned from places: how much the
+  // FlowRange: what it matters that the lengths of lines were worked out from places: how much the
   // flow at a tap changes when they are a fifth shorter, or a third longer.
   GIVES_TO("{} gives {} to {}"),
 
@@ -37,12 +37,12 @@ enum Says implements Phrase {
   MAINS_SHUT_OFF("Mains shut-off"),
 
   // Guided: the rig that somebody's answers describe, as far as they go.
-  LENGTHS_OF_LINES("Lengths of {} lines, from where their ends are"),
-  WHAT_THE_AXLES_MAY_CARRY("What the axles may carry is not known"),
-  WHETHER_WATER_IS_TOO_HEAVY("whether full tanks are too heavy; it is on the plate"),
-  THE_FLOOR_ABOVE_THE_GROUND("The floor {} above the ground"),
+  LENGTHS_OF_LINES("The lengths of {} lines are worked out from where their ends are"),
+  WHAT_THE_AXLES_MAY_CARRY("What the axles may carry is not known; it is on the plate"),
+  WHETHER_WATER_IS_TOO_HEAVY("knowing when full tanks are too heavy"),
+  THE_FLOOR_ABOVE_THE_GROUND("The floor is {} above the ground"),
   WHAT_HANGS_UNDER_IT_AND_FREEZES("what hangs under it, and freezes first"),
-  THE_HEATER_BESIDE_THE_PUMP("The heater beside the pump, with a drain plug and no bypass"),
+  THE_HEATER_BESIDE_THE_PUMP("The heater is beside the pump, with a drain plug and no bypass"),
   HOW_IT_IS_DRAINED_BEFORE_FROST("how it is drained before frost, and how soon hot water comes"),
   FLOW_AT_THE_TAPS_AND_WHAT_STAYS("flow at the taps, and what stays in them"),
 

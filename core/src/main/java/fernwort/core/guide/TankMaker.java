@@ -60,7 +60,7 @@ final class TankMaker {
             ports(tank, sizes, inlets).toArray(TankPort[]::new));
     Box box = beside(new Box(corner(tank, size, sizes.wall()), size));
     placed.add(box);
-    String id = rig.part(tank.label(), tank.spot(), box.corner(), 0, kind);
+    String id = rig.part(QuestionPage.TANKS, tank.label(), tank.spot(), box.corner(), 0, kind);
     vent(tank, id);
     fills(tank, id);
     drain(tank, id);
@@ -241,7 +241,14 @@ final class TankMaker {
 
   private void vent(RigAnswers.Tank tank, String id) {
     double end = tank.ventEnd();
-    String vent = rig.part(tank.label() + " vent", tank.spot(), end, 0, Fittings.end(Role.VENT));
+    String vent =
+        rig.part(
+            QuestionPage.VENTS,
+            tank.label() + " vent",
+            tank.spot(),
+            end,
+            0,
+            Fittings.end(Role.VENT));
     double over = tank.ventRises() ? Math.max(end, rig.get(id).at("vent").z()) + 0.25 : Double.NaN;
     rig.join(rig.get(id).port("vent"), rig.get(vent).port("in"), answers.bores().vent(), over);
   }
@@ -251,11 +258,18 @@ final class TankMaker {
       return;
     }
     String neck =
-        rig.part(tank.label() + " neck", tank.neck(), tank.neckHeight(), 0, new GravityFiller());
+        rig.part(
+            QuestionPage.FILL,
+            tank.label() + " neck",
+            tank.neck(),
+            tank.neckHeight(),
+            0,
+            new GravityFiller());
     rig.join(rig.get(neck).port("out"), rig.get(id).port("neck"), answers.bores().fill());
     if (tank.fills().contains(Fill.JUG)) {
       String jug =
           rig.part(
+              QuestionPage.FILL,
               Says.JUG_FOR.filled(tank.label()),
               tank.neck(),
               tank.neckHeight() + 0.2,
@@ -272,15 +286,28 @@ final class TankMaker {
     double low = rig.get(id).at("drain").z();
     if (tank.drain() == Drain.CAP) {
       String cap =
-          rig.part(Says.DRAIN_CAP.filled(tank.label()), tank.spot(), low, 0, new Plug(true));
+          rig.part(
+              QuestionPage.TANKS,
+              Says.DRAIN_CAP.filled(tank.label()),
+              tank.spot(),
+              low,
+              0,
+              new Plug(true));
       rig.join(rig.get(id).port("drain"), rig.get(cap).port("in"), 0.019);
       return;
     }
     String valve =
-        rig.part(tank.label() + " drain", tank.spot(), low - 0.02, 2e-5, Fittings.twoWay(0));
+        rig.part(
+            QuestionPage.TANKS,
+            tank.label() + " drain",
+            tank.spot(),
+            low - 0.02,
+            2e-5,
+            Fittings.twoWay(0));
     double under = Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
     String tail =
         rig.part(
+            QuestionPage.TANKS,
             Says.DRAIN_TAIL_OF.filled(tank.label()),
             tank.spot(),
             under,

@@ -107,7 +107,8 @@ final class WasteSide {
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
       if (at.isPresent()) {
-        String tee = rig.part(Says.WASTE_TEE.text(), spot, height + 0.05, 0, new Tee());
+        String tee =
+            rig.part(QuestionPage.WASTE, Says.WASTE_TEE.text(), spot, height + 0.05, 0, new Tee());
         rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
         rig.join(waste, rig.get(tee).port("b"), bore);
         waste = rig.get(tee).port("c");
@@ -115,7 +116,14 @@ final class WasteSide {
       at = Optional.of(waste);
     }
     List<String> labels = above.stream().map(Part::label).toList();
-    String trap = rig.part(labels.getFirst() + " trap", spot, height, TRAP_BODY, new DrainTrap());
+    String trap =
+        rig.part(
+            QuestionPage.WASTE,
+            labels.getFirst() + " trap",
+            spot,
+            height,
+            TRAP_BODY,
+            new DrainTrap());
     rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
     rig.join(rig.get(trap).port("out"), into, bore);
     ways.add(Says.TRAP.with(String.join(", ", labels), tank.label()));
@@ -130,7 +138,13 @@ final class WasteSide {
   private void ground(Tap tap, String id) {
     double low = rig.vehicle().clearance() + 0.1;
     String end =
-        rig.part(rig.get(id).label() + " waste", tap.spot(), low, 0, Fittings.end(Role.DRAIN));
+        rig.part(
+            QuestionPage.TAPS,
+            rig.get(id).label() + " waste",
+            tap.spot(),
+            low,
+            0,
+            Fittings.end(Role.DRAIN));
     rig.join(rig.get(id).port("waste"), rig.get(end).port("in"), bore);
     ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
@@ -143,6 +157,7 @@ final class WasteSide {
     if (answers.waste().dumpValve()) {
       String valve =
           rig.part(
+              QuestionPage.WASTE,
               tank.label() + " dump",
               tank.spot(),
               Math.max(out, low - 0.02),
@@ -153,7 +168,13 @@ final class WasteSide {
       words += Says.DUMP_VALVE.text();
     }
     String outlet =
-        rig.part(tank.label() + " outlet", tank.spot(), out, 0, Fittings.end(Role.DUMP));
+        rig.part(
+            QuestionPage.WASTE,
+            tank.label() + " outlet",
+            tank.spot(),
+            out,
+            0,
+            Fittings.end(Role.DUMP));
     rig.join(at, rig.get(outlet).port("in"), 0.038);
     ways.add(Says.OUTLET_WITH_ITS_CAP.with(words));
   }

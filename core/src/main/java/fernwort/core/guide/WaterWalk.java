@@ -19,8 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * Where the water at one part comes from and goes to, so that somebody in front of it can say
@@ -64,9 +62,7 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
     rig.handles()
         .forEach(p -> open.put(p.id(), isCap(p.kind()) ? p.rest().id() : widest(p.kind())));
     open.putAll(running);
-    Map<String, Double> half =
-        network.tanks().stream()
-            .collect(Collectors.toMap(Part::id, t -> network.room(t.id()).capacity() / 2));
+    Map<String, Double> half = network.halfFull();
     Set<String> lines = new TreeSet<>();
     List<Stands> stands = stands(network, open, half, part, lines);
     // A valve of three ways, or a hose from outside, gives its water in another of its positions.
@@ -155,56 +151,5 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
         .filter(p -> !p.kind().is(Purpose.JOINS))
         .map(Part::label)
         .toList();
-  }
-
-  /** Returns the page of questions that decides where a part is and what it is joined to. */
-  public static String page(Part part) {
-    return ASKED.stream()
-        .filter(asked -> part.kind().is(asked.purpose()))
-        .findFirst()
-        .map(Asked::page)
-        .orElseGet(() -> bySide(part));
-  }
-
-  /** The page that asks for what is there for something. */
-  private record Asked(Purpose purpose, String page) {}
-
-  private static final List<Asked> ASKED =
-      List.of(
-          new Asked(Purpose.USE, "taps"),
-          new Asked(Purpose.HOLDS, "tanks"),
-          new Asked(Purpose.HEATS, "pump"),
-          new Asked(Purpose.SUPPLIES, "pump"),
-          new Asked(Purpose.FILTERS, "pump"),
-          new Asked(Purpose.CUSHIONS, "pump"),
-          new Asked(Purpose.DRIVES, "fill"),
-          new Asked(Purpose.INLET, "fill"),
-          new Asked(Purpose.REGULATES, "fill"),
-          new Asked(Purpose.POURED_INTO, "fill"),
-          new Asked(Purpose.CARRIED, "fill"),
-          new Asked(Purpose.TRAPS, "waste"),
-          new Asked(Purpose.DUMPS, "waste"),
-          new Asked(Purpose.VENTS, "vents"),
-          new Asked(Purpose.OVERFLOWS, "vents"),
-          new Asked(Purpose.STRAINS, "suction"));
-
-  /** What ids of valves contain, by the page that asks for them. */
-  private record Side(String page, String... names) {}
-
-  private static final List<Side> SIDES =
-      List.of(
-          new Side("lows", "cold-drain-cap", "hot-drain-cap"),
-          new Side("fill", "mains", "inlet", "-for-"),
-          new Side("pump", "heater", "house", "cold", "hot"),
-          new Side("waste", "dump"),
-          new Side("tanks", "drain"));
-
-  /** A valve is asked about where its name says that it sits. */
-  private static String bySide(Part part) {
-    return SIDES.stream()
-        .filter(side -> Stream.of(side.names()).anyMatch(part.id()::contains))
-        .findFirst()
-        .map(Side::page)
-        .orElse("suction");
   }
 }

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -394,6 +395,11 @@ public final class Network {
   /** Returns the pumps of all kinds, in the order of the rig. */
   public List<Part> pumps() {
     return pumps;
+  }
+
+  /** Returns what each tank holds when all are half full, by their ids (m³). */
+  public Map<String, Double> halfFull() {
+    return tanks().stream().collect(Collectors.toMap(Part::id, t -> room(t.id()).capacity() / 2));
   }
 
   /** Returns the tanks in the order of the rig. */

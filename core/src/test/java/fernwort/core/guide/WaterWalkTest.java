@@ -8,7 +8,6 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.util.List;
-import java.util.Set;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -16,9 +15,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 class WaterWalkTest {
-
-  private static final Set<String> PAGES =
-      Set.of("vehicle", "tanks", "fill", "vents", "suction", "pump", "taps", "waste", "lows");
 
   private static Guided made(String layout) {
     return Guided.of(ReadyAnswers.of(layout, "W").orElseThrow());
@@ -84,8 +80,18 @@ class WaterWalkTest {
       assertThat(runs || !walk.beside().isEmpty()).as(part.label()).isTrue();
       boolean still = part.kind().is(Purpose.VENTS) || part.kind().is(Purpose.POURED_INTO);
       assertThat(runs || still || part.kind().is(Purpose.CUSHIONS)).as(part.label()).isTrue();
-      assertThat(WaterWalk.page(part)).as(part.label()).isIn(PAGES);
+      assertThat(made.pages()).as(part.label()).containsKey(part.id());
     }
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "sink, TAPS", "fresh, TANKS", "low-fresh-drain-cap, TANKS", "cold-drain-cap, LOWS",
+    "pump, PUMP", "pump-for-fresh, FILL", "valve-for-fresh, FILL", "strainer, SUCTION",
+    "fresh-vent, VENTS", "fresh-neck, FILL", "sink-trap, WASTE", "gray-dump, WASTE",
+  })
+  void thePageThatAsksForAPartIsKnown(String part, QuestionPage page) {
+    assertThat(made("main-and-low").pages()).containsEntry(part, page);
   }
 
   @Test

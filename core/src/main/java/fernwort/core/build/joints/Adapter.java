@@ -92,7 +92,9 @@ public record Adapter(Form one, Form other) {
       case Connection.HoseEnd h ->
           "%s hose".formatted(Sizes.hoseInInches(h.bore()).orElseGet(() -> mm(h.bore())));
       case Connection.TubeSocket s ->
-          Says.FOR_TUBE.filled(s.crimped() ? "crimp" : "push-fit", tube(s.outside()));
+          s.crimped() && Sizes.tubeInInches(s.outside()).isPresent()
+              ? Says.CRIMP_FOR_PEX.filled(tube(s.outside()))
+              : Says.FOR_TUBE.filled(s.crimped() ? "crimp" : "push-fit", tube(s.outside()));
       case Connection.TubeEnd e -> "%s tube".formatted(tube(e.outside()));
       case Connection.Socket s ->
           Sizes.pipeInInches(s.nominal())

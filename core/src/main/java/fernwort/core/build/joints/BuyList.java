@@ -161,8 +161,9 @@ public final class BuyList {
   /** Each crimped socket takes a ring. */
   private void ring(Connection.Form form, String place) {
     if (form instanceof Connection.TubeSocket s && s.crimped()) {
-      String tube = Adapter.words(new Connection.TubeEnd(s.outside()));
-      add(Shop.PLUMBING, Says.CRIMP_RING_FOR.filled(tube), place, 1, true);
+      Sizes.tubeInInches(s.outside())
+          .ifPresent(
+              inches -> add(Shop.PLUMBING, Says.CRIMP_RING_FOR.filled(inches), place, 1, true));
       add(Shop.HARDWARE, Says.CRIMP_TOOL_WITH_ITS_GAUGE.text(), "everywhere", 1, false);
     }
   }

@@ -6,6 +6,7 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // Adapter: a fitting that one can buy: between two forms.
   BULKHEAD_WITH_THREAD_FEMALE("bulkhead with {} {} thread, female"),
+  CRIMP_FOR_PEX("crimp for {} PEX tube"),
   BARB_FOR_HOSE("barb for {} hose"),
   TAIL_FOR_HOSE("tail for {} hose"),
   FOR_TUBE("{} for {} tube"),
@@ -17,7 +18,7 @@ enum Says implements Phrase {
 
   // BuyList: all that has to be bought for a rig: parts, fittings, adapters, clamps, seals,
   // cement, tape, tools, and hose by the metre.
-  CRIMP_RING_FOR("crimp ring for {}"),
+  CRIMP_RING_FOR("crimp ring for {} PEX tube"),
   CRIMP_TOOL_WITH_ITS_GAUGE("crimp tool with its gauge"),
   PLUG_FOR_AN_OPENING("plug for an opening"),
   AS_ITS_LINE("as its line"),

@@ -4,6 +4,8 @@ import fernwort.core.kind.Connection.Standard;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 
 /**
@@ -32,32 +34,32 @@ public final class Sizes {
   /**
    * A tube by its bore and outside.
    *
+   * @param called what it is called where it is made by inches; empty elsewhere
    * @param bore (m)
    * @param outside (m)
    */
-  public record Tube(double bore, double outside) {}
+  public record Tube(String called, double bore, double outside) {}
 
-  /**
-   * A size in inches by what it is called.
-   *
-   * @param called as it is written
-   * @param measures what it is told by: the outside of tube, the bore of hose, the name of pipe (m)
-   */
-  private record InInches(String called, double measures) {}
+  /** A hose that is made by inches, by its bore (m). */
+  private record InchHose(String called, double bore) {}
 
   private static final double INCH = 25.4;
 
   private static ThreadSize bsp(String size, double outside, double perInch, double bore) {
-    return new ThreadSize(
-        Standard.BSP_PARALLEL, size, outside * MM, INCH / perInch * MM, bore * MM);
+    return thread(Standard.BSP_PARALLEL, size, outside, perInch, bore);
   }
 
   private static ThreadSize npt(String size, double outside, double perInch, double bore) {
-    return new ThreadSize(Standard.NPT, size, outside * MM, INCH / perInch * MM, bore * MM);
+    return thread(Standard.NPT, size, outside, perInch, bore);
   }
 
   private static ThreadSize npsm(String size, double outside, double perInch, double bore) {
-    return new ThreadSize(Standard.NPSM, size, outside * MM, INCH / perInch * MM, bore * MM);
+    return thread(Standard.NPSM, size, outside, perInch, bore);
+  }
+
+  private static ThreadSize thread(
+      Standard standard, String size, double outside, double perInch, double bore) {
+    return new ThreadSize(standard, size, outside * MM, INCH / perInch * MM, bore * MM);
   }
 
   private static final List<ThreadSize> THREADS =
@@ -92,78 +94,60 @@ public final class Sizes {
 
   private static final List<Tube> TUBES =
       List.of(
-          new Tube(6 * MM, 8 * MM),
-          new Tube(8 * MM, 10 * MM),
-          new Tube(9 * MM, 12 * MM),
-          new Tube(12 * MM, 15 * MM),
-          new Tube(12 * MM, 16 * MM),
-          new Tube(18 * MM, 22 * MM),
-          new Tube(23 * MM, 28 * MM),
-          new Tube(29 * MM, 35 * MM));
+          new Tube("", 6 * MM, 8 * MM),
+          new Tube("", 8 * MM, 10 * MM),
+          new Tube("", 9 * MM, 12 * MM),
+          new Tube("", 12 * MM, 15 * MM),
+          new Tube("", 12 * MM, 16 * MM),
+          new Tube("", 18 * MM, 22 * MM),
+          new Tube("", 23 * MM, 28 * MM),
+          new Tube("", 29 * MM, 35 * MM));
 
   /** Tube in inches: nine times its wall outside, and as copper outside. */
   private static final List<Tube> INCH_TUBES =
       List.of(
-          new Tube(9.1 * MM, 12.7 * MM),
-          new Tube(12.3 * MM, 15.875 * MM),
-          new Tube(17.2 * MM, 22.225 * MM),
-          new Tube(22.1 * MM, 28.575 * MM));
+          new Tube("3/8 in", 9.1 * MM, 12.7 * MM),
+          new Tube("1/2 in", 12.3 * MM, 15.875 * MM),
+          new Tube("3/4 in", 17.2 * MM, 22.225 * MM),
+          new Tube("1 in", 22.1 * MM, 28.575 * MM));
 
-  private static final List<InInches> INCH_TUBE_NAMES =
+  private static final List<InchHose> INCH_HOSES =
       List.of(
-          new InInches("3/8 in", 12.7 * MM),
-          new InInches("1/2 in", 15.875 * MM),
-          new InInches("3/4 in", 22.225 * MM),
-          new InInches("1 in", 28.575 * MM));
+          new InchHose("1/4 in", 6.35 * MM),
+          new InchHose("3/8 in", 9.525 * MM),
+          new InchHose("1/2 in", 12.7 * MM),
+          new InchHose("5/8 in", 15.875 * MM),
+          new InchHose("3/4 in", 19.05 * MM),
+          new InchHose("1 in", 25.4 * MM),
+          new InchHose("1-1/4 in", 31.75 * MM),
+          new InchHose("1-1/2 in", 38.1 * MM),
+          new InchHose("2 in", 50.8 * MM),
+          new InchHose("3 in", 76.2 * MM));
 
-  private static final List<InInches> INCH_HOSES =
-      List.of(
-          new InInches("1/4 in", 6.35 * MM),
-          new InInches("3/8 in", 9.525 * MM),
-          new InInches("1/2 in", 12.7 * MM),
-          new InInches("5/8 in", 15.875 * MM),
-          new InInches("3/4 in", 19.05 * MM),
-          new InInches("1 in", 25.4 * MM),
-          new InInches("1-1/4 in", 31.75 * MM),
-          new InInches("1-1/2 in", 38.1 * MM),
-          new InInches("2 in", 50.8 * MM),
-          new InInches("3 in", 76.2 * MM));
-
-  /** A pipe for cement by its nominal size, which is about its bore (m). */
-  private record Pipe(double nominal, double outside) {}
+  /** A pipe for cement by its nominal size, which is about its bore (m); called as tube is. */
+  private record Pipe(String called, double nominal, double outside) {}
 
   private static final List<Pipe> PIPES =
       List.of(
-          new Pipe(15 * MM, 20 * MM),
-          new Pipe(20 * MM, 25 * MM),
-          new Pipe(25 * MM, 32 * MM),
-          new Pipe(32 * MM, 40 * MM),
-          new Pipe(40 * MM, 50 * MM),
-          new Pipe(50 * MM, 63 * MM),
-          new Pipe(65 * MM, 75 * MM),
-          new Pipe(100 * MM, 110 * MM));
+          new Pipe("", 15 * MM, 20 * MM),
+          new Pipe("", 20 * MM, 25 * MM),
+          new Pipe("", 25 * MM, 32 * MM),
+          new Pipe("", 32 * MM, 40 * MM),
+          new Pipe("", 40 * MM, 50 * MM),
+          new Pipe("", 50 * MM, 63 * MM),
+          new Pipe("", 65 * MM, 75 * MM),
+          new Pipe("", 100 * MM, 110 * MM));
 
   private static final List<Pipe> INCH_PIPES =
       List.of(
-          new Pipe(12.7 * MM, 21.34 * MM),
-          new Pipe(19.05 * MM, 26.67 * MM),
-          new Pipe(25.4 * MM, 33.40 * MM),
-          new Pipe(31.75 * MM, 42.16 * MM),
-          new Pipe(38.1 * MM, 48.26 * MM),
-          new Pipe(50.8 * MM, 60.33 * MM),
-          new Pipe(76.2 * MM, 88.90 * MM),
-          new Pipe(101.6 * MM, 114.30 * MM));
-
-  private static final List<InInches> INCH_PIPE_NAMES =
-      List.of(
-          new InInches("1/2 in", 12.7 * MM),
-          new InInches("3/4 in", 19.05 * MM),
-          new InInches("1 in", 25.4 * MM),
-          new InInches("1-1/4 in", 31.75 * MM),
-          new InInches("1-1/2 in", 38.1 * MM),
-          new InInches("2 in", 50.8 * MM),
-          new InInches("3 in", 76.2 * MM),
-          new InInches("4 in", 101.6 * MM));
+          new Pipe("1/2 in", 12.7 * MM, 21.34 * MM),
+          new Pipe("3/4 in", 19.05 * MM, 26.67 * MM),
+          new Pipe("1 in", 25.4 * MM, 33.40 * MM),
+          new Pipe("1-1/4 in", 31.75 * MM, 42.16 * MM),
+          new Pipe("1-1/2 in", 38.1 * MM, 48.26 * MM),
+          new Pipe("2 in", 50.8 * MM, 60.33 * MM),
+          new Pipe("3 in", 76.2 * MM, 88.90 * MM),
+          new Pipe("4 in", 101.6 * MM, 114.30 * MM));
 
   /** Two sizes are the same when they differ by less (m). */
   private static final double SAME = 2e-5;
@@ -204,29 +188,30 @@ public final class Sizes {
 
   /** Returns the bores of hose that tails are made for (m). */
   public static List<Double> hoses(Region region) {
-    return region == Region.US ? INCH_HOSES.stream().map(InInches::measures).toList() : HOSES;
+    return region == Region.US ? INCH_HOSES.stream().map(InchHose::bore).toList() : HOSES;
   }
 
-  private static Optional<String> called(List<InInches> names, double size) {
-    return names.stream()
-        .filter(n -> Math.abs(n.measures() - size) < SAME)
+  private static <T> Optional<String> called(
+      List<T> sizes, ToDoubleFunction<T> measure, double size, Function<T, String> name) {
+    return sizes.stream()
+        .filter(s -> Math.abs(measure.applyAsDouble(s) - size) < SAME)
         .findFirst()
-        .map(InInches::called);
+        .map(name);
   }
 
   /** Returns what tube with an outside (m) is called in inches, where it is made by them. */
   static Optional<String> tubeInInches(double outside) {
-    return called(INCH_TUBE_NAMES, outside);
+    return called(INCH_TUBES, Tube::outside, outside, Tube::called);
   }
 
   /** Returns what hose with a bore (m) is called in inches, where it is made by them. */
   static Optional<String> hoseInInches(double bore) {
-    return called(INCH_HOSES, bore);
+    return called(INCH_HOSES, InchHose::bore, bore, InchHose::called);
   }
 
   /** Returns what pipe of a nominal size (m) is called in inches, where it is made by them. */
   static Optional<String> pipeInInches(double nominal) {
-    return called(INCH_PIPE_NAMES, nominal);
+    return called(INCH_PIPES, Pipe::nominal, nominal, Pipe::called);
   }
 
   /** Returns the bore of the hose that is sold for such a bore (m), as it is where none is near. */
@@ -235,7 +220,7 @@ public final class Sizes {
       return bore;
     }
     return INCH_HOSES.stream()
-        .map(InInches::measures)
+        .map(InchHose::bore)
         .filter(h -> Math.abs(h - bore) < NEAR * bore)
         .min(Comparator.comparingDouble(h -> Math.abs(h - bore)))
         .orElse(bore);

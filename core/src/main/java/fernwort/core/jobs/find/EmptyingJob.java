@@ -31,8 +31,8 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
- * Emptying what somebody chooses, tanks and lines, by fall alone: a job like any other, whose name
- * holds the choice.
+ * Emptying what somebody chooses, tanks and lines, by gravity alone: a job like any other, whose
+ * name holds the choice.
  */
 public final class EmptyingJob {
 

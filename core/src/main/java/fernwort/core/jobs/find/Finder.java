@@ -98,7 +98,7 @@ public abstract class Finder {
     return opened;
   }
 
-  /** Ways to taps: by pump where the layout has one between, by fall to the others. */
+  /** Ways to taps: by pump where the layout has one between, by gravity to the others. */
   final List<Need> drawn(Source source, List<Part> taps) {
     return taps.stream()
         .map(t ->

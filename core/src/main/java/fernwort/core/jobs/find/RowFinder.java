@@ -21,7 +21,6 @@ import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -258,10 +257,9 @@ final class RowFinder extends Filling {
    * through a valve where none runs over into the next.
    */
   private boolean linked(List<Part> row) {
-    Map<String, Double> half = new HashMap<>();
-    network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
     HandleDistance low =
-        HandleDistance.of(network, Levels.of(network, new State(rest, half, Slope.LEVEL)));
+        HandleDistance.of(
+            network, Levels.of(network, new State(rest, network.halfFull(), Slope.LEVEL)));
     for (int i = 1; i < row.size(); i++) {
       Part near = row.get(i - 1);
       Part far = row.get(i);

@@ -17,7 +17,7 @@ enum Says implements Phrase {
   BY_PUMP_OUT_OF_INSIDE("by pump out of "),
   BY_GRAVITY_OUT_OF_INSIDE("by gravity out of "),
 
-  // EmptyingJob: emptying what somebody chooses, tanks and lines, by fall alone: a job like any
+  // EmptyingJob: emptying what somebody chooses, tanks and lines, by gravity alone: a job like any
   // other, whose name holds the choice.
   IS_NOT_A_TANK_CHOOSE_TANKS("{} is not a tank; choose tanks to drain"),
   NOTHING_IS_CHOSEN_TICK_A_TANK("Nothing is chosen; tick a tank or the lines"),

@@ -154,10 +154,7 @@ public final class ConditionEvaluator {
   private HandleDistance halfFull() {
     HandleDistance known = halfFull;
     if (known == null) {
-      State half = start;
-      for (Part tank : network.tanks()) {
-        half = half.withVolume(tank.id(), network.room(tank.id()).capacity() / 2);
-      }
+      State half = new State(start.setting(), network.halfFull(), start.slope());
       known = HandleDistance.of(network, Levels.of(network, half));
       halfFull = known;
     }

@@ -17,7 +17,6 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.ways.Source;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -142,9 +141,7 @@ public final class Plans {
 
   /** Returns every job that the layout allows, with what stands in its way whatever the handles. */
   public List<Offer> offers(Jobs jobs) {
-    Map<String, Double> half = new HashMap<>();
-    network.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
-    State rest = new State(network.rig().atRest(), half, Slope.LEVEL);
+    State rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
     Function<Job, Offer> asked = Effort.carried(j -> forJob(j).offered(j, rest));
     return jobs.all().parallelStream().map(asked).toList();
   }

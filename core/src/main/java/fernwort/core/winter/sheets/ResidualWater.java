@@ -13,7 +13,7 @@ import java.util.List;
 import java.util.Set;
 
 /**
- * Water that stays in a rig that has run out by fall alone, its handles as they are left.
+ * Water that stays in a rig that has run out by gravity alone, its handles as they are left.
  *
  * @param id id of the tank, line or part that keeps it
  * @param kind what keeps it

@@ -25,7 +25,7 @@ public record WinterWish(
     boolean cups) {
 
   /**
-   * Makes a wish whose mix is drained by fall, with antifreeze in the traps.
+   * Makes a wish whose mix is drained by gravity, with antifreeze in the traps.
    *
    * @param cold the cold the rig shall stand (K)
    * @param air free air that the compressor gives (m³/s)

@@ -232,8 +232,8 @@ class AdaptersTest {
 
   @ParameterizedTest
   @CsvSource({
-    "PEX, 0.0123, 1/2 in tube, crimp for 1/2 in tube",
-    "PEX, 0.017, 3/4 in tube, crimp for 3/4 in tube",
+    "PEX, 0.0123, 1/2 in tube, crimp for 1/2 in PEX tube",
+    "PEX, 0.017, 3/4 in tube, crimp for 3/4 in PEX tube",
     "COPPER, 0.0125, 1/2 in tube, push-fit for 1/2 in tube",
     "PVC_HOSE, 0.013, 1/2 in hose, barb for 1/2 in hose",
     "PVC_HOSE, 0.038, 1-1/2 in hose, barb for 1-1/2 in hose",

@@ -47,7 +47,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class GuideController {
 
-  private static final List<GuidePage> PAGES =
+  static final List<GuidePage> PAGES =
       List.of(
           new VehiclePage(),
           new TanksPage(),
@@ -162,18 +162,10 @@ class GuideController {
       List<GuidePage.Card> cards, Map<String, String> form, FilledPage sheet) {
     return cards.stream()
         .map(c ->
-            new GuidePage.Card(
-                c.id(),
-                c.title(),
-                c.hint(),
-                c.fields().stream()
-                    .map(f ->
-                        sheet.errors().containsKey(f.name())
-                            ? f.holding(form.getOrDefault(f.name(), ""))
-                            : f)
-                    .toList(),
-                c.buttons(),
-                c.sketch()))
+            c.holding(f ->
+                sheet.errors().containsKey(f.name())
+                    ? f.holding(form.getOrDefault(f.name(), ""))
+                    : f))
         .toList();
   }
 

@@ -7,6 +7,7 @@ import fernwort.app.web.Field;
 import fernwort.core.guide.RigAnswers;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 
 /** One page of questions about a rig. */
 interface GuidePage {
@@ -32,6 +33,7 @@ interface GuidePage {
    * @param fields the questions
    * @param buttons what else can be done with it
    * @param sketch a sketch to tap on, where there is one
+   * @param more what few have, folded away until somebody looks for it
    */
   record Card(
       String id,
@@ -39,14 +41,43 @@ interface GuidePage {
       String hint,
       List<Field> fields,
       List<Button> buttons,
-      Optional<FaceSketch> sketch) {
+      Optional<FaceSketch> sketch,
+      More more) {
     Card(String id, String title, String hint, List<Field> fields) {
       this(id, title, hint, fields, List.of());
     }
 
     Card(String id, String title, String hint, List<Field> fields, List<Button> buttons) {
-      this(id, title, hint, fields, buttons, Optional.empty());
+      this(id, title, hint, fields, buttons, Optional.empty(), More.NOTHING);
     }
+
+    /** Returns this card with questions that few have an answer to. */
+    Card with(More folded) {
+      return new Card(id, title, hint, fields, buttons, sketch, folded);
+    }
+
+    /** Returns this card with fields that hold something else. */
+    Card holding(UnaryOperator<Field> other) {
+      return new Card(
+          id,
+          title,
+          hint,
+          fields.stream().map(other).toList(),
+          buttons,
+          sketch,
+          new More(more.title(), more.fields().stream().map(other).toList(), more.open()));
+    }
+  }
+
+  /**
+   * Questions that few have an answer to.
+   *
+   * @param title what they are about
+   * @param fields the questions; none for nothing to fold away
+   * @param open whether one of them was answered, so that all are shown
+   */
+  record More(String title, List<Field> fields, boolean open) {
+    static final More NOTHING = new More("", List.of(), false);
   }
 
   /** Something to press: what it does, and what it says. */

@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Bores;
+import fernwort.core.guide.RigAnswers.Drain;
 import fernwort.core.guide.RigAnswers.Hot;
 import fernwort.core.guide.RigAnswers.Lows;
 import java.util.ArrayList;
@@ -31,6 +32,14 @@ final class LowsPage implements GuidePage {
     if (answers.pump().hot() != Hot.NONE) {
       lows.add(Field.tick("hot", Says.THE_HOT_LINES_HAVE_ONE.text(), answers.lows().hot(), ""));
     }
+    lows.add(
+        Field.choice(
+            "low-by",
+            Says.WHAT_OPENS_THERE.text(),
+            answers.lows().by() == Drain.VALVE ? "VALVE" : "CAP",
+            List.of(
+                new Field.Option("CAP", Says.A_CAP.text()),
+                new Field.Option("VALVE", Says.A_VALVE_AND_A_TAIL.text()))));
     Bores bores = answers.bores();
     return List.of(
         new Card(
@@ -59,7 +68,8 @@ final class LowsPage implements GuidePage {
     return before.low(
         new Lows(
             sheet.tick("cold"),
-            before.pump().hot() == Hot.NONE ? before.lows().hot() : sheet.tick("hot")),
+            before.pump().hot() == Hot.NONE ? before.lows().hot() : sheet.tick("hot"),
+            sheet.choice("low-by", before.lows().by())),
         new Bores(
             sheet.amount(
                 "supply", Says.LINES_TO_TAPS.text(), Measure.LENGTH, was.supply(), 0.004, 0.06),

@@ -3,6 +3,9 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.guide.HeaterParts;
+import fernwort.core.guide.PumpParts;
+import fernwort.core.guide.PumpParts.Mover;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Heat;
 import fernwort.core.guide.RigAnswers.HeaterDrain;
@@ -15,6 +18,9 @@ import java.util.Optional;
 
 /** The pump by its plate, and what follows it on the way to the taps. */
 final class PumpQuestions implements GuidePage {
+
+  /** What a stroke of a foot pump usually gives (m³). */
+  private static final double USUAL_STROKE = 1.2e-4;
 
   @Override
   public String id() {
@@ -38,13 +44,8 @@ final class PumpQuestions implements GuidePage {
                 Field.choice(
                     "type",
                     Says.WHAT_MOVES_THE_WATER.text(),
-                    pump.type().name(),
-                    List.of(
-                        new Field.Option("DIAPHRAGM", Says.PUMP_WITH_A_PRESSURE_SWITCH.text()),
-                        new Field.Option("CENTRIFUGAL", Says.SUBMERSIBLE_PUMP.text()),
-                        new Field.Option("IMPELLER", Says.IMPELLER_PUMP.text()),
-                        new Field.Option("FOOT", Says.A_FOOT.text()),
-                        new Field.Option("HAND", Says.A_HAND.text()))),
+                    pump.mover().name(),
+                    movers()),
                 Field.spot("spot", Says.WHERE_IT_IS.text(), FilledPage.spot(pump.spot())),
                 GuidePage.amount(
                     "height",
@@ -60,6 +61,13 @@ final class PumpQuestions implements GuidePage {
                     Measure.FLOW,
                     pump.flow(),
                     Says.ON_ITS_PLATE.text()),
+                GuidePage.amount(
+                    "stroke",
+                    Says.WHAT_ONE_STROKE_GIVES.text(),
+                    units,
+                    Measure.VOLUME,
+                    pump.parts().stroke().orElse(USUAL_STROKE),
+                    Says.COUNT_STROKES_INTO_A_JUG.text()),
                 GuidePage.amount(
                     "cut-out",
                     Says.THE_PRESSURE_AT_WHICH_IT_STOPS.text(),
@@ -81,10 +89,11 @@ final class PumpQuestions implements GuidePage {
                 filter(pump, Filter.Grade.CARBON, Says.A_CARBON_FILTER.text()),
                 filter(pump, Filter.Grade.PURIFIER, Says.A_PURIFIER.text()),
                 Field.tick(
-                    "manifolds",
-                    Says.EACH_TAP_HAS_A_LINE.text(),
-                    pump.manifolds(),
-                    Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text()))),
+                        "manifolds",
+                        Says.EACH_TAP_HAS_A_LINE.text(),
+                        pump.manifolds(),
+                        Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text())))
+            .with(more(pump)),
         new Card(
             "heater",
             Says.HOT_WATER.text(),
@@ -123,11 +132,65 @@ final class PumpQuestions implements GuidePage {
                     List.of(
                         new Field.Option("PLUG", Says.A_PLUG_AT_ITS_BOTTOM.text()),
                         new Field.Option("VALVE", Says.A_VALVE_BELOW_IT.text()))),
-                Field.tick(
+                Field.choice(
                     "heater-bypass",
                     Says.VALVES_LEAD_THE_WATER_PAST_IT.text(),
-                    heat(pump).bypass(),
-                    Says.THREE_VALVES_BEHIND_IT_A_WINTER_BYPASS.text()))));
+                    heat(pump).bypass() ? heat(pump).parts().bypass().name() : "",
+                    List.of(
+                        new Field.Option("", Says.NO_VALVES.text()),
+                        new Field.Option("THREE_VALVES", Says.THREE_VALVES.text()),
+                        new Field.Option("TWO_VALVES", Says.TWO_PLAIN_VALVES.text()),
+                        new Field.Option("TWO_THREE_WAYS", Says.TWO_THREE_WAY_VALVES.text())))))
+            .with(more(heat(pump).parts())));
+  }
+
+  private static List<Field.Option> movers() {
+    return List.of(
+        new Field.Option("PRESSURE_SWITCH", Says.PUMP_WITH_A_PRESSURE_SWITCH.text()),
+        new Field.Option("SWITCHED", Says.PUMP_WITH_A_SWITCH.text()),
+        new Field.Option("SUBMERSIBLE", Says.SUBMERSIBLE_PUMP.text()),
+        new Field.Option("INLINE", Says.PUMP_IN_THE_LINE.text()),
+        new Field.Option("IMPELLER", Says.IMPELLER_PUMP.text()),
+        new Field.Option("ENGINE", Says.PUMP_ON_AN_ENGINE.text()),
+        new Field.Option("FOOT", Says.A_FOOT.text()),
+        new Field.Option("HAND", Says.A_HAND.text()),
+        new Field.Option("NONE", Says.NOTHING_IT_RUNS_DOWN.text()));
+  }
+
+  /** What follows few pumps. */
+  private static More more(Pump pump) {
+    PumpParts parts = pump.parts();
+    List<Field> fields =
+        List.of(
+            Field.tick("check-after", Says.A_CHECK_VALVE_AFTER_IT.text(), parts.check(), ""),
+            Field.tick("second-pump", Says.A_SECOND_PUMP_IN_THE_LINE.text(), parts.second(), ""),
+            Field.choice(
+                "back",
+                Says.HOW_IT_SENDS_WATER_BACK.text(),
+                parts.back().name(),
+                List.of(
+                    new Field.Option("NONE", Says.IT_DOES_NOT.text()),
+                    new Field.Option("VALVE", Says.A_BRANCH_WITH_A_VALVE.text()),
+                    new Field.Option("TWO_VALVES", Says.TWO_BRANCHES_WITH_A_VALVE_EACH.text()),
+                    new Field.Option("THREE_WAY", Says.A_THREE_WAY_VALVE.text()),
+                    new Field.Option(
+                        "THREE_WAY_WITH_OFF", Says.A_THREE_WAY_VALVE_THAT_CLOSES.text()))));
+    boolean open = parts.check() || parts.second() || parts.back() != PumpParts.Back.NONE;
+    return new More(Says.A_SECOND_PUMP_OR_A_WAY_BACK.text(), fields, open);
+  }
+
+  /** What is around few heaters. */
+  private static More more(HeaterParts parts) {
+    List<Field> fields =
+        List.of(
+            Field.tick("heater-loop", Says.A_PUMP_KEEPS_HOT_WATER_ROUND.text(), parts.loop(), ""),
+            Field.tick(
+                "one-switch", Says.ONE_SWITCH_FOR_PUMP_AND_HEATER.text(), parts.oneSwitch(), ""),
+            Field.tick(
+                "relief-tube", Says.ITS_RELIEF_VALVE_HAS_A_TUBE.text(), parts.relief(), ""),
+            Field.tick("heater-tray", Says.IT_STANDS_IN_A_TRAY.text(), parts.tray(), ""));
+    boolean open = parts.loop() || parts.oneSwitch() || parts.relief() || parts.tray();
+    return new More(Says.A_HOT_LOOP_A_RELIEF_TUBE.text(), fields, open);
   }
 
   /** The heater as somebody said it is, else where it is taken to be. */
@@ -152,7 +215,32 @@ final class PumpQuestions implements GuidePage {
             sheet.amount(
                 "heater-height", Says.THE_HEATER.text(), Measure.LENGTH, before.height(), 0.05, 4),
             sheet.choice("heater-drain", before.drain()),
-            sheet.tick("heater-bypass")));
+            !sheet.text("heater-bypass").isEmpty(),
+            new HeaterParts(
+                sheet.choice("heater-bypass", before.parts().bypass()),
+                sheet.tick("heater-loop"),
+                sheet.tick("one-switch"),
+                sheet.tick("relief-tube"),
+                sheet.tick("heater-tray"))));
+  }
+
+  /** What one sees of the pump, and what follows it. */
+  private static PumpParts parts(Pump was, Mover mover, FilledPage sheet) {
+    PumpParts before = was.parts();
+    double stroke = before.stroke().orElse(USUAL_STROKE);
+    double now =
+        sheet.amount(
+            "stroke", Says.WHAT_ONE_STROKE_GIVES.text(), Measure.VOLUME, stroke, 1e-5, 5e-3);
+    boolean asked = sheet.has("back");
+    return new PumpParts(
+        Optional.of(mover),
+        mover.type().byHand() ? Optional.of(now) : before.stroke(),
+        before.source(),
+        before.strained(),
+        asked ? sheet.tick("check-after") : before.check(),
+        asked ? sheet.tick("second-pump") : before.second(),
+        sheet.choice("back", before.back()),
+        before.motor());
   }
 
   @Override
@@ -164,9 +252,10 @@ final class PumpQuestions implements GuidePage {
         filters.add(grade);
       }
     }
+    Mover mover = sheet.choice("type", was.mover());
     return before.pumping(
         new Pump(
-            sheet.choice("type", fernwort.core.kind.machine.Pump.Type.class).orElse(was.type()),
+            mover.type(),
             sheet.spot("spot", was.spot()),
             sheet.amount("height", Says.THE_PUMP.text(), Measure.LENGTH, was.height(), 0.05, 4),
             sheet.amount("flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), 5e-6, 2e-3),
@@ -178,6 +267,7 @@ final class PumpQuestions implements GuidePage {
             sheet.amount(
                 "heater", Says.THE_HEATER.text(), Measure.VOLUME, was.heaterVolume(), 2e-4, 0.2),
             sheet.tick("manifolds"),
-            heated(was, sheet)));
+            heated(was, sheet),
+            parts(was, mover, sheet)));
   }
 }

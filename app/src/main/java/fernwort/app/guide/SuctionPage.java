@@ -2,20 +2,25 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.guide.PumpParts;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Joins;
 import fernwort.core.guide.RigAnswers.Piece;
 import fernwort.core.guide.RigAnswers.Points;
 import fernwort.core.guide.RigAnswers.Position;
 import fernwort.core.guide.RigAnswers.Selector;
+import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.guide.RigAnswers.Third;
+import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** What the water passes between tank and pump, and what a three-way valve joins. */
 final class SuctionPage implements GuidePage {
 
-  private static final int MOST = Piece.values().length;
+  /** So many pieces can follow each other. */
+  private static final int MOST = 4;
 
   @Override
   public String id() {
@@ -30,7 +35,9 @@ final class SuctionPage implements GuidePage {
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Field> pieces = new ArrayList<>();
-    String[] labels = {Says.FIRST_AFTER_THE_TANK.text(), "Then", Says.THEN_BEFORE_THE_PUMP.text()};
+    String[] labels = {
+      Says.FIRST_AFTER_THE_TANK.text(), "Then", "Then", Says.THEN_BEFORE_THE_PUMP.text()
+    };
     for (int i = 0; i < MOST; i++) {
       String now = i < answers.suction().size() ? answers.suction().get(i).name() : "";
       pieces.add(
@@ -42,9 +49,13 @@ final class SuctionPage implements GuidePage {
                   new Field.Option("", Says.NOTHING_MORE.text()),
                   new Field.Option("SHUT_OFF", Says.A_SHUT_OFF_VALVE.text()),
                   new Field.Option("THREE_WAY", Says.A_THREE_WAY_VALVE.text()),
-                  new Field.Option("STRAINER", Says.A_STRAINER.text()))));
+                  new Field.Option("TWO_VALVES", Says.TWO_VALVES.text()),
+                  new Field.Option("STRAINER", Says.A_STRAINER.text()),
+                  new Field.Option("FILTER", Says.A_FILTER_WITH_A_BOWL.text()),
+                  new Field.Option("ANTIFREEZE_PORT", Says.A_PORT_FOR_ANTIFREEZE.text()))));
     }
     List<Card> cards = new ArrayList<>();
+    from(answers).ifPresent(cards::add);
     cards.add(
         new Card(
             "pieces",
@@ -52,11 +63,36 @@ final class SuctionPage implements GuidePage {
             Says.FOLLOW_THE_HOSE_WITH_A_FINGER.text(),
             pieces));
     // It is seen once a three-way valve is chosen.
-    cards.add(valve(answers.selector()));
+    cards.add(valve(answers.selector(), answers.pump().parts()));
     return cards;
   }
 
-  private static Card valve(Selector valve) {
+  /** What the pump draws from, where that is not plain. */
+  private static Optional<Card> from(RigAnswers answers) {
+    List<Tank> fresh = answers.tanks(Contents.FRESH);
+    if (fresh.size() == 1) {
+      return Optional.empty();
+    }
+    List<Field> fields =
+        fresh.isEmpty()
+            ? List.of(
+                Field.choice(
+                    "source",
+                    Says.THERE_IS_NO_FRESH_TANK.text(),
+                    answers.pump().parts().source().name(),
+                    List.of(
+                        new Field.Option("NOTHING", Says.NOTHING_YET.text()),
+                        new Field.Option("CAN", Says.A_CAN_THAT_STANDS_THERE.text()),
+                        new Field.Option("HOSE", Says.A_HOSE_THAT_DRAWS_FROM_OUTSIDE.text()))))
+            : fresh.stream()
+                .map(t ->
+                    Field.tick(
+                        t.id() + "-drawn", t.label(), answers.draws(t), ""))
+                .toList();
+    return Optional.of(new Card("from", Says.WHAT_THE_PUMP_DRAWS_FROM.text(), "", fields));
+  }
+
+  private static Card valve(Selector valve, PumpParts parts) {
     List<Field> fields = new ArrayList<>();
     fields.add(
         Field.choice(
@@ -66,6 +102,7 @@ final class SuctionPage implements GuidePage {
             List.of(
                 new Field.Option("HOSE", Says.A_HOSE_THAT_DRAWS_FROM_OUTSIDE.text()),
                 new Field.Option("OTHER_TANK", Says.THE_OTHER_TANK.text()),
+                new Field.Option("INLET", Says.THE_HOSE_INLET_BY_ITS_DIVERTER.text()),
                 new Field.Option("DRAIN", Says.A_DRAIN_UNDER_THE_VEHICLE.text()))));
     for (Points points : Points.values()) {
       String joins =
@@ -87,11 +124,18 @@ final class SuctionPage implements GuidePage {
                   new Field.Option("ALL", Says.ALL_THREE_ARE_JOINED.text()),
                   new Field.Option("NOTHING", Says.IT_IS_CLOSED.text()))));
     }
+    List<Field> few =
+        List.of(
+            Field.tick("strained", Says.A_STRAINER_ON_THAT_HOSE.text(), parts.strained(), ""),
+            Field.tick("motor", Says.MOTORS_TURN_THE_VALVES.text(), parts.motor(), ""));
     return new Card(
-        "valve",
-        Says.WHAT_DOES_THE_THREE_WAY_VALVE.text(),
-        Says.TURN_IT_WITH_THE_PUMP_OFF.text(),
-        fields);
+            "valve",
+            Says.WHAT_DOES_THE_THREE_WAY_VALVE.text(),
+            Says.TURN_IT_WITH_THE_PUMP_OFF.text(),
+            fields)
+        .with(
+            new More(
+                Says.A_STRAINER_OR_A_MOTOR.text(), few, parts.strained() || parts.motor()));
   }
 
   @Override
@@ -104,7 +148,26 @@ final class SuctionPage implements GuidePage {
           .ifPresent(pieces::add);
     }
     Selector valve = sheet.has("third") ? read(before.selector(), sheet) : before.selector();
-    return before.drawing(pieces, valve);
+    List<Tank> tanks = before.tanks().stream().map(t -> drawn(before, t, sheet)).toList();
+    return before
+        .with(tanks)
+        .drawing(pieces, valve)
+        .pumping(before.pump().with(parts(before.pump().parts(), sheet)));
+  }
+
+  /** A tank of which somebody says whether the pump draws from it; as is usual is not said. */
+  private static Tank drawn(RigAnswers before, Tank tank, FilledPage sheet) {
+    boolean asked = before.tanks(Contents.FRESH).size() > 1 && sheet.has("piece-0");
+    if (!asked || tank.contents() != Contents.FRESH) {
+      return tank;
+    }
+    boolean ticked = sheet.tick(tank.id() + "-drawn");
+    return ticked == before.draws(tank) ? tank : tank.drawn(ticked);
+  }
+
+  private static PumpParts parts(PumpParts was, FilledPage sheet) {
+    PumpParts from = was.from(sheet.choice("source", was.source()));
+    return sheet.has("third") ? from.valves(sheet.tick("strained"), sheet.tick("motor")) : from;
   }
 
   private static Selector read(Selector before, FilledPage sheet) {

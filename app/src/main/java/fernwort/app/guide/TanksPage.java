@@ -94,7 +94,17 @@ final class TanksPage implements GuidePage {
               List.of(
                   new Field.Option("NONE", Says.NOTHING_OF_ITS_OWN.text()),
                   new Field.Option("CAP", Says.A_CAP_AT_ITS_BOTTOM.text()),
-                  new Field.Option("VALVE", Says.A_VALVE_AT_ITS_BOTTOM.text()))));
+                  new Field.Option("VALVE", Says.A_VALVE_AT_ITS_BOTTOM.text()),
+                  new Field.Option("HOSE", Says.A_VALVE_WITH_A_HOSE.text()))));
+    } else {
+      fields.add(
+          Field.choice(
+              t + "drain",
+              Says.HOW_IT_IS_EMPTIED.text(),
+              tank.drain() == Drain.CARRIED ? "CARRIED" : "NONE",
+              List.of(
+                  new Field.Option("NONE", Says.THROUGH_AN_OUTLET.text()),
+                  new Field.Option("CARRIED", Says.IT_IS_CARRIED_OUT.text()))));
     }
     return new Card(
         tank.id(),
@@ -184,7 +194,9 @@ final class TanksPage implements GuidePage {
         was.ventRises(),
         sheet.choice(t + "drain", was.drain()),
         was.from(),
-        was.openings());
+        was.openings(),
+        was.venting(),
+        was.passages());
   }
 
   /** The sizes in one box. */

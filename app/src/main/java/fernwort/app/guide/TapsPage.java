@@ -10,6 +10,7 @@ import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Where water is used. */
 final class TapsPage implements GuidePage {
@@ -23,6 +24,11 @@ final class TapsPage implements GuidePage {
   public String title() {
     return "Taps";
   }
+
+  /** So many of a use are possible. */
+  private static final int MOST = 4;
+
+  private static final String ADD = "add-";
 
   /** A use with the words for it, and where it usually is. */
   private record Usual(Use use, String words, String what, Tap tap) {}
@@ -65,75 +71,98 @@ final class TapsPage implements GuidePage {
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
+    List<Button> more = new ArrayList<>();
     for (Usual usual : ALL) {
-      boolean there = answers.taps().stream().anyMatch(t -> t.use() == usual.use());
-      Tap tap = now(answers, usual);
-      String u = usual.use().name() + "-";
-      List<Field> fields = new ArrayList<>();
-      fields.add(Field.tick(u + "there", Says.THERE_IS_ONE.text(), there, ""));
-      fields.add(Field.spot(u + "spot", Says.WHERE_IT_IS.text(), FilledPage.spot(tap.spot())));
-      fields.add(
-          GuidePage.amount(
-              u + "height",
-              Says.ITS_SPOUT_ABOVE_THE_GROUND.text(),
-              units,
-              Measure.LENGTH,
-              tap.height(),
-              ""));
-      if (usual.use() != Use.TOILET && usual.use() != Use.OUTSIDE) {
-        fields.add(
-            Field.choice(
-                u + "runs",
-                Says.ITS_WASTE_RUNS.text(),
-                tap.runs().name(),
-                List.of(
-                    new Field.Option("TANK", Says.INTO_THE_GRAY_TANK.text()),
-                    new Field.Option("GROUND", Says.ONTO_THE_GROUND.text()))));
+      List<Tap> there = there(answers, usual);
+      cards.add(card(usual, "", there.stream().findFirst(), answers, units));
+      for (int n = 2; n <= there.size(); n++) {
+        cards.add(card(usual, Integer.toString(n), Optional.of(there.get(n - 1)), answers, units));
       }
-      if (usual.use() != Use.TOILET && answers.pump().hot() != RigAnswers.Hot.NONE) {
-        fields.add(
-            Field.choice(
-                u + "water",
-                Says.WHAT_COMES_TO_IT.text(),
-                tap.gives().name(),
-                List.of(
-                    new Field.Option("COLD", Says.COLD_WATER_ONLY.text()),
-                    new Field.Option("COLD_AND_HOT", Says.COLD_AND_HOT_WATER.text()))));
+      if (!there.isEmpty() && there.size() < MOST) {
+        more.add(new Button(ADD + usual.use().name(), Says.ANOTHER.filled(usual.words())));
       }
-      cards.add(new Card(usual.use().name(), usual.words(), usual.what(), fields));
+    }
+    if (!more.isEmpty()) {
+      cards.add(new Card("more", Says.MORE_TAPS.text(), "", List.of(), more));
     }
     return cards;
   }
 
-  private static Tap now(RigAnswers answers, Usual usual) {
-    return answers.taps().stream()
-        .filter(t -> t.use() == usual.use())
-        .findFirst()
-        .orElse(usual.tap());
+  private static Card card(
+      Usual usual, String number, Optional<Tap> there, RigAnswers answers, Units units) {
+    Tap tap = there.orElse(usual.tap());
+    String u = usual.use().name() + number + "-";
+    List<Field> fields = new ArrayList<>();
+    fields.add(Field.tick(u + "there", Says.THERE_IS_ONE.text(), there.isPresent(), ""));
+    fields.add(Field.spot(u + "spot", Says.WHERE_IT_IS.text(), FilledPage.spot(tap.spot())));
+    fields.add(
+        GuidePage.amount(
+            u + "height",
+            Says.ITS_SPOUT_ABOVE_THE_GROUND.text(),
+            units,
+            Measure.LENGTH,
+            tap.height(),
+            ""));
+    if (usual.use() != Use.TOILET && usual.use() != Use.OUTSIDE) {
+      fields.add(
+          Field.choice(
+              u + "runs",
+              Says.ITS_WASTE_RUNS.text(),
+              tap.runs().name(),
+              List.of(
+                  new Field.Option("TANK", Says.INTO_THE_GRAY_TANK.text()),
+                  new Field.Option("STRAIGHT", Says.STRAIGHT_INTO_THE_GRAY_TANK.text()),
+                  new Field.Option("GROUND", Says.ONTO_THE_GROUND.text()))));
+    }
+    if (usual.use() != Use.TOILET && answers.pump().hot() != RigAnswers.Hot.NONE) {
+      fields.add(
+          Field.choice(
+              u + "water",
+              Says.WHAT_COMES_TO_IT.text(),
+              tap.gives().name(),
+              List.of(
+                  new Field.Option("COLD", Says.COLD_WATER_ONLY.text()),
+                  new Field.Option("COLD_AND_HOT", Says.COLD_AND_HOT_WATER.text()))));
+    }
+    String title = number.isEmpty() ? usual.words() : usual.words() + " " + number;
+    return new Card(usual.use().name() + number, title, usual.what(), fields);
+  }
+
+  private static List<Tap> there(RigAnswers answers, Usual usual) {
+    return answers.taps().stream().filter(t -> t.use() == usual.use()).toList();
   }
 
   @Override
   public RigAnswers read(RigAnswers before, FilledPage sheet) {
     List<Tap> taps = new ArrayList<>();
     for (Usual usual : ALL) {
-      String u = usual.use().name() + "-";
-      Tap was = now(before, usual);
-      if (sheet.tick(u + "there")) {
-        taps.add(
-            new Tap(
-                usual.use(),
-                sheet.spot(u + "spot", was.spot()),
-                sheet.amount(
-                    u + "height",
-                    Says.HEIGHT.filled(usual.words()),
-                    Measure.LENGTH,
-                    was.height(),
-                    0.1,
-                    4.5),
-                sheet.choice(u + "runs", was.runs()),
-                sheet.choice(u + "water", RigAnswers.Water.class).or(was::water)));
+      List<Tap> there = there(before, usual);
+      for (int n = 1; n <= Math.max(1, there.size()); n++) {
+        String u = usual.use().name() + (n == 1 ? "" : n) + "-";
+        Tap was = n <= there.size() ? there.get(n - 1) : usual.tap();
+        if (sheet.tick(u + "there")) {
+          taps.add(tap(u, usual, was, sheet));
+        }
+      }
+      if (sheet.text("do").equals(ADD + usual.use().name()) && there.size() < MOST) {
+        taps.add(usual.tap());
       }
     }
     return before.tapping(taps);
+  }
+
+  private static Tap tap(String u, Usual usual, Tap was, FilledPage sheet) {
+    return new Tap(
+        usual.use(),
+        sheet.spot(u + "spot", was.spot()),
+        sheet.amount(
+            u + "height",
+            Says.HEIGHT.filled(usual.words()),
+            Measure.LENGTH,
+            was.height(),
+            0.1,
+            4.5),
+        sheet.choice(u + "runs", was.runs()),
+        sheet.choice(u + "water", RigAnswers.Water.class).or(was::water));
   }
 }

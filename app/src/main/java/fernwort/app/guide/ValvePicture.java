@@ -51,6 +51,7 @@ public record ValvePicture(
     return switch (third) {
       case OTHER_TANK -> Says.OTHER_TANK.text();
       case HOSE -> "hose";
+      case INLET -> "inlet";
       case DRAIN -> "drain";
     };
   }

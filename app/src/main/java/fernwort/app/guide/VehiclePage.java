@@ -5,7 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.rig.Vehicle;
+import fernwort.core.guide.RigAnswers.StandsOn;
 import java.util.List;
 import java.util.Optional;
 
@@ -46,11 +46,14 @@ final class VehiclePage implements GuidePage {
                 Field.choice(
                     "body",
                     Says.WHAT_IT_IS.text(),
-                    answers.vehicle().body().name(),
+                    answers.vehicle().standsOn().name(),
                     List.of(
                         new Field.Option("VAN", Says.VAN_WITH_TWO_AXLES.text()),
                         new Field.Option("TRUCK", Says.BUS_OR_TRUCK_WITH_TWO_AXLES.text()),
-                        new Field.Option("TRAILER", Says.TRAILER_WITH_A_COUPLING.text()))),
+                        new Field.Option("SLIDE_IN", Says.A_SLIDE_IN_ON_A_TRUCK.text()),
+                        new Field.Option("TRAILER", Says.TRAILER_WITH_A_COUPLING.text()),
+                        new Field.Option("TANDEM", Says.A_TRAILER_WITH_TWO_AXLES.text()),
+                        new Field.Option("WAGON", Says.A_WAGON_THAT_STEERS.text()))),
                 GuidePage.amount(
                     "length",
                     Says.HOW_LONG_IT_IS.text(),
@@ -101,11 +104,12 @@ final class VehiclePage implements GuidePage {
 
   @Override
   public RigAnswers read(RigAnswers before, FilledPage sheet) {
+    StandsOn stands = sheet.choice("body", before.vehicle().standsOn());
     return before.on(
         RigEdit.shortened(sheet.words("name", before.name())),
         people(before, sheet),
         new RigAnswers.Van(
-            sheet.choice("body", Vehicle.Body.class).orElse(before.vehicle().body()),
+            stands.body(),
             sheet.amount(
                 "length",
                 Says.ITS_LENGTH.text(),
@@ -122,7 +126,8 @@ final class VehiclePage implements GuidePage {
                 HIGHEST_FLOOR),
             limit(sheet, "rear-limit", Says.THE_REAR_AXLE.text(), before.vehicle().rearLimit()),
             limit(
-                sheet, "front-limit", Says.THE_FRONT_AXLE.text(), before.vehicle().frontLimit())));
+                sheet, "front-limit", Says.THE_FRONT_AXLE.text(), before.vehicle().frontLimit()),
+            Optional.of(stands)));
   }
 
   private static Optional<Double> limit(

@@ -9,6 +9,7 @@ import fernwort.core.guide.Guided;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Opening;
 import fernwort.core.guide.RigAnswers.Tank;
+import fernwort.core.guide.Venting;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
@@ -61,7 +62,59 @@ final class VentsPage implements GuidePage {
         Says.ITS_OPENINGS.text(),
         fields,
         List.of(),
-        Optional.of(sketch(tank, made, answers, units)));
+        Optional.of(sketch(tank, made, answers, units)),
+        more(tank, answers));
+  }
+
+  /** How few tanks breathe. */
+  private static More more(Tank tank, RigAnswers answers) {
+    Venting venting = tank.venting();
+    List<Field> fields = new ArrayList<>();
+    fields.add(
+        Field.choice(
+            tank.id() + "-second",
+            Says.A_SECOND_OPENING_AT_ITS_TOP.text(),
+            venting.second().name(),
+            List.of(
+                new Field.Option("NONE", Says.THERE_IS_NONE.text()),
+                new Field.Option("OPEN", Says.AN_OVERFLOW_THAT_LEADS_DOWN.text()),
+                new Field.Option("VALVED", Says.AN_OVERFLOW_WITH_A_VALVE.text()))));
+    fields.add(
+        Field.tick(
+            tank.id() + "-overflow",
+            Says.ITS_VENT_IS_THE_OVERFLOW.text(),
+            venting.overflow(),
+            Says.IT_LEADS_DOWN_AND_OUT.text()));
+    fields.add(
+        Field.tick(
+            tank.id() + "-vent-valve", Says.A_VALVE_CLOSES_ITS_VENT.text(), venting.valve(), ""));
+    List<Tank> earlier = answers.tanks().subList(0, answers.tanks().indexOf(tank));
+    List<Tank> same = earlier.stream().filter(t -> t.contents() == tank.contents()).toList();
+    if (!same.isEmpty()) {
+      List<Field.Option> options = new ArrayList<>();
+      options.add(new Field.Option("", Says.IT_ENDS_BY_ITSELF.text()));
+      same.forEach(t -> options.add(new Field.Option(t.id(), t.label())));
+      fields.add(
+          Field.choice(
+              tank.id() + "-joins",
+              Says.ITS_VENT_RUNS_INTO_THAT_OF.text(),
+              venting.joins().orElse(""),
+              options));
+    }
+    return new More(
+        Says.AN_OVERFLOW_OR_A_VALVE_ON_THE_VENT.text(), fields, !venting.equals(Venting.USUAL));
+  }
+
+  private static Venting venting(Tank tank, FilledPage sheet) {
+    String second = tank.id() + "-second";
+    if (!sheet.has(second)) {
+      return tank.venting();
+    }
+    return new Venting(
+        sheet.tick(tank.id() + "-overflow"),
+        sheet.tick(tank.id() + "-vent-valve"),
+        sheet.choice(second, tank.venting().second()),
+        Optional.of(sheet.text(tank.id() + "-joins")).filter(joined -> !joined.isEmpty()));
   }
 
   private static FaceSketch sketch(
@@ -86,6 +139,12 @@ final class VentsPage implements GuidePage {
       case "feed" -> Says.TO_THE_PUMP.text();
       case "drain" -> "drain";
       case "transfer" -> Says.FROM_ANOTHER_TANK.text();
+      case "overflow" -> Says.TO_THE_OVERFLOW.text();
+      case "return" -> Says.FROM_THE_PUMP.text();
+      case "low-float" -> Says.FROM_THE_LOWER_FLOAT.text();
+      case "barrel" -> Says.FROM_THE_BARREL.text();
+      case "spout" -> Says.TO_ITS_CAP.text();
+      case "rinse" -> Says.FROM_THE_RINSE_INLET.text();
       default ->
           answers.tanks().stream()
               .filter(t -> port.id().equals("to-" + t.id()))
@@ -176,6 +235,7 @@ final class VentsPage implements GuidePage {
                 0.05,
                 5),
             sheet.tick(tank.id() + "-rises"))
+        .breathing(venting(tank, sheet))
         .opened(openings);
   }
 

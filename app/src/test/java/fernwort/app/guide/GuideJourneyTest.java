@@ -104,7 +104,7 @@ class GuideJourneyTest extends Answering {
     goOn("Pump");
     choose("type", "FOOT");
     type("height", "700");
-    type("flow", "4");
+    type("stroke", "0.1");
     goOn("Taps");
     tick("SINK-there");
     spot("SINK-spot", "0-2");

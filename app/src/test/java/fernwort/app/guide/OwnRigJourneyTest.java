@@ -110,7 +110,7 @@ class OwnRigJourneyTest extends Answering {
     spot("heater-spot", "0-2");
     type("heater-height", "750");
     choose("heater-drain", "VALVE");
-    tick("heater-bypass");
+    choose("heater-bypass", "THREE_VALVES");
     goOn("Taps");
     tick("SINK-there");
     choose("SINK-water", "COLD");

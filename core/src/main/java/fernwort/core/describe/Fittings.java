@@ -150,6 +150,23 @@ public final class Fittings {
     return centrifugal(Pump.Duty.CIRCULATION, litresPerMinute, bar);
   }
 
+  /**
+   * Returns a pump that adds to the pressure of another in the same line.
+   *
+   * @param litresPerMinute what it gives against nothing (L/min)
+   * @param bar pressure at which it gives nothing (bar)
+   */
+  public static Kind boosterPump(double litresPerMinute, double bar) {
+    return centrifugal(Pump.Duty.SUPPLY, litresPerMinute, bar);
+  }
+
+  /** Returns a small pump that hangs in a barrel beside the vehicle. */
+  public static Kind barrelPump() {
+    return new Pump(
+        Pump.Duty.TRANSFER, Pump.Type.SUBMERSIBLE, 0.8 * BAR, 12 * LITRES_PER_MINUTE, 0, 0.8 * BAR,
+        0);
+  }
+
   private static Kind centrifugal(Pump.Duty duty, double litresPerMinute, double bar) {
     return new Pump(
         duty,

@@ -84,7 +84,7 @@ final class Assembly {
     double length = van.length();
     double rear = van.rearLimit().orElse(Axle.NOT_KNOWN);
     double front = van.frontLimit().orElse(Axle.NOT_KNOWN);
-    return switch (van.body()) {
+    return switch (van.standsOn()) {
       case VAN ->
           new Vehicle(
               van.body(),
@@ -109,18 +109,56 @@ final class Assembly {
               List.of(
                   new Axle("rear", 0, rear, 3300), new Axle("front", 0.54 * length, front, 2300)),
               Optional.empty());
-      case TRAILER ->
+      case SLIDE_IN ->
           new Vehicle(
               van.body(),
-              -0.48 * length,
-              0.52 * length + 1,
-              1.9,
-              0.5,
-              2.4,
-              0.2,
-              List.of(new Axle("only", 0, rear, 850)),
-              Optional.of(new Hitch(0.52 * length + 0.95, 25, 75, Optional.empty())));
+              -0.22 * length,
+              0.78 * length,
+              2.0,
+              0.9,
+              2.9,
+              0.22,
+              List.of(
+                  new Axle("rear", 0, rear, 1100), new Axle("front", 0.62 * length, front, 1200)),
+              Optional.empty());
+      case TRAILER ->
+          drawn(van, List.of(new Axle("only", 0, rear, 850)), hitch(length));
+      case TANDEM ->
+          drawn(
+              van,
+              List.of(
+                  new Axle("rear", -TANDEM / 2, rear, 500),
+                  new Axle("front", TANDEM / 2, front, 500)),
+              hitch(length));
+      case WAGON ->
+          drawn(
+              van,
+              List.of(
+                  new Axle("rear", -0.3 * length, rear, 600),
+                  new Axle("front", 0.34 * length, front, 600)),
+              Optional.empty());
     };
+  }
+
+  /** Between the axles of a tandem (m). */
+  private static final double TANDEM = 0.8;
+
+  /** A vehicle with a drawbar, its rear or only axle about the middle. */
+  private static Vehicle drawn(RigAnswers.Van van, List<Axle> axles, Optional<Hitch> hitch) {
+    return new Vehicle(
+        van.body(),
+        -0.48 * van.length(),
+        0.52 * van.length() + 1,
+        1.9,
+        0.5,
+        2.4,
+        0.2,
+        axles,
+        hitch);
+  }
+
+  private static Optional<Hitch> hitch(double length) {
+    return Optional.of(new Hitch(0.52 * length + 0.95, 25, 75, Optional.empty()));
   }
 
   /** Returns the point of a spot at some height (m). */
@@ -232,6 +270,11 @@ final class Assembly {
   double below(double height, double by) {
     double low = Math.max(LOWEST, height - by);
     return height >= vehicle.floor() ? Math.max(low, vehicle.floor() + OVER_FLOOR) : low;
+  }
+
+  /** Returns a height from which a tail or overflow lets water onto the ground (m). */
+  double overGround() {
+    return vehicle.clearance() + 0.02;
   }
 
   int lines() {

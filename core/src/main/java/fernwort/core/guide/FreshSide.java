@@ -1,15 +1,17 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.RigAnswers.Fill;
 import fernwort.core.guide.RigAnswers.Joins;
 import fernwort.core.guide.RigAnswers.Piece;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Third;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Motor;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
+import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.Tee;
@@ -18,17 +20,25 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 
-/** From the tanks to the pump, and from the hose inlet to the tanks and the taps. */
+/** From the tanks to the pump, and from one tank to another. */
 final class FreshSide {
 
   private static final double VALVE_BODY = 2e-5;
   private static final double STRAINER_BODY = 4e-5;
   private static final double PUMP_BODY = 1e-4;
+  private static final double FILTER_BODY = 5e-4;
+
+  /** What a can that is carried usually holds (m³). */
+  private static final double CAN = 0.015;
+
+  /** How long a motor takes from stop to stop (s). */
+  static final double MOTOR = 5;
 
   /** A small submersible or in-line pump, as it is sold for this (L/min, bar). */
   private static final double TRANSFER_FLOW = 10;
@@ -39,35 +49,71 @@ final class FreshSide {
   private final RigAnswers answers;
   private final List<Message> ways;
   private final double bore;
+  private final TankMaker maker;
+  private Optional<PortRef> fromInlet = Optional.empty();
 
-  FreshSide(Assembly rig, RigAnswers answers, List<Message> ways) {
+  /** Where a tank's outlet line branches off to another tank, by the other's short name. */
+  private final Map<String, PortRef> branches = new HashMap<>();
+
+  FreshSide(Assembly rig, RigAnswers answers, TankMaker maker, List<Message> ways) {
     this.rig = rig;
+    this.maker = maker;
     this.answers = answers;
     this.ways = ways;
     bore = answers.bores().supply();
   }
 
-  /** Joins the fresh tanks (ids by their answers) to the pump, and the inlet to what it fills. */
+  /** Joins the fresh tanks (ids by their answers) to the pump, and to one another. */
   void join(Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
-    List<RigAnswers.Tank> named = List.copyOf(tanks.keySet());
     List<RigAnswers.Tank> drawn =
-        named.stream().filter(t -> TankMaker.isDrawnFrom(answers, t)).toList();
+        tanks.keySet().stream().filter(t -> TankMaker.isDrawnFrom(answers, t)).toList();
+    boolean pumps = answers.pump().mover() != PumpParts.Mover.NONE;
     if (!drawn.isEmpty()) {
       suction(drawn, tanks, pressure);
+      pressure.sendsBackTo(drawn.getFirst(), tanks.getOrDefault(drawn.getFirst(), ""));
+    } else if (pumps && answers.pump().parts().source() != PumpParts.Source.NOTHING) {
+      drawnFromOutside(pressure);
     }
-    mains(named, tanks, pressure);
     tanks.forEach((tank, id) -> transfer(tank, id, tanks));
   }
 
   // --- from tank to tank -----------------------------------------------------------------------
 
-  /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
   private void transfer(RigAnswers.Tank tank, String id, Map<RigAnswers.Tank, String> tanks) {
     Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
     if (source.isEmpty()) {
       return;
     }
     RigAnswers.Tank from = source.orElseThrow();
+    PortRef outlet =
+        branches.getOrDefault(
+            tank.id(), new PortRef(tanks.getOrDefault(from, ""), TankMaker.toward(tank)));
+    PortRef entry = maker.entry(tank, id);
+    switch (tank.passages().by()) {
+      case PUMP -> pumped(tank, from, outlet, entry);
+      case LINK -> {
+        String valve =
+            rig.part(
+                QuestionPage.FILL,
+                Says.LINK_TO.filled(tank.label()),
+                from.spot(),
+                from.bottom() + 0.02,
+                VALVE_BODY,
+                tank.passages().motor() ? Fittings.motorised(0, "shut", MOTOR) : Fittings.twoWay(0));
+        rig.runsWith(valve, "open");
+        rig.join(outlet, rig.get(valve).port("a"), answers.bores().fill());
+        rig.join(rig.get(valve).port("b"), entry, answers.bores().fill());
+        ways.add(Says.LINK_VALVE.with(from.label(), tank.label()));
+      }
+      case OVERFLOW -> {
+        rig.join(outlet, entry, answers.bores().fill());
+        ways.add(Says.RUNS_OVER_INTO.with(from.label(), tank.label()));
+      }
+    }
+  }
+
+  /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
+  private void pumped(RigAnswers.Tank tank, RigAnswers.Tank from, PortRef outlet, PortRef entry) {
     String toward = " for " + tank.label();
     String valve =
         rig.part(
@@ -76,7 +122,7 @@ final class FreshSide {
             from.spot(),
             from.bottom() + 0.03,
             VALVE_BODY,
-            Fittings.twoWay(0));
+            tank.passages().motor() ? Fittings.motorised(0, "shut", MOTOR) : Fittings.twoWay(0));
     String pump =
         rig.part(
             QuestionPage.FILL,
@@ -85,7 +131,6 @@ final class FreshSide {
             from.bottom() + 0.02,
             PUMP_BODY,
             Fittings.transferPump(TRANSFER_FLOW, TRANSFER_PRESSURE));
-    PortRef outlet = new PortRef(tanks.getOrDefault(from, ""), TankMaker.toward(tank));
     rig.join(outlet, rig.get(valve).port("a"), bore);
     rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
     String check =
@@ -97,7 +142,7 @@ final class FreshSide {
             VALVE_BODY,
             Fittings.check());
     rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
-    rig.join(rig.get(check).port("out"), new PortRef(id, TankMaker.TRANSFER), bore);
+    rig.join(rig.get(check).port("out"), entry, bore);
     ways.add(Says.VALVE_PUMP_CHECK_VALVE.with(from.label(), tank.label()));
   }
 
@@ -106,7 +151,8 @@ final class FreshSide {
   private void suction(
       List<RigAnswers.Tank> named, Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
     boolean chooses =
-        answers.suction().contains(Piece.THREE_WAY)
+        (answers.suction().contains(Piece.THREE_WAY)
+                || answers.suction().contains(Piece.TWO_VALVES))
             && answers.selector().third() == Third.OTHER_TANK
             && named.size() > 1;
     List<RigAnswers.Tank> first = new ArrayList<>(named);
@@ -119,7 +165,40 @@ final class FreshSide {
     }
     PortRef at = together(first, tanks);
     List<String> passed = new ArrayList<>(List.of(named.getFirst().label()));
+    draw(at, pressure, passed, other, Optional.of(named.getFirst()));
+  }
+
+  /** Water that no tank gives: from a can that stands there, or a hose that is laid out. */
+  private void drawnFromOutside(PressureSide pressure) {
+    boolean can = answers.pump().parts().source() == PumpParts.Source.CAN;
+    RigAnswers.Pump pump = answers.pump();
+    String label = can ? Says.WATER_CAN.text() : Says.SUCTION_HOSE.text();
+    Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, 0.2);
+    double height = rig.below(pump.height(), 0.1);
+    String id = rig.part(QuestionPage.SUCTION, label, pump.spot(), height, 0, kind);
+    draw(
+        rig.get(id).port(can ? "spout" : "out"),
+        pressure,
+        new ArrayList<>(List.of(label)),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  /** From where water comes to the pump, piece by piece. */
+  private void draw(
+      PortRef from,
+      PressureSide pressure,
+      List<String> passed,
+      Optional<PortRef> other,
+      Optional<RigAnswers.Tank> first) {
+    PortRef at = from;
+    boolean chosen = first.isEmpty();
     for (Piece piece : answers.suction()) {
+      boolean chooses = piece == Piece.THREE_WAY || piece == Piece.TWO_VALVES;
+      if (chooses && chosen) {
+        continue;
+      }
+      chosen |= chooses;
       at =
           switch (piece) {
             case SHUT_OFF -> {
@@ -129,18 +208,85 @@ final class FreshSide {
               yield on;
             }
             case STRAINER -> through("Strainer", new Strainer(), STRAINER_BODY, at, "in", "out");
-            case THREE_WAY -> selector(at, other, named.getFirst());
+            case FILTER ->
+                through(
+                    Says.FILTER_BEFORE_THE_PUMP.text(),
+                    Fittings.filter(Filter.Grade.SEDIMENT),
+                    FILTER_BODY,
+                    at,
+                    "in",
+                    "out");
+            case ANTIFREEZE_PORT -> antifreezePort(at);
+            case THREE_WAY -> selector(at, other, first.orElseThrow());
+            case TWO_VALVES -> twoValves(at, other, first.orElseThrow());
           };
       passed.add(
           switch (piece) {
             case SHUT_OFF -> "shut-off";
             case THREE_WAY -> Says.THREE_WAY_VALVE.text();
             case STRAINER -> "strainer";
+            case TWO_VALVES -> "valve";
+            case FILTER -> "filter";
+            case ANTIFREEZE_PORT -> Says.TEE_FOR_ANTIFREEZE.text();
           });
     }
-    rig.join(at, pressure.suction(), bore);
-    passed.add("pump");
+    pressure.draw(at);
+    boolean pumps = answers.pump().mover() != PumpParts.Mover.NONE;
+    passed.add(pumps ? "pump" : Says.THE_TAPS.text());
     ways.add(Message.words(String.join(" → ", passed)));
+  }
+
+  /** A tee with a valve and a short hose, closed but when antifreeze is drawn. */
+  private PortRef antifreezePort(PortRef from) {
+    PortRef at = through(Says.ANTIFREEZE_TEE.text(), new Tee(), 0, from, "a", "c");
+    double height = rig.below(answers.pump().height(), 0.1);
+    Spot spot = answers.pump().spot();
+    String valve =
+        rig.part(
+            QuestionPage.SUCTION,
+            Says.ANTIFREEZE_VALVE.text(),
+            spot,
+            height,
+            VALVE_BODY,
+            Fittings.twoWay(0));
+    String hose =
+        rig.part(
+            QuestionPage.SUCTION,
+            Says.ANTIFREEZE_HOSE.text(),
+            spot,
+            height,
+            0,
+            new HoseInlet(0, 0.2));
+    rig.join(rig.get(at.part()).port("b"), rig.get(valve).port("a"), bore);
+    rig.join(rig.get(valve).port("b"), rig.get(hose).port("out"), bore);
+    return at;
+  }
+
+  /** A valve on the tank's line and one on the other, which meet in a tee. */
+  private PortRef twoValves(PortRef tank, Optional<PortRef> other, RigAnswers.Tank first) {
+    RigAnswers.Pump pump = answers.pump();
+    double height = rig.below(pump.height(), 0.12);
+    PortRef own =
+        through(Says.TANK_VALVE.text(), turned("shut"), VALVE_BODY, tank, "a", "b");
+    rig.runsWith(own.part(), "open");
+    PortRef at = through(Says.OUTLET_TEE.text(), new Tee(), 0, own, "a", "c");
+    String valve =
+        rig.part(
+            QuestionPage.SUCTION,
+            Says.OUTSIDE_VALVE.text(),
+            pump.spot(),
+            height,
+            VALVE_BODY,
+            turned("shut"));
+    rig.join(rig.get(at.part()).port("b"), rig.get(valve).port("b"), bore);
+    joinThird(rig.get(valve).port("a"), other, first, height);
+    return at;
+  }
+
+  private Kind turned(String unpowered) {
+    return answers.pump().parts().motor()
+        ? Fittings.motorised(0, unpowered, MOTOR)
+        : Fittings.twoWay(0);
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
@@ -165,7 +311,7 @@ final class FreshSide {
   }
 
   private PortRef outlet(RigAnswers.Tank tank, Map<RigAnswers.Tank, String> tanks, boolean valved) {
-    PortRef feed = new PortRef(tanks.getOrDefault(tank, ""), "feed");
+    PortRef feed = branched(tank, new PortRef(tanks.getOrDefault(tank, ""), "feed"));
     if (!valved) {
       return feed;
     }
@@ -180,6 +326,25 @@ final class FreshSide {
     rig.runsWith(valve, "open");
     rig.join(feed, rig.get(valve).port("a"), bore);
     return rig.get(valve).port("b");
+  }
+
+  /** A tee for each tank that is filled from this one by its outlet line. */
+  private PortRef branched(RigAnswers.Tank tank, PortRef feed) {
+    PortRef at = feed;
+    for (RigAnswers.Tank fed : TankMaker.givesByOutlet(answers, tank)) {
+      String tee =
+          rig.part(
+              QuestionPage.FILL,
+              Says.OUTLET_TEE.text(),
+              tank.spot(),
+              tank.bottom() + 0.02,
+              0,
+              new Tee());
+      rig.join(at, rig.get(tee).port("a"), bore);
+      branches.put(fed.id(), rig.get(tee).port("b"));
+      at = rig.get(tee).port("c");
+    }
+    return at;
   }
 
   /** Puts a part between a port and what follows; at the pump's spot, just below it. */
@@ -209,15 +374,20 @@ final class FreshSide {
             pump.spot(),
             height,
             3e-5,
-            new ThreeWayValve(stops, Optional.empty()));
+            new ThreeWayValve(stops, motor(stops)));
     answers.selector().positions().stream()
         .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
         .findFirst()
         .ifPresent(p -> rig.runsWith(id, stop(p.points())));
     rig.join(tank, rig.get(id).port("b"), bore);
-    PortRef third = other.orElseGet(() -> third(first, height));
-    rig.join(rig.get(id).port("c"), third, bore);
+    joinThird(rig.get(id).port("c"), other, first, height);
     return rig.get(id).port("a");
+  }
+
+  private Optional<Motor> motor(List<Stop> stops) {
+    return answers.pump().parts().motor()
+        ? Optional.of(new Motor(Optional.of(stops.getFirst().id()), MOTOR))
+        : Optional.empty();
   }
 
   /** The id of the position in which the handle points so. */
@@ -235,20 +405,40 @@ final class FreshSide {
     };
   }
 
+  private void joinThird(
+      PortRef at, Optional<PortRef> other, RigAnswers.Tank first, double height) {
+    if (other.isEmpty() && answers.selector().third() == Third.INLET) {
+      fromInlet = Optional.of(at);
+      ways.add(Says.HOSE_INLET_TO_PUMP.with());
+    } else {
+      rig.join(at, other.orElseGet(() -> third(first, height)), bore);
+    }
+  }
+
+  /** Returns the port before the pump that the hose inlet's diverter leads to, where one does. */
+  Optional<PortRef> fromInlet() {
+    return fromInlet;
+  }
+
   private PortRef third(RigAnswers.Tank first, double height) {
     return switch (answers.selector().third()) {
+      case INLET -> throw new IllegalStateException("the inlet is joined by its own side");
       case HOSE -> {
         ways.add(Says.SUCTION_HOSE_THREE_WAY_VALVE.with());
-        Part hose =
+        PortRef hose =
             rig.get(
-                rig.part(
-                    QuestionPage.SUCTION,
-                    Says.SUCTION_HOSE.text(),
-                    answers.pump().spot(),
-                    height,
-                    0,
-                    new HoseInlet(0, 0.2)));
-        yield hose.port("out");
+                    rig.part(
+                        QuestionPage.SUCTION,
+                        Says.SUCTION_HOSE.text(),
+                        answers.pump().spot(),
+                        height,
+                        0,
+                        new HoseInlet(0, 0.2)))
+                .port("out");
+        yield answers.pump().parts().strained()
+            ? through(
+                Says.HOSE_STRAINER.text(), new Strainer(), STRAINER_BODY, hose, "in", "out")
+            : hose;
       }
       case OTHER_TANK -> {
         ways.add(Says.THREE_WAY_VALVE_A_PLUG.with());
@@ -277,98 +467,5 @@ final class FreshSide {
         yield rig.get(tail).port("in");
       }
     };
-  }
-
-  // --- mains -----------------------------------------------------------------------------------
-
-  private record Target(String words, PortRef port) {}
-
-  private void mains(
-      List<RigAnswers.Tank> named, Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
-    RigAnswers.Mains mains = answers.mains();
-    List<Target> targets = new ArrayList<>();
-    for (RigAnswers.Tank tank : named) {
-      if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
-        targets.add(new Target(tank.label(), new PortRef(tanks.getOrDefault(tank, ""), "mains")));
-      }
-    }
-    if (mains.toTaps()) {
-      targets.add(new Target(Says.THE_TAPS.text(), pressure.mains()));
-    }
-    if (targets.isEmpty()) {
-      return;
-    }
-    List<String> passed = new ArrayList<>(List.of(Says.HOSE_INLET.text()));
-    PortRef at = inlet(mains, passed);
-    for (int i = 0; i < targets.size(); i++) {
-      Target target = targets.get(i);
-      PortRef branch = at;
-      if (i + 1 < targets.size()) {
-        String tee =
-            rig.part(
-                QuestionPage.FILL,
-                Says.INLET_TEE.text(),
-                mains.spot(),
-                mains.height() + 0.1,
-                0,
-                new Tee());
-        rig.join(at, rig.get(tee).port("a"), bore);
-        branch = rig.get(tee).port("b");
-        at = rig.get(tee).port("c");
-      }
-      if (targets.size() > 1) {
-        String valve =
-            rig.part(
-                QuestionPage.FILL,
-                Says.MAINS_TO.filled(target.words()),
-                mains.spot(),
-                mains.height() + 0.15,
-                VALVE_BODY,
-                Fittings.twoWay(0));
-        rig.join(branch, rig.get(valve).port("a"), bore);
-        branch = rig.get(valve).port("b");
-      }
-      rig.join(branch, target.port(), bore);
-      ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
-    }
-  }
-
-  private PortRef inlet(RigAnswers.Mains mains, List<String> passed) {
-    String inlet =
-        rig.part(
-            QuestionPage.FILL,
-            Says.HOSE_INLET.text(),
-            mains.spot(),
-            mains.height(),
-            0,
-            Fittings.inlet(4));
-    PortRef at = rig.get(inlet).port("out");
-    if (mains.regulator()) {
-      at = after(at, mains, "Regulator", Fittings.regulator(2.8), "in", "out", 0.02);
-      passed.add("regulator");
-    }
-    if (mains.check()) {
-      at = after(at, mains, Says.INLET_CHECK_VALVE.text(), Fittings.check(), "in", "out", 0.04);
-      passed.add(Says.CHECK_VALVE_INSIDE.text());
-    }
-    if (mains.shutOff()) {
-      at = after(at, mains, Says.MAINS_SHUT_OFF.text(), Fittings.twoWay(0), "a", "b", 0.06);
-      passed.add("shut-off");
-    }
-    return at;
-  }
-
-  private PortRef after(
-      PortRef at,
-      RigAnswers.Mains mains,
-      String label,
-      Kind kind,
-      String in,
-      String out,
-      double up) {
-    String id =
-        rig.part(QuestionPage.FILL, label, mains.spot(), mains.height() + up, VALVE_BODY, kind);
-    rig.join(at, rig.get(id).port(in), bore);
-    return rig.get(id).port(out);
   }
 }

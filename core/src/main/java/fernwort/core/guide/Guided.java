@@ -51,11 +51,14 @@ public record Guided(
     Map<RigAnswers.Tank, String> fresh = new LinkedHashMap<>();
     answers.tanks(Contents.FRESH).forEach(t -> fresh.put(t, maker.add(t, List.of())));
     PressureSide pressure = new PressureSide(rig, answers, ways);
-    new FreshSide(rig, answers, ways).join(fresh, pressure);
+    FreshSide drawing = new FreshSide(rig, answers, maker, ways);
+    drawing.join(fresh, pressure);
+    new InletSide(rig, answers, ways).join(fresh, pressure, drawing.fromInlet());
     pressure.join();
     Map<String, String> tanks = new HashMap<>();
     fresh.forEach((tank, part) -> tanks.put(tank.id(), part));
     tanks.putAll(new WasteSide(rig, answers, ways).join(maker, pressure.taps()));
+    maker.closeOpenVents();
     Rig made = rig.build(answers.name());
     guesses.addAll(Overlap.in(made));
     guesses.addAll(unmeasured(answers, made));

@@ -9,23 +9,25 @@ import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.guide.RigAnswers.Water;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Moved;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Accumulator;
+import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.LeakTray;
 import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.machine.GangSwitch;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
 
 /** From the pump to the taps, cold and hot. */
 final class PressureSide {
@@ -33,16 +35,36 @@ final class PressureSide {
   private static final double FILTER_BODY = 5e-4;
   private static final double VALVE_BODY = 2e-5;
 
+  /** Strokes of a foot in a minute. */
+  private static final double STROKES = 40;
+
+  /** A pump in line adds so much (bar). */
+  private static final double BOOST = 1;
+
+  /** A relief valve of a heater opens at this (Pa). */
+  private static final double RELIEF = 6e5;
+
+  /** What the tray under a heater holds (m³). */
+  private static final double TRAY = 0.005;
+
   private final Assembly rig;
   private final RigAnswers answers;
   private final List<Message> ways;
   private final double bore;
   private final Spot spot;
   private final double height;
-  private final boolean pumped;
-  private final Map<Tap, String> taps = new LinkedHashMap<>();
+  private final List<Made> taps = new ArrayList<>();
   private String pump = "";
   private String house = "";
+  private String heater = "";
+  private Optional<PortRef> source = Optional.empty();
+  private Optional<Sent> back = Optional.empty();
+
+  /** A tap that was answered, and the part that it became. */
+  record Made(Tap tap, String id) {}
+
+  /** The tank that the pump sends water back to, and its opening. */
+  private record Sent(String words, PortRef port) {}
 
   PressureSide(Assembly rig, RigAnswers answers, List<Message> ways) {
     this.rig = rig;
@@ -51,21 +73,30 @@ final class PressureSide {
     bore = answers.bores().supply();
     spot = answers.pump().spot();
     height = answers.pump().height();
-    pumped = !answers.tanks(Contents.FRESH).isEmpty();
   }
 
-  /** Returns the ids of the taps, by their answers; known once they are joined. */
-  Map<Tap, String> taps() {
+  /** Returns the taps with their parts, in the order of the answers; known once they are joined. */
+  List<Made> taps() {
     return taps;
   }
 
-  /** Returns the port that draws, of a pump that is made for it. */
-  PortRef suction() {
-    if (pump.isEmpty()) {
-      pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, 1e-4, kind());
-      rig.runsWith(pump, Kind.ON);
+  /** Draws from a port: by a pump that is made for it, or by the water's own weight. */
+  void draw(PortRef from) {
+    if (answers.pump().mover() == PumpParts.Mover.NONE) {
+      source = Optional.of(from);
+      return;
     }
-    return rig.get(pump).port("in");
+    pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, 1e-4, kind());
+    rig.runsWith(pump, Kind.ON);
+    rig.join(from, rig.get(pump).port("in"), bore);
+    source = Optional.of(rig.get(pump).port("out"));
+  }
+
+  /** Has the pump send water back into a tank, where somebody said that it can. */
+  void sendsBackTo(RigAnswers.Tank tank, String id) {
+    if (TankMaker.returns(answers, tank)) {
+      back = Optional.of(new Sent(tank.label(), new PortRef(id, TankMaker.RETURN)));
+    }
   }
 
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
@@ -80,50 +111,172 @@ final class PressureSide {
     RigAnswers.Pump plate = answers.pump();
     double bar = plate.cutOut() / 1e5;
     double litres = plate.flow() * 60_000;
-    return switch (plate.type()) {
-      case FOOT, HAND -> Fittings.footPump(litres, 1.2);
-      case DIAPHRAGM -> Fittings.pressurePump(litres, bar);
-      case CENTRIFUGAL, IMPELLER, SUBMERSIBLE ->
+    return switch (plate.mover()) {
+      case FOOT, HAND ->
+          Fittings.footPump(
+              plate.parts().stroke().map(v -> v * 1e3 * STROKES).orElse(litres), 1.2);
+      case PRESSURE_SWITCH, NONE -> Fittings.pressurePump(litres, bar);
+      case SWITCHED -> unswitched(plate, plate.cutOut(), 1.8);
+      case SUBMERSIBLE, INLINE -> unswitched(plate, plate.cutOut() * 1.2, 0);
+      case IMPELLER -> unswitched(plate, plate.cutOut() * 1.2, 1.5);
+      case ENGINE ->
           new Pump(
-              Pump.Duty.SUPPLY,
-              plate.type(),
-              plate.cutOut() * 1.2,
+              Pump.Duty.TRANSFER,
+              Pump.Type.CENTRIFUGAL,
+              plate.cutOut(),
               plate.flow(),
               0,
               plate.cutOut(),
-              plate.type() == Pump.Type.IMPELLER ? 1.5 : 0);
+              0,
+              Optional.empty(),
+              Optional.of(Pump.Drive.ENGINE));
     };
+  }
+
+  /** A pump that no pressure switch starts. */
+  private static Pump unswitched(RigAnswers.Pump plate, double most, double lift) {
+    return new Pump(
+        Pump.Duty.SUPPLY, plate.mover().type(), most, plate.flow(), 0, plate.cutOut(), lift);
   }
 
   /** Joins everything after the pump. */
   void join() {
-    List<PortRef> starts = new ArrayList<>();
     List<String> passed = new ArrayList<>();
-    if (pumped) {
-      suction();
-      passed.add("Pump");
-      starts.add(rig.get(pump).port("out"));
-      if (answers.pump().accumulator()) {
-        starts.set(0, accumulator(starts.getFirst()));
-        passed.add("accumulator");
-      }
+    Optional<PortRef> at = source.map(from -> afterPump(from, passed));
+    boolean filtered = !answers.pump().filters().isEmpty();
+    if (at.isPresent() && !filtered) {
+      at = at.map(from -> sentBack(from, passed));
     }
     if (!house.isEmpty()) {
-      if (starts.isEmpty()) {
+      if (at.isEmpty()) {
         passed.add(Says.THE_MAINS.text());
         String plug =
             rig.part(
                 QuestionPage.FILL, Says.TEE_PLUG.text(), spot, height + 0.15, 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
-        rig.join(starts.getFirst(), rig.get(house).port("a"), bore);
+        rig.join(at.orElseThrow(), rig.get(house).port("a"), bore);
       }
-      starts = new ArrayList<>(List.of(rig.get(house).port("c")));
+      at = Optional.of(rig.get(house).port("c"));
     }
-    if (!starts.isEmpty()) {
-      distribute(filtered(starts.getFirst(), passed), passed);
-    } else {
+    if (at.isEmpty()) {
       answers.taps().forEach(this::tap);
+      return;
+    }
+    PortRef on = filtered(at.orElseThrow(), passed);
+    distribute(filtered && source.isPresent() ? sentBack(on, passed) : on, passed);
+    together();
+  }
+
+  /** What follows the pump itself: another pump, a check valve, an accumulator. */
+  private PortRef afterPump(PortRef from, List<String> passed) {
+    if (pump.isEmpty()) {
+      passed.add(Says.THE_TANK.text());
+      return from;
+    }
+    passed.add("Pump");
+    PortRef at = from;
+    if (answers.pump().parts().second()) {
+      String second =
+          rig.part(
+              QuestionPage.PUMP,
+              Says.SECOND_PUMP.text(),
+              spot,
+              height + 0.01,
+              1e-4,
+              Fittings.boosterPump(answers.pump().flow() * 60_000, BOOST));
+      rig.join(at, rig.get(second).port("in"), bore);
+      at = rig.get(second).port("out");
+      rig.runsWith(second, Kind.ON);
+      passed.add(Says.SECOND_PUMP_INSIDE.text());
+    }
+    if (answers.pump().parts().check()) {
+      String check =
+          rig.part(
+              QuestionPage.PUMP,
+              Says.PUMP_CHECK_VALVE.text(),
+              spot,
+              height + 0.03,
+              VALVE_BODY,
+              Fittings.check());
+      rig.join(at, rig.get(check).port("in"), bore);
+      at = rig.get(check).port("out");
+      passed.add(Says.CHECK_VALVE_INSIDE.text());
+    }
+    if (answers.pump().accumulator()) {
+      at = accumulator(at);
+      passed.add("accumulator");
+    }
+    return at;
+  }
+
+  /** A branch or a three-way valve by which the pump fills its tank; returns where it goes on. */
+  private PortRef sentBack(PortRef from, List<String> passed) {
+    if (back.isEmpty()) {
+      return from;
+    }
+    Sent to = back.orElseThrow();
+    ways.add(Says.SENT_BACK_TO.with(String.join(" → ", passed), to.words()));
+    double at = height + 0.12;
+    boolean motor = answers.pump().parts().motor();
+    PumpParts.Back how = answers.pump().parts().back();
+    if (how.diverts()) {
+      String valve =
+          rig.part(
+              QuestionPage.PUMP,
+              Says.DELIVERY_VALVE.text(),
+              spot,
+              at,
+              VALVE_BODY,
+              InletSide.diverter(
+                  Says.DIVERTER_TO.filled(to.words()),
+                  Says.DIVERTER_TO.filled(Says.THE_TAPS.text()),
+                  how == PumpParts.Back.THREE_WAY_WITH_OFF,
+                  motor));
+      rig.join(from, rig.get(valve).port("a"), bore);
+      rig.join(rig.get(valve).port("b"), to.port(), bore);
+      rig.runsWith(valve, "second");
+      return rig.get(valve).port("c");
+    }
+    String tee = rig.part(QuestionPage.PUMP, Says.DELIVERY_TEE.text(), spot, at, 0, new Tee());
+    rig.join(from, rig.get(tee).port("a"), bore);
+    String valve =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.BACK_TO.filled(to.words()),
+            spot,
+            at + 0.02,
+            VALVE_BODY,
+            motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
+    rig.join(rig.get(tee).port("b"), rig.get(valve).port("a"), bore);
+    rig.join(rig.get(valve).port("b"), to.port(), bore);
+    if (how == PumpParts.Back.VALVE) {
+      return rig.get(tee).port("c");
+    }
+    String on =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.TO_THE_TAPS.text(),
+            spot,
+            at + 0.02,
+            VALVE_BODY,
+            motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
+    rig.runsWith(on, "open");
+    rig.join(rig.get(tee).port("c"), rig.get(on).port("a"), bore);
+    return rig.get(on).port("b");
+  }
+
+  /** One switch that turns pump and heater on. */
+  private void together() {
+    boolean one = answers.pump().heat().filter(h -> h.parts().oneSwitch()).isPresent();
+    if (one && !pump.isEmpty() && !heater.isEmpty() && !answers.pump().mover().type().byHand()) {
+      rig.part(
+          QuestionPage.PUMP,
+          Says.PUMP_AND_HEATER_SWITCH.text(),
+          spot,
+          height + 0.4,
+          0,
+          new GangSwitch(List.of(new Moved(pump, Kind.ON), new Moved(heater, Kind.ON))));
     }
   }
 
@@ -180,15 +333,16 @@ final class PressureSide {
     }
     boolean heats = answers.pump().hot() != Hot.NONE && !hot.isEmpty();
     if (answers.lows().cold()) {
-      cold.add(low(Says.COLD_DRAIN_CAP.text()));
+      cold.add(low(false));
     }
     String words = String.join(" → ", passed);
     if (heats) {
       if (answers.lows().hot()) {
-        hot.add(low(Says.HOT_DRAIN_CAP.text()));
+        hot.add(low(true));
       }
       Heated heated = heater();
       cold.add(heated.cold());
+      heated.loop().ifPresent(hot::add);
       spread("hot", heated.hot(), hot);
       ways.add(Says.HEATER.with(words, String.join(", ", hotWords)));
     }
@@ -198,27 +352,109 @@ final class PressureSide {
     }
   }
 
-  /** The ports by which cold water comes to the heater and its valves, and hot water leaves. */
-  private record Heated(PortRef cold, PortRef hot) {}
+  /**
+   * The ports by which cold water comes to the heater and its valves, and hot water leaves; where
+   * the hot lines end in a loop, the port by which it comes back.
+   */
+  private record Heated(PortRef cold, PortRef hot, Optional<PortRef> loop) {}
 
   private Heated heater() {
-    RigAnswers.Pump pump = answers.pump();
-    boolean store = pump.hot() == Hot.STORAGE;
-    Heat heat = pump.heat().orElse(new Heat(spot, height + 0.1, HeaterDrain.PLUG, false));
-    String heater =
+    RigAnswers.Pump pumps = answers.pump();
+    boolean store = pumps.hot() == Hot.STORAGE;
+    Heat heat = pumps.heat().orElse(new Heat(spot, height + 0.1, HeaterDrain.PLUG, false));
+    heater =
         rig.part(
             QuestionPage.PUMP,
             "Heater",
             heat.spot(),
             heat.height(),
-            pump.heaterVolume(),
+            pumps.heaterVolume(),
             new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
     PortRef cold = rig.get(heater).port("cold");
     PortRef hot = rig.get(heater).port("hot");
     if (heat.drain() == HeaterDrain.VALVE) {
       cold = drained(cold, heat);
     }
-    return heat.bypass() ? bypassed(cold, hot, heat) : new Heated(cold, hot);
+    if (heat.parts().relief()) {
+      cold = relieved(cold, heat);
+    }
+    if (heat.parts().tray()) {
+      rig.part(
+          QuestionPage.PUMP,
+          Says.HEATER_TRAY.text(),
+          heat.spot(),
+          rig.below(heat.height(), 0.02),
+          0,
+          new LeakTray(TRAY, true));
+    }
+    Optional<PortRef> loop = Optional.empty();
+    if (heat.parts().loop()) {
+      String tee =
+          rig.part(
+              QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+      rig.join(rig.get(tee).port("b"), cold, bore);
+      loop = Optional.of(loop(rig.get(tee).port("c"), heat));
+      cold = rig.get(tee).port("a");
+    }
+    if (!heat.bypass()) {
+      return new Heated(cold, hot, loop);
+    }
+    return switch (heat.parts().bypass()) {
+      case THREE_VALVES -> bypassed(cold, hot, heat, loop, true);
+      case TWO_VALVES -> bypassed(cold, hot, heat, loop, false);
+      case TWO_THREE_WAYS -> ledPast(cold, hot, heat, loop);
+    };
+  }
+
+  /** A pump that keeps hot water going round; returns the port by which it is fed. */
+  private PortRef loop(PortRef into, Heat heat) {
+    double at = heat.height() + 0.05;
+    String round =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.LOOP_PUMP.text(),
+            heat.spot(),
+            at,
+            1e-4,
+            Fittings.circulationPump(6, 0.3));
+    String check =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.LOOP_CHECK_VALVE.text(),
+            heat.spot(),
+            at,
+            VALVE_BODY,
+            Fittings.check());
+    rig.join(rig.get(round).port("out"), rig.get(check).port("in"), bore);
+    rig.join(rig.get(check).port("out"), into, bore);
+    return rig.get(round).port("in");
+  }
+
+  /** A relief valve whose tube leads outside. */
+  private PortRef relieved(PortRef cold, Heat heat) {
+    String tee =
+        rig.part(
+            QuestionPage.PUMP, Says.RELIEF_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+    String valve =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.RELIEF_VALVE.text(),
+            heat.spot(),
+            heat.height() + 0.02,
+            VALVE_BODY,
+            new CheckValve(RELIEF));
+    String tube =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.RELIEF_TUBE.text(),
+            heat.spot(),
+            rig.overGround(),
+            0,
+            Fittings.end(Role.DRAIN));
+    rig.join(rig.get(tee).port("b"), cold, bore);
+    rig.join(rig.get(tee).port("c"), rig.get(valve).port("in"), bore);
+    rig.join(rig.get(valve).port("out"), rig.get(tube).port("in"), bore);
+    return rig.get(tee).port("a");
   }
 
   /** A valve below the heater lets it run out onto the ground. */
@@ -250,23 +486,52 @@ final class PressureSide {
     return rig.get(tee).port("a");
   }
 
-  /** Three valves lead the water past the heater, so that no antifreeze goes into it. */
-  private Heated bypassed(PortRef cold, PortRef hot, Heat heat) {
+  /** Valves lead the water past the heater, so that no antifreeze goes into it. */
+  private Heated bypassed(
+      PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop, boolean three) {
     String before =
         rig.part(QuestionPage.PUMP, Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
     String after =
         rig.part(
             QuestionPage.PUMP, Says.HOT_TEE.text(), heat.spot(), heat.height() + 0.1, 0, new Tee());
     String in = valve(Says.HEATER_IN.text(), heat, "open");
-    String out = valve(Says.HEATER_OUT.text(), heat, "open");
-    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
     rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
     rig.join(rig.get(in).port("b"), cold, bore);
-    rig.join(hot, rig.get(out).port("a"), bore);
-    rig.join(rig.get(out).port("b"), rig.get(after).port("a"), bore);
+    PortRef left = hot;
+    if (three) {
+      String out = valve(Says.HEATER_OUT.text(), heat, "open");
+      rig.join(hot, rig.get(out).port("a"), bore);
+      left = rig.get(out).port("b");
+    }
+    rig.join(left, rig.get(after).port("a"), bore);
+    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
     rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
     rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
-    return new Heated(rig.get(before).port("a"), rig.get(after).port("c"));
+    return new Heated(rig.get(before).port("a"), rig.get(after).port("c"), loop);
+  }
+
+  /** Two three-way valves do the same: one before the heater, one after it. */
+  private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
+    String in = past(Says.HEATER_IN.text(), heat);
+    String out = past(Says.HEATER_OUT.text(), heat);
+    rig.join(rig.get(in).port("b"), cold, bore);
+    rig.join(hot, rig.get(out).port("b"), bore);
+    rig.join(rig.get(in).port("c"), rig.get(out).port("c"), bore);
+    return new Heated(rig.get(in).port("a"), rig.get(out).port("a"), loop);
+  }
+
+  private String past(String label, Heat heat) {
+    String id =
+        rig.part(
+            QuestionPage.PUMP,
+            label,
+            heat.spot(),
+            heat.height() + 0.05,
+            VALVE_BODY,
+            InletSide.diverter(
+                Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false));
+    rig.runsWith(id, "first");
+    return id;
   }
 
   private String valve(String label, Heat heat, String running) {
@@ -282,10 +547,31 @@ final class PressureSide {
     return id;
   }
 
-  /** A cap at the lowest spot of a run: under the floor by the pump, where it can be got at. */
-  private PortRef low(String label) {
+  /** What opens at the lowest spot of a run: under the floor by the pump, where it can be got at. */
+  private PortRef low(boolean hot) {
     double low = Math.min(height, rig.vehicle().floor()) - 0.08;
-    return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
+    if (answers.lows().by() != RigAnswers.Drain.VALVE) {
+      String label = (hot ? Says.HOT_DRAIN_CAP : Says.COLD_DRAIN_CAP).text();
+      return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
+    }
+    String valve =
+        rig.part(
+            QuestionPage.LOWS,
+            (hot ? Says.HOT_DRAIN : Says.COLD_DRAIN).text(),
+            spot,
+            low,
+            VALVE_BODY,
+            Fittings.twoWay(0));
+    String tail =
+        rig.part(
+            QuestionPage.LOWS,
+            (hot ? Says.HOT_DRAIN_TAIL : Says.COLD_DRAIN_TAIL).text(),
+            spot,
+            Math.min(low, rig.overGround() + 0.05),
+            0,
+            Fittings.end(Role.DRAIN));
+    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
+    return rig.get(valve).port("a");
   }
 
   /** Leads a line to some ports: from a manifold, or by one tee after another. */
@@ -329,8 +615,10 @@ final class PressureSide {
           case DRINKING -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 3);
           case OUTSIDE -> Fittings.fixture(warm ? Type.SHOWER : Type.HOSE_POINT, false, 8);
         };
-    String id = rig.part(QuestionPage.TAPS, name(tap.use()), tap.spot(), tap.height(), 0, kind);
-    taps.put(tap, id);
+    long same = taps.stream().filter(t -> t.tap().use() == tap.use()).count();
+    String label = name(tap.use()) + (same == 0 ? "" : " " + (same + 1));
+    String id = rig.part(QuestionPage.TAPS, label, tap.spot(), tap.height(), 0, kind);
+    taps.add(new Made(tap, id));
     return id;
   }
 

@@ -112,6 +112,11 @@ public record RigAnswers(
         name, people, vehicle, tanks, mains, suction, selector, pump, taps, waste, spots, all);
   }
 
+  /** Tells whether the supply draws from a fresh tank, as was said or as is usual. */
+  public boolean draws(Tank tank) {
+    return TankMaker.isDrawnFrom(this, tank);
+  }
+
   /** Returns the tanks for some water, in the order in which they were named. */
   public List<Tank> tanks(Contents contents) {
     return tanks.stream().filter(t -> t.contents() == contents).toList();
@@ -125,16 +130,19 @@ public record RigAnswers(
    * @param floor its floor above the ground, if somebody measured (m)
    * @param rearLimit what the plate says its rear or only axle may carry (kg)
    * @param frontLimit the same of the front axle (kg)
+   * @param stands what it stands on, if somebody said so
    */
   public record Van(
       Vehicle.Body body,
       double length,
       Optional<Double> floor,
       Optional<Double> rearLimit,
-      Optional<Double> frontLimit) {
+      Optional<Double> frontLimit,
+      Optional<StandsOn> stands) {
 
     public Van {
-      // Answers of an earlier Fernwort know nothing of these three.
+      // Answers of an earlier Fernwort know nothing of these four.
+      stands = Objects.requireNonNullElse(stands, Optional.empty());
       floor = Objects.requireNonNullElse(floor, Optional.empty());
       rearLimit = Objects.requireNonNullElse(rearLimit, Optional.empty());
       frontLimit = Objects.requireNonNullElse(frontLimit, Optional.empty());
@@ -146,7 +154,42 @@ public record RigAnswers(
      * @param length from bumper to bumper, without a drawbar (m)
      */
     public Van(Vehicle.Body body, double length) {
-      this(body, length, Optional.empty(), Optional.empty(), Optional.empty());
+      this(
+          body, length, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** Returns what it stands on: what its silhouette usually does, if nobody said more. */
+    public StandsOn standsOn() {
+      return stands.orElse(
+          switch (body) {
+            case VAN -> StandsOn.VAN;
+            case TRUCK -> StandsOn.TRUCK;
+            case TRAILER -> StandsOn.TRAILER;
+          });
+    }
+  }
+
+  /** What a vehicle stands on. */
+  public enum StandsOn {
+    VAN(Vehicle.Body.VAN),
+    TRUCK(Vehicle.Body.TRUCK),
+    /** A living box on the bed of somebody else's truck. */
+    SLIDE_IN(Vehicle.Body.TRUCK),
+    TRAILER(Vehicle.Body.TRAILER),
+    /** Two axles close together. */
+    TANDEM(Vehicle.Body.TRAILER),
+    /** A front axle that steers with the drawbar. */
+    WAGON(Vehicle.Body.TRAILER);
+
+    private final Vehicle.Body body;
+
+    StandsOn(Vehicle.Body body) {
+      this.body = body;
+    }
+
+    /** Returns the silhouette it is drawn with. */
+    public Vehicle.Body body() {
+      return body;
     }
   }
 
@@ -175,14 +218,24 @@ public record RigAnswers(
     NECK,
     JUG,
     MAINS,
-    FLOAT
+    FLOAT,
+    /** A second float valve, lower down. */
+    LOW_FLOAT,
+    /** From a barrel beside the vehicle, by a pump that hangs in it. */
+    BARREL,
+    /** Through its outlet, from below. */
+    OUTLET
   }
 
   /** What a tank is emptied by. */
   public enum Drain {
     NONE,
     CAP,
-    VALVE
+    VALVE,
+    /** A valve with a hose on it. */
+    HOSE,
+    /** The tank itself is carried out and tipped. */
+    CARRIED
   }
 
   /**
@@ -238,6 +291,8 @@ public record RigAnswers(
    * @param drain what it is emptied by
    * @param from the tank that it is filled from by a pump of its own, by short name
    * @param openings openings that somebody has shown; the others stand where they usually do
+   * @param venting how it breathes
+   * @param passages how water comes from another tank, and whether the pump draws from this one
    */
   public record Tank(
       String id,
@@ -256,11 +311,15 @@ public record RigAnswers(
       boolean ventRises,
       Drain drain,
       Optional<String> from,
-      List<Opening> openings) {
+      List<Opening> openings,
+      Venting venting,
+      Passages passages) {
     public Tank {
       fills = Set.copyOf(fills);
       stands = Objects.requireNonNullElse(stands, Optional.empty());
-      // Answers of an earlier Fernwort know nothing of these two.
+      // Answers of an earlier Fernwort know nothing of these.
+      venting = Objects.requireNonNullElse(venting, Venting.USUAL);
+      passages = Objects.requireNonNullElse(passages, Passages.USUAL);
       from = Objects.requireNonNullElse(from, Optional.empty());
       openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
     }
@@ -304,12 +363,33 @@ public record RigAnswers(
           ventRises,
           drain,
           Optional.empty(),
-          List.of());
+          List.of(),
+          Venting.USUAL,
+          Passages.USUAL);
     }
 
     /** Returns this tank filled from another one, too. */
     public Tank filledFrom(Optional<String> other) {
       return with(fills, neck, neckHeight, ventEnd, ventRises, other, openings);
+    }
+
+    /** Returns this tank filled from another one, too, by something that brings the water. */
+    public Tank filledFrom(Optional<String> other, Passages how) {
+      return new Tank(
+          id, label, contents, litres, size, inside, stands, spot, bottom, fills, neck, neckHeight,
+          ventEnd, ventRises, drain, other, openings, venting, how);
+    }
+
+    /** Returns this tank drawn from, or not. */
+    public Tank drawn(boolean is) {
+      return filledFrom(from, passages.drawing(is));
+    }
+
+    /** Returns this tank breathing otherwise. */
+    public Tank breathing(Venting how) {
+      return new Tank(
+          id, label, contents, litres, size, inside, stands, spot, bottom, fills, neck, neckHeight,
+          ventEnd, ventRises, drain, from, openings, how, passages);
     }
 
     /** Returns this tank with openings that were shown. */
@@ -337,7 +417,7 @@ public record RigAnswers(
         List<Opening> shown) {
       return new Tank(
           id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height,
-          end, rises, drain, other, shown);
+          end, rises, drain, other, shown, venting, passages);
     }
 
     /** Returns this tank inside or underneath. */
@@ -359,7 +439,9 @@ public record RigAnswers(
           ventRises,
           drain,
           from,
-          openings);
+          openings,
+          venting,
+          passages);
     }
   }
 
@@ -372,9 +454,35 @@ public record RigAnswers(
    * @param regulator whether a pressure regulator does
    * @param shutOff whether a valve shuts it
    * @param toTaps whether it leads to the taps as well as to the tanks that it fills
+   * @param branches what follows it in rigs that can do more than fill one tank
    */
   public record Mains(
-      Spot spot, double height, boolean check, boolean regulator, boolean shutOff, boolean toTaps) {
+      Spot spot,
+      double height,
+      boolean check,
+      boolean regulator,
+      boolean shutOff,
+      boolean toTaps,
+      InletBranches branches) {
+
+    public Mains {
+      branches = Objects.requireNonNullElse(branches, InletBranches.USUAL);
+    }
+
+    /**
+     * Makes an inlet with a valve on each branch.
+     *
+     * @param height above the ground (m)
+     */
+    public Mains(
+        Spot spot,
+        double height,
+        boolean check,
+        boolean regulator,
+        boolean shutOff,
+        boolean toTaps) {
+      this(spot, height, check, regulator, shutOff, toTaps, InletBranches.USUAL);
+    }
 
     /** An inlet at the left side, with what it should have. */
     public static final Mains USUAL = new Mains(new Spot(0, 0), 0.9, true, true, true, false);
@@ -384,14 +492,22 @@ public record RigAnswers(
   public enum Piece {
     SHUT_OFF,
     THREE_WAY,
-    STRAINER
+    STRAINER,
+    /** A valve on the tank's line and one on what else the pump draws from. */
+    TWO_VALVES,
+    /** A filter with a bowl that comes off. */
+    FILTER,
+    /** A tee with a valve and a capped end, to draw antifreeze by. */
+    ANTIFREEZE_PORT
   }
 
   /** What the third port of a valve leads to. */
   public enum Third {
     OTHER_TANK,
     HOSE,
-    DRAIN
+    DRAIN,
+    /** The hose inlet, whose diverter leads there. */
+    INLET
   }
 
   /** What a three-way valve joins in one position of its handle. */
@@ -475,6 +591,7 @@ public record RigAnswers(
    * @param heaterVolume what it holds (m³)
    * @param manifolds whether the lines to the taps leave from manifolds
    * @param heat where the heater is and what is around it, if somebody said so
+   * @param parts what somebody sees of it beyond its plate, and what is around it
    */
   public record Pump(
       fernwort.core.kind.machine.Pump.Type type,
@@ -487,7 +604,8 @@ public record RigAnswers(
       Hot hot,
       double heaterVolume,
       boolean manifolds,
-      Optional<Heat> heat) {
+      Optional<Heat> heat,
+      PumpParts parts) {
 
     /**
      * Makes a pump with a heater beside it.
@@ -519,7 +637,20 @@ public record RigAnswers(
           hot,
           heaterVolume,
           manifolds,
-          Optional.empty());
+          Optional.empty(),
+          PumpParts.USUAL);
+    }
+
+    /** Returns this pump with other things around it. */
+    public Pump with(PumpParts others) {
+      return new Pump(
+          type, spot, height, flow, cutOut, accumulator, filters, hot, heaterVolume, manifolds,
+          heat, others);
+    }
+
+    /** Returns what moves the water, by what one sees. */
+    public PumpParts.Mover mover() {
+      return parts.mover().orElse(PumpParts.Mover.of(type));
     }
 
     /** A diaphragm pump as most vans have it. */
@@ -539,6 +670,7 @@ public record RigAnswers(
     public Pump {
       filters = List.copyOf(filters);
       heat = Objects.requireNonNullElse(heat, Optional.empty());
+      parts = Objects.requireNonNullElse(parts, PumpParts.USUAL);
     }
   }
 
@@ -548,9 +680,25 @@ public record RigAnswers(
    * @param spot where it is
    * @param height its bottom above the ground (m)
    * @param drain what lets its water out
-   * @param bypass whether three valves lead the water past it in winter
+   * @param bypass whether valves lead the water past it in winter
+   * @param parts how these are built, and what else is around it
    */
-  public record Heat(Spot spot, double height, HeaterDrain drain, boolean bypass) {}
+  public record Heat(
+      Spot spot, double height, HeaterDrain drain, boolean bypass, HeaterParts parts) {
+
+    public Heat {
+      parts = Objects.requireNonNullElse(parts, HeaterParts.USUAL);
+    }
+
+    /**
+     * Makes a heater with nothing more around it.
+     *
+     * @param height its bottom above the ground (m)
+     */
+    public Heat(Spot spot, double height, HeaterDrain drain, boolean bypass) {
+      this(spot, height, drain, bypass, HeaterParts.USUAL);
+    }
+  }
 
   /** What lets the water of a heater out. */
   public enum HeaterDrain {
@@ -571,6 +719,8 @@ public record RigAnswers(
   /** Where the waste of a tap goes. */
   public enum Runs {
     TANK,
+    /** Into the tank without a trap. */
+    STRAIGHT,
     GROUND
   }
 
@@ -619,14 +769,16 @@ public record RigAnswers(
    *
    * @param sharedTrap the uses that share one trap; the others have their own
    * @param dumpValve whether a valve shuts the gray tank's outlet
+   * @param parts what few gray tanks have
    */
-  public record Waste(Set<Use> sharedTrap, boolean dumpValve) {
+  public record Waste(Set<Use> sharedTrap, boolean dumpValve, WasteParts parts) {
 
     /** A trap under each, and a valve. */
-    public static final Waste USUAL = new Waste(Set.of(), true);
+    public static final Waste USUAL = new Waste(Set.of(), true, WasteParts.USUAL);
 
     public Waste {
       sharedTrap = Set.copyOf(sharedTrap);
+      parts = Objects.requireNonNullElse(parts, WasteParts.USUAL);
     }
   }
 
@@ -635,11 +787,16 @@ public record RigAnswers(
    *
    * @param cold whether the cold run has a drain at its lowest spot
    * @param hot whether the hot run has one
+   * @param by what opens there: a cap, unless somebody said otherwise
    */
-  public record Lows(boolean cold, boolean hot) {
+  public record Lows(boolean cold, boolean hot, Drain by) {
+
+    public Lows {
+      by = Objects.requireNonNullElse(by, Drain.CAP);
+    }
 
     /** Nothing said. */
-    public static final Lows USUAL = new Lows(false, false);
+    public static final Lows USUAL = new Lows(false, false, Drain.CAP);
   }
 
   /**

@@ -3,20 +3,32 @@ package fernwort.core.guide;
 import fernwort.core.describe.Fittings;
 import fernwort.core.guide.RigAnswers.Drain;
 import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.Passages.By;
 import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.Venting.Second;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
+import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.PortableContainer;
+import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** Makes a tank with the openings that its answers ask for, its neck, its vent and its drain. */
@@ -31,10 +43,32 @@ final class TankMaker {
   /** The opening by which another tank fills one. */
   static final String TRANSFER = "transfer";
 
+  /** The opening of a float valve lower down. */
+  static final String LOW_FLOAT = "low-float";
+
+  /** The opening by which the pump sends water back. */
+  static final String RETURN = "return";
+
+  private static final String OVERFLOW = "overflow";
+  private static final String BARREL = "barrel";
+  private static final String SPOUT = "spout";
+
+  private static final double VALVE_BODY = 2e-5;
+  private static final double PUMP_BODY = 1e-4;
+
+  /** How wide a drain is (m). */
+  private static final double DRAIN = 0.019;
+
   private final Assembly rig;
   private final RigAnswers answers;
   private final List<Guess> guesses;
   private final List<Box> placed = new ArrayList<>();
+
+  /** Free branches of each tank's vent, for the vents that run into it. */
+  private final Map<String, Deque<PortRef>> vents = new HashMap<>();
+
+  /** Where water from another tank comes into the hose of a tank's filler. */
+  private final Map<String, PortRef> fillers = new HashMap<>();
 
   TankMaker(Assembly rig, RigAnswers answers, List<Guess> guesses) {
     this.rig = rig;
@@ -152,7 +186,10 @@ final class TankMaker {
     double small = Math.min(1, high / 0.1);
     List<TankPort> ports = new ArrayList<>();
     ports.add(Fittings.port("vent", Use.VENT, far, left, high - 0.005 * small));
-    if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
+    if (tank.venting().second() != Second.NONE) {
+      ports.add(Fittings.port(OVERFLOW, Use.VENT, far * 0.8, left, high - 0.012 * small));
+    }
+    if (hasNeck(tank)) {
       ports.add(Fittings.port("neck", Use.FILL, near, left, high - 0.02 * small));
     }
     if (tank.fills().contains(Fill.FLOAT)) {
@@ -160,25 +197,54 @@ final class TankMaker {
     } else if (tank.fills().contains(Fill.MAINS)) {
       ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 0.02 * small));
     }
+    if (tank.fills().contains(Fill.LOW_FLOAT)) {
+      ports.add(Fittings.port(LOW_FLOAT, Use.FLOAT, far * 0.6, left, high * 0.4));
+    }
+    if (tank.fills().contains(Fill.BARREL)) {
+      ports.add(Fittings.port(BARREL, Use.FLOAT, far * 0.4, right, high - 0.025 * small));
+    }
+    if (returns(answers, tank)) {
+      ports.add(Fittings.port(RETURN, Use.FILL, far * 0.7, right, high - 0.02 * small));
+    }
     for (int i = 0; i < inlets.size(); i++) {
       double along = near + (far - near) * (i + 0.5) / inlets.size();
       ports.add(Fittings.port(inlets.get(i), Use.FILL, along, right, high - 0.03 * small));
     }
     if (tank.contents() == Contents.FRESH) {
       if (isDrawnFrom(answers, tank)) {
-        ports.add(Fittings.port("feed", Use.FEED, near, right, 0.02 * small));
+        Use use = givesByOutlet(answers, tank).isEmpty() ? Use.FEED : Use.LINK;
+        ports.add(Fittings.port("feed", use, near, right, 0.02 * small));
       }
-      List<RigAnswers.Tank> fed = fedBy(answers, tank);
+      List<RigAnswers.Tank> fed = new ArrayList<>(fedBy(answers, tank));
+      fed.removeAll(givesByOutlet(answers, tank));
       for (int i = 0; i < fed.size(); i++) {
         double along = near + (far - near) * (i + 1) / (fed.size() + 1);
-        ports.add(Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small));
+        ports.add(
+            switch (fed.get(i).passages().by()) {
+              case PUMP ->
+                  Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small);
+              case LINK ->
+                  Fittings.port(toward(fed.get(i)), Use.LINK, along, right, 0.01 * small);
+              case OVERFLOW ->
+                  Fittings.port(
+                      toward(fed.get(i)), Use.LINK, along, right, high - 0.025 * small);
+            });
       }
     }
-    if (source(answers, tank).isPresent()) {
-      ports.add(Fittings.port(TRANSFER, Use.FILL, far, right, high - 0.02 * small));
+    if (source(answers, tank).isPresent() && !(tank.passages().intoFiller() && hasNeck(tank))) {
+      ports.add(
+          tank.passages().by() == By.LINK
+              ? Fittings.port(TRANSFER, Use.LINK, far, right, 0.01 * small)
+              : Fittings.port(TRANSFER, Use.FILL, far, right, high - 0.02 * small));
     }
-    if (tank.contents() == Contents.GRAY || tank.drain() != Drain.NONE) {
-      ports.add(Fittings.port("drain", Use.DRAIN, far, right, 0.005 * small));
+    if (tank.drain() == Drain.CARRIED && tank.contents() == Contents.GRAY) {
+      // A can has a spout that is closed, not a drain: it is tipped out.
+      ports.add(Fittings.port(SPOUT, Use.FEED, far, right, 0.02 * small));
+    } else if (tank.contents() == Contents.GRAY
+        || tank.drain() != Drain.NONE && tank.drain() != Drain.CARRIED
+        || tank.fills().contains(Fill.OUTLET)) {
+      Use both = tank.fills().contains(Fill.OUTLET) ? Use.LINK : Use.DRAIN;
+      ports.add(Fittings.port("drain", both, far, right, 0.005 * small));
     }
     Point inner = new Point(lengthwise, wide, high);
     double wall = tank.inside() ? 0 : sizes.wall();
@@ -210,6 +276,22 @@ final class TankMaker {
     return Math.clamp(at, skin, extent - skin);
   }
 
+  /** Tells whether a tank has a filler. */
+  static boolean hasNeck(RigAnswers.Tank tank) {
+    return tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG);
+  }
+
+  /** Tells whether the pump sends water back into a tank: the first that it draws from. */
+  static boolean returns(RigAnswers answers, RigAnswers.Tank tank) {
+    return answers.pump().parts().back() != PumpParts.Back.NONE
+        && answers.pump().mover() != PumpParts.Mover.NONE
+        && answers.tanks(Contents.FRESH).stream()
+            .filter(t -> isDrawnFrom(answers, t))
+            .findFirst()
+            .filter(tank::equals)
+            .isPresent();
+  }
+
   /** Returns the fresh tank that another is filled from, where there is one. */
   static Optional<RigAnswers.Tank> source(RigAnswers answers, RigAnswers.Tank tank) {
     return answers.tanks(Contents.FRESH).stream()
@@ -225,13 +307,36 @@ final class TankMaker {
         .toList();
   }
 
+  /** Returns the tanks that a tank gives to by the line through which the supply draws from it. */
+  static List<RigAnswers.Tank> givesByOutlet(RigAnswers answers, RigAnswers.Tank tank) {
+    return isDrawnFrom(answers, tank)
+        ? fedBy(answers, tank).stream()
+            .filter(fed -> fed.passages().fromOutlet() && fed.passages().by() != By.OVERFLOW)
+            .toList()
+        : List.of();
+  }
+
   /**
-   * Tells whether the supply pump draws from a tank: one that fills another gives its water there,
-   * unless every tank does.
+   * Tells whether the supply draws from a tank, as somebody said, else as is usual: one that gives
+   * its water to another by a pump is not drawn from, nor one that is linked to another, unless
+   * nothing would be left.
    */
   static boolean isDrawnFrom(RigAnswers answers, RigAnswers.Tank tank) {
-    return fedBy(answers, tank).isEmpty()
-        || answers.tanks(Contents.FRESH).stream().noneMatch(t -> fedBy(answers, t).isEmpty());
+    boolean nothingLeft =
+        answers.tanks(Contents.FRESH).stream().noneMatch(t -> isUsuallyDrawn(answers, t));
+    return drawsAtAll(answers)
+        && tank.passages().drawn().orElse(nothingLeft || isUsuallyDrawn(answers, tank));
+  }
+
+  private static boolean isUsuallyDrawn(RigAnswers answers, RigAnswers.Tank tank) {
+    boolean linked = source(answers, tank).isPresent() && tank.passages().by() == By.LINK;
+    return !linked
+        && fedBy(answers, tank).stream().noneMatch(fed -> fed.passages().by() == By.PUMP);
+  }
+
+  /** Tells whether there is anything that draws: a pump, or taps that water runs down to. */
+  private static boolean drawsAtAll(RigAnswers answers) {
+    return answers.pump().mover() != PumpParts.Mover.NONE || !answers.taps().isEmpty();
   }
 
   /** The opening by which a tank gives to another. */
@@ -239,22 +344,127 @@ final class TankMaker {
     return "to-" + fed.id();
   }
 
+  // --- how it breathes -------------------------------------------------------------------------
+
   private void vent(RigAnswers.Tank tank, String id) {
-    double end = tank.ventEnd();
+    Venting venting = tank.venting();
+    PortRef at = rig.get(id).port("vent");
+    if (venting.valve()) {
+      at =
+          valved(
+              QuestionPage.VENTS,
+              Says.VENT_VALVE.filled(tank.label()),
+              tank.spot(),
+              rig.get(id).at("vent").z() + 0.02,
+              at,
+              answers.bores().vent());
+    }
+    at = shared(tank, id, at);
+    Optional<PortRef> other =
+        venting.joins().map(joined -> vents.getOrDefault(joined, new ArrayDeque<>()).pollFirst());
+    if (other.isPresent()) {
+      rig.join(at, other.orElseThrow(), answers.bores().vent());
+    } else {
+      end(tank, at, tank.ventEnd(), tank.ventRises());
+    }
+    if (venting.second() != Second.NONE) {
+      overflow(tank, id);
+    }
+  }
+
+  /** A tee for each tank whose vent runs into this one's. */
+  private PortRef shared(RigAnswers.Tank tank, String id, PortRef from) {
+    PortRef at = from;
+    Deque<PortRef> free = new ArrayDeque<>();
+    double high = rig.get(id).at("vent").z() + 0.05;
+    for (RigAnswers.Tank other : answers.tanks()) {
+      if (other.venting().joins().filter(tank.id()::equals).isPresent() && !other.equals(tank)) {
+        String tee =
+            rig.part(QuestionPage.VENTS, Says.VENT_TEE.text(), tank.spot(), high, 0, new Tee());
+        rig.join(at, rig.get(tee).port("a"), answers.bores().vent());
+        free.add(rig.get(tee).port("b"));
+        at = rig.get(tee).port("c");
+      }
+    }
+    vents.put(tank.id(), free);
+    return at;
+  }
+
+  /** Closes the branches that wait for a vent which was joined to nothing in the end. */
+  void closeOpenVents() {
+    vents.forEach((tank, free) ->
+        free.forEach(port -> {
+          Part tee = rig.get(port.part());
+          String plug =
+              rig.part(
+                  QuestionPage.VENTS,
+                  Says.TEE_PLUG.text(),
+                  answers.tanks().getFirst().spot(),
+                  tee.height(),
+                  0,
+                  new Plug(false));
+          rig.join(port, rig.get(plug).port("in"), answers.bores().vent());
+        }));
+  }
+
+  private void end(RigAnswers.Tank tank, PortRef at, double end, boolean rises) {
+    boolean over = tank.venting().overflow();
     String vent =
         rig.part(
             QuestionPage.VENTS,
-            tank.label() + " vent",
+            (over ? Says.OVERFLOW_OF : Says.VENT_OF).filled(tank.label()),
             tank.spot(),
             end,
             0,
-            Fittings.end(Role.VENT));
-    double over = tank.ventRises() ? Math.max(end, rig.get(id).at("vent").z()) + 0.25 : Double.NaN;
-    rig.join(rig.get(id).port("vent"), rig.get(vent).port("in"), answers.bores().vent(), over);
+            Fittings.end(over ? Role.OVERFLOW : Role.VENT));
+    double loop =
+        rises ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 0.25 : Double.NaN;
+    rig.join(at, rig.get(vent).port("in"), answers.bores().vent(), loop);
   }
 
+  /** An overflow of its own, which lets water out under the vehicle. */
+  private void overflow(RigAnswers.Tank tank, String id) {
+    double bore = answers.bores().vent();
+    PortRef at = rig.get(id).port(OVERFLOW);
+    if (tank.venting().second() == Second.VALVED) {
+      at =
+          valved(
+              QuestionPage.VENTS,
+              Says.OVERFLOW_VALVE.filled(tank.label()),
+              tank.spot(),
+              rig.get(id).at(OVERFLOW).z() + 0.02,
+              at,
+              bore);
+    }
+    String end =
+        rig.part(
+            QuestionPage.VENTS,
+            Says.OVERFLOW_OF.filled(tank.label()),
+            tank.spot(),
+            Math.min(rig.overGround() + 0.05, rig.get(id).at(OVERFLOW).z()),
+            0,
+            Fittings.end(Role.OVERFLOW));
+    rig.join(at, rig.get(end).port("in"), bore);
+  }
+
+  /** Puts a valve at the end of a line; returns where it goes on. */
+  private PortRef valved(
+      QuestionPage page, String label, Spot spot, double height, PortRef from, double bore) {
+    String valve = rig.part(page, label, spot, height, VALVE_BODY, Fittings.twoWay(0));
+    if (page == QuestionPage.VENTS) {
+      rig.runsWith(valve, "open");
+    }
+    rig.join(from, rig.get(valve).port("a"), bore);
+    return rig.get(valve).port("b");
+  }
+
+  // --- how it is filled ------------------------------------------------------------------------
+
   private void fills(RigAnswers.Tank tank, String id) {
-    if (!tank.fills().contains(Fill.NECK) && !tank.fills().contains(Fill.JUG)) {
+    if (tank.fills().contains(Fill.BARREL) && tank.contents() == Contents.FRESH) {
+      barrel(tank, id);
+    }
+    if (!hasNeck(tank)) {
       return;
     }
     String neck =
@@ -265,7 +475,21 @@ final class TankMaker {
             tank.neckHeight(),
             0,
             new GravityFiller());
-    rig.join(rig.get(neck).port("out"), rig.get(id).port("neck"), answers.bores().fill());
+    PortRef at = rig.get(neck).port("out");
+    if (tank.passages().intoFiller() && source(answers, tank).isPresent()) {
+      String tee =
+          rig.part(
+              QuestionPage.FILL,
+              Says.FILLER_TEE.filled(tank.label()),
+              tank.spot(),
+              rig.get(id).at("neck").z() + 0.05,
+              0,
+              new Tee());
+      rig.join(at, rig.get(tee).port("a"), answers.bores().fill());
+      fillers.put(tank.id(), rig.get(tee).port("b"));
+      at = rig.get(tee).port("c");
+    }
+    rig.join(at, rig.get(id).port("neck"), answers.bores().fill());
     if (tank.fills().contains(Fill.JUG)) {
       String jug =
           rig.part(
@@ -279,41 +503,110 @@ final class TankMaker {
     }
   }
 
+  /** A pump that hangs in a barrel beside the vehicle, on a port of its own; a float stops it. */
+  private void barrel(RigAnswers.Tank tank, String id) {
+    double bore = answers.bores().supply();
+    double port = answers.mains().height();
+    String inlet =
+        rig.part(
+            QuestionPage.FILL,
+            Says.BARREL_PORT.filled(tank.label()),
+            tank.neck(),
+            port,
+            0,
+            new HoseInlet(0, 0.2));
+    String pump =
+        rig.part(
+            QuestionPage.FILL,
+            Says.BARREL_PUMP.filled(tank.label()),
+            tank.neck(),
+            port + 0.02,
+            PUMP_BODY,
+            Fittings.barrelPump());
+    rig.join(rig.get(inlet).port("out"), rig.get(pump).port("in"), bore);
+    rig.join(rig.get(pump).port("out"), rig.get(id).port(BARREL), bore);
+  }
+
+  /** Returns where water from another tank comes into a tank. */
+  PortRef entry(RigAnswers.Tank tank, String id) {
+    return fillers.getOrDefault(tank.id(), new PortRef(id, TRANSFER));
+  }
+
+  // --- how it is emptied -----------------------------------------------------------------------
+
   private void drain(RigAnswers.Tank tank, String id) {
-    if (tank.contents() == Contents.GRAY || tank.drain() == Drain.NONE) {
+    if (tank.contents() == Contents.GRAY) {
+      if (tank.drain() == Drain.CARRIED) {
+        cap(tank, Says.SPOUT_CAP.filled(tank.label()), rig.get(id).port(SPOUT));
+      }
+      return;
+    }
+    boolean below = tank.fills().contains(Fill.OUTLET);
+    if (!below && (tank.drain() == Drain.NONE || tank.drain() == Drain.CARRIED)) {
+      return;
+    }
+    PortRef at = rig.get(id).port("drain");
+    if (tank.drain() == Drain.CAP && !below) {
+      cap(tank, Says.DRAIN_CAP.filled(tank.label()), at);
       return;
     }
     double low = rig.get(id).at("drain").z();
-    if (tank.drain() == Drain.CAP) {
-      String cap =
+    at = valved(QuestionPage.TANKS, tank.label() + " drain", tank.spot(), low - 0.02, at, DRAIN);
+    if (below) {
+      at = station(tank, at, low);
+    }
+    boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
+    if (out) {
+      double under =
+          Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
+      boolean hose = tank.drain() == Drain.HOSE;
+      String tail =
           rig.part(
               QuestionPage.TANKS,
-              Says.DRAIN_CAP.filled(tank.label()),
+              (hose ? Says.OUTLET_HOSE_OF : Says.DRAIN_TAIL_OF).filled(tank.label()),
               tank.spot(),
-              low,
+              under,
               0,
-              new Plug(true));
-      rig.join(rig.get(id).port("drain"), rig.get(cap).port("in"), 0.019);
-      return;
+              hose
+                  ? Fittings.fixture(Fixture.Type.HOSE_POINT, false, 20)
+                  : Fittings.end(Role.DRAIN));
+      rig.join(at, rig.get(tail).port(hose ? "cold" : "in"), DRAIN);
     }
-    String valve =
+  }
+
+  /** An inlet on the outlet of a tank, by which it is filled from below; returns where it goes on. */
+  private PortRef station(RigAnswers.Tank tank, PortRef from, double low) {
+    String inlet =
         rig.part(
-            QuestionPage.TANKS,
-            tank.label() + " drain",
+            QuestionPage.FILL,
+            Says.INLET_BELOW.filled(tank.label()),
             tank.spot(),
-            low - 0.02,
-            2e-5,
-            Fittings.twoWay(0));
-    double under = Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
-    String tail =
-        rig.part(
-            QuestionPage.TANKS,
-            Says.DRAIN_TAIL_OF.filled(tank.label()),
-            tank.spot(),
-            under,
+            Math.max(rig.overGround(), low - 0.08),
             0,
-            Fittings.end(Role.DRAIN));
-    rig.join(rig.get(id).port("drain"), rig.get(valve).port("a"), 0.019);
-    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), 0.019);
+            Fittings.inlet(4));
+    boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
+    if (!out) {
+      rig.join(from, rig.get(inlet).port("out"), DRAIN);
+      return from;
+    }
+    String tee =
+        rig.part(
+            QuestionPage.FILL, Says.OUTLET_TEE.text(), tank.spot(), low - 0.04, 0, new Tee());
+    rig.join(from, rig.get(tee).port("a"), DRAIN);
+    rig.join(rig.get(tee).port("b"), rig.get(inlet).port("out"), DRAIN);
+    return valved(
+        QuestionPage.TANKS,
+        Says.OUTLET_VALVE_OF.filled(tank.label()),
+        tank.spot(),
+        low - 0.06,
+        rig.get(tee).port("c"),
+        DRAIN);
+  }
+
+  private void cap(RigAnswers.Tank tank, String label, PortRef at) {
+    double low = rig.get(at.part()).at(at.port()).z();
+    String cap =
+        rig.part(QuestionPage.TANKS, label, tank.spot(), low, 0, new Plug(true));
+    rig.join(at, rig.get(cap).port("in"), DRAIN);
   }
 }

@@ -1,10 +1,12 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.guide.PressureSide.Made;
 import fernwort.core.guide.RigAnswers.Runs;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Tee;
@@ -22,6 +24,15 @@ import java.util.Optional;
 final class WasteSide {
 
   private static final double TRAP_BODY = 1.2e-4;
+  private static final double VALVE_BODY = 2e-5;
+
+  /** How wide the outlet of a gray tank usually is (m). */
+  private static final double OUTLET = 0.038;
+
+  /** How high the inlet of a separator is over the floor or the tank (m). */
+  private static final double SEAT = 0.4;
+
+  private static final String RINSE = "rinse";
 
   /** How far below its tap a trap hangs (m). */
   private static final double BELOW = 0.45;
@@ -41,67 +52,160 @@ final class WasteSide {
     bore = answers.bores().waste();
   }
 
+  /** What runs into a gray tank through one trap: taps, or the inlet of a separator. */
+  private record Into(List<Made> taps, boolean separator) {}
+
   /**
-   * Joins the wastes of the taps (ids by their answers) to the gray tanks, and empties these.
+   * Joins the wastes of the taps to the gray tanks, and empties these.
    *
    * @return the gray tanks' parts, by the short names of their answers
    */
-  Map<String, String> join(TankMaker maker, Map<Tap, String> taps) {
+  Map<String, String> join(TankMaker maker, List<Made> taps) {
     Map<String, String> tanks = new HashMap<>();
     List<RigAnswers.Tank> gray = answers.tanks(Contents.GRAY);
-    List<List<Tap>> groups = groups(taps);
+    List<Into> drops = drops(taps);
     for (int i = 0; i < gray.size(); i++) {
-      List<List<Tap>> own = i == 0 ? groups : List.of();
+      List<Into> own = i == 0 ? drops : List.of();
+      boolean rinsed = i == 0 && answers.waste().parts().rinse();
+      int lines = answers.waste().parts().meet() ? Math.min(1, own.size()) : own.size();
       List<String> inlets = new ArrayList<>();
-      for (int n = 0; n < own.size(); n++) {
+      for (int n = 0; n < lines; n++) {
         inlets.add(n == 0 ? "waste" : "waste-" + (n + 1));
       }
+      if (rinsed) {
+        inlets.add(RINSE);
+      }
       String tank = maker.add(gray.get(i), inlets);
-      for (int n = 0; n < own.size(); n++) {
-        drop(own.get(n), taps, rig.get(tank).port(inlets.get(n)), gray.get(i));
+      List<PortRef> into = inlets.stream().map(inlet -> rig.get(tank).port(inlet)).toList();
+      drop(own, into, gray.get(i));
+      if (rinsed) {
+        rinse(gray.get(i), into.getLast());
       }
       dump(gray.get(i), tank);
       tanks.put(gray.get(i).id(), tank);
     }
-    taps.forEach((tap, id) -> {
-      boolean ground = tap.runs() == Runs.GROUND || gray.isEmpty();
-      if (hasWaste(tap, id) && ground) {
-        ground(tap, id);
+    for (Made made : taps) {
+      boolean ground = made.tap().runs() == Runs.GROUND || gray.isEmpty();
+      if (hasWaste(made) && ground) {
+        ground(made.tap(), made.id());
       }
-    });
+    }
     return tanks;
   }
 
-  /** The taps whose wastes meet in one trap, group by group. */
-  private List<List<Tap>> groups(Map<Tap, String> taps) {
-    List<List<Tap>> groups = new ArrayList<>();
-    List<Tap> shared = new ArrayList<>();
-    taps.forEach((tap, id) -> {
-      if (!hasWaste(tap, id) || tap.runs() == Runs.GROUND) {
-        return;
+  /** What runs in, each through its trap into an opening, or all into one where they meet. */
+  private void drop(List<Into> own, List<PortRef> into, RigAnswers.Tank tank) {
+    boolean meet = answers.waste().parts().meet() && own.size() > 1;
+    if (!meet) {
+      for (int n = 0; n < own.size(); n++) {
+        drop(own.get(n), into.get(n), tank);
       }
-      if (answers.waste().sharedTrap().contains(tap.use())) {
-        shared.add(tap);
-      } else {
-        groups.add(List.of(tap));
-      }
-    });
-    if (!shared.isEmpty()) {
-      groups.addFirst(shared);
+      return;
     }
-    return groups;
+    PortRef at = into.getFirst();
+    double height = rig.get(at.part()).at(at.port()).z() + 0.05;
+    for (Into one : own.subList(0, own.size() - 1)) {
+      String tee =
+          rig.part(
+              QuestionPage.WASTE, Says.GRAY_TEE.filled(tank.label()), tank.spot(), height, 0,
+              new Tee());
+      rig.join(rig.get(tee).port("c"), at, bore);
+      drop(one, rig.get(tee).port("a"), tank);
+      at = rig.get(tee).port("b");
+    }
+    drop(own.getLast(), at, tank);
+  }
+
+  private void drop(Into one, PortRef into, RigAnswers.Tank tank) {
+    if (one.separator()) {
+      separator(into, tank);
+    } else {
+      drop(one.taps(), into, tank);
+    }
+  }
+
+  /** The taps whose wastes meet in one trap, group by group, and the separator's inlet. */
+  private List<Into> drops(List<Made> taps) {
+    List<Into> drops = new ArrayList<>();
+    List<Made> shared = new ArrayList<>();
+    for (Made made : taps) {
+      if (!hasWaste(made) || made.tap().runs() == Runs.GROUND) {
+        continue;
+      }
+      boolean trapped = made.tap().runs() == Runs.TANK;
+      if (trapped && answers.waste().sharedTrap().contains(made.tap().use())) {
+        shared.add(made);
+      } else {
+        drops.add(new Into(List.of(made), false));
+      }
+    }
+    if (!shared.isEmpty()) {
+      drops.addFirst(new Into(shared, false));
+    }
+    if (answers.waste().parts().separator()) {
+      drops.add(new Into(List.of(), true));
+    }
+    return drops;
+  }
+
+  /** The inlet of a urine separator, with a trap below it. */
+  private void separator(PortRef into, RigAnswers.Tank tank) {
+    double over = rig.get(into.part()).at(into.port()).z();
+    String inlet =
+        rig.part(
+            QuestionPage.WASTE,
+            Says.SEPARATOR.text(),
+            tank.spot(),
+            Math.max(over, rig.vehicle().floor()) + SEAT,
+            0,
+            new GravityFiller());
+    String trap =
+        rig.part(
+            QuestionPage.WASTE,
+            Says.SEPARATOR_TRAP.text(),
+            tank.spot(),
+            Math.max(over, rig.vehicle().floor()) + TRAY,
+            TRAP_BODY,
+            new DrainTrap());
+    rig.join(rig.get(inlet).port("out"), rig.get(trap).port("in"), bore);
+    rig.join(rig.get(trap).port("out"), into, bore);
+    ways.add(Says.SEPARATOR_INTO.with(tank.label()));
+  }
+
+  /** A hose inlet that rinses the tank; a check valve keeps what is in it out of the hose. */
+  private void rinse(RigAnswers.Tank tank, PortRef into) {
+    double height = rig.get(into.part()).at(into.port()).z() + 0.1;
+    double pipe = answers.bores().supply();
+    String inlet =
+        rig.part(
+            QuestionPage.WASTE,
+            Says.RINSE_INLET.text(),
+            tank.spot(),
+            height,
+            0,
+            Fittings.inlet(4));
+    String check =
+        rig.part(
+            QuestionPage.WASTE,
+            Says.RINSE_CHECK_VALVE.text(),
+            tank.spot(),
+            height,
+            VALVE_BODY,
+            Fittings.check());
+    rig.join(rig.get(inlet).port("out"), rig.get(check).port("in"), pipe);
+    rig.join(rig.get(check).port("out"), into, pipe);
   }
 
   /** What a toilet is flushed with goes to a bowl of its own. */
-  private boolean hasWaste(Tap tap, String id) {
-    return tap.use() != Use.TOILET && rig.get(id).kind().ports().contains("waste");
+  private boolean hasWaste(Made made) {
+    return made.tap().use() != Use.TOILET && rig.get(made.id()).kind().ports().contains("waste");
   }
 
-  private void drop(List<Tap> sharing, Map<Tap, String> taps, PortRef into, RigAnswers.Tank tank) {
-    List<Part> above = sharing.stream().map(taps::get).map(rig::get).toList();
-    Spot spot = sharing.getFirst().spot();
+  private void drop(List<Made> sharing, PortRef into, RigAnswers.Tank tank) {
+    List<Part> above = sharing.stream().map(m -> rig.get(m.id())).toList();
+    Spot spot = sharing.getFirst().tap().spot();
     double inlet = rig.get(into.part()).at(into.port()).z();
-    double lowest = sharing.stream().mapToDouble(this::trap).min().orElseThrow();
+    double lowest = sharing.stream().mapToDouble(m -> trap(m.tap())).min().orElseThrow();
     double height = Math.max(inlet + 0.05, lowest);
     Optional<PortRef> at = Optional.empty();
     for (Part tap : above) {
@@ -116,6 +220,11 @@ final class WasteSide {
       at = Optional.of(waste);
     }
     List<String> labels = above.stream().map(Part::label).toList();
+    if (sharing.getFirst().tap().runs() == Runs.STRAIGHT) {
+      rig.join(at.orElseThrow(), into, bore);
+      ways.add(Says.STRAIGHT_INTO.with(String.join(", ", labels), tank.label()));
+      return;
+    }
     String trap =
         rig.part(
             QuestionPage.WASTE,
@@ -150,6 +259,11 @@ final class WasteSide {
   }
 
   private void dump(RigAnswers.Tank tank, String id) {
+    if (tank.drain() == RigAnswers.Drain.CARRIED) {
+      ways.add(Says.IT_IS_CARRIED_OUT.with(tank.label()));
+      return;
+    }
+    double wide = answers.waste().parts().outlet().orElse(OUTLET);
     double low = rig.get(id).at("drain").z();
     double out = Math.max(rig.vehicle().clearance() + 0.01, low - 0.05);
     PortRef at = rig.get(id).port("drain");
@@ -163,7 +277,7 @@ final class WasteSide {
               Math.max(out, low - 0.02),
               8e-5,
               Fittings.twoWay(0, Says.PUSHED_IN.text(), Says.PULLED_OUT.text()));
-      rig.join(at, rig.get(valve).port("a"), 0.038);
+      rig.join(at, rig.get(valve).port("a"), wide);
       at = rig.get(valve).port("b");
       words += Says.DUMP_VALVE.text();
     }
@@ -175,7 +289,7 @@ final class WasteSide {
             out,
             0,
             Fittings.end(Role.DUMP));
-    rig.join(at, rig.get(outlet).port("in"), 0.038);
+    rig.join(at, rig.get(outlet).port("in"), wide);
     ways.add(Says.OUTLET_WITH_ITS_CAP.with(words));
   }
 }

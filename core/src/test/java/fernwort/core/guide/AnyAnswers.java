@@ -12,7 +12,6 @@ import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Face;
-import fernwort.core.rig.Vehicle;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -30,6 +29,17 @@ final class AnyAnswers {
     return all[random.nextInt(all.length)];
   }
 
+  private static RigAnswers.Van anyVan(Random random) {
+    RigAnswers.StandsOn stands = any(RigAnswers.StandsOn.class, random);
+    return new RigAnswers.Van(
+        stands.body(),
+        3 + 6 * random.nextDouble(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        Optional.of(stands));
+  }
+
   private static Spot spot(Random random) {
     return new Spot(random.nextInt(5), random.nextInt(3));
   }
@@ -44,8 +54,26 @@ final class AnyAnswers {
                 port, any(Face.class, random), random.nextDouble(), random.nextDouble()));
       }
     }
+    Optional<String> from =
+        random.nextInt(3) == 0 ? Optional.of("t" + random.nextInt(4)) : Optional.empty();
+    Optional<Boolean> drawn =
+        random.nextInt(3) == 0 ? Optional.of(random.nextBoolean()) : Optional.empty();
     return tank.filledFrom(
-            random.nextInt(3) == 0 ? Optional.of("t" + random.nextInt(4)) : Optional.empty())
+            from,
+            new Passages(
+                any(Passages.By.class, random),
+                random.nextBoolean(),
+                random.nextBoolean(),
+                random.nextBoolean(),
+                drawn))
+        .breathing(
+            new Venting(
+                random.nextInt(4) == 0,
+                random.nextInt(4) == 0,
+                any(Venting.Second.class, random),
+                random.nextInt(4) == 0
+                    ? Optional.of("t" + random.nextInt(4))
+                    : Optional.empty()))
         .opened(openings);
   }
 
@@ -80,6 +108,34 @@ final class AnyAnswers {
         any(Drain.class, random));
   }
 
+  private static RigAnswers.Heat anyHeater(Random random) {
+    return new RigAnswers.Heat(
+        spot(random),
+        0.7 + 0.4 * random.nextDouble(),
+        any(RigAnswers.HeaterDrain.class, random),
+        random.nextBoolean(),
+        new HeaterParts(
+            any(HeaterParts.Bypass.class, random),
+            random.nextInt(3) == 0,
+            random.nextInt(3) == 0,
+            random.nextInt(3) == 0,
+            random.nextInt(3) == 0));
+  }
+
+  private static PumpParts anyParts(Random random) {
+    return new PumpParts(
+        random.nextBoolean()
+            ? Optional.empty()
+            : Optional.of(any(PumpParts.Mover.class, random)),
+        random.nextBoolean() ? Optional.empty() : Optional.of(1.2e-4),
+        any(PumpParts.Source.class, random),
+        random.nextBoolean(),
+        random.nextInt(3) == 0,
+        random.nextInt(4) == 0,
+        any(PumpParts.Back.class, random),
+        random.nextInt(4) == 0);
+  }
+
   /** Returns the answers of a seed. */
   static RigAnswers of(long seed) {
     Random random = new Random(seed);
@@ -111,7 +167,7 @@ final class AnyAnswers {
     return new RigAnswers(
         none.name(),
         2,
-        new RigAnswers.Van(any(Vehicle.Body.class, random), 3 + 6 * random.nextDouble()),
+        anyVan(random),
         tanks,
         new RigAnswers.Mains(
             spot(random),
@@ -119,7 +175,15 @@ final class AnyAnswers {
             random.nextBoolean(),
             random.nextBoolean(),
             random.nextBoolean(),
-            random.nextBoolean()),
+            random.nextBoolean(),
+            new InletBranches(
+                any(InletBranches.ChosenBy.class, random),
+                random.nextBoolean(),
+                random.nextBoolean(),
+                random.nextBoolean(),
+                random.nextInt(3) == 0
+                    ? Optional.of(new InletBranches.SecondInlet(spot(random), 0.8))
+                    : Optional.empty())),
         suction,
         new RigAnswers.Selector(any(RigAnswers.Third.class, random), none.selector().positions()),
         new RigAnswers.Pump(
@@ -132,10 +196,19 @@ final class AnyAnswers {
             random.nextBoolean() ? List.of() : List.of(any(Filter.Grade.class, random)),
             any(RigAnswers.Hot.class, random),
             0.01,
-            random.nextBoolean()),
+            random.nextBoolean(),
+            random.nextBoolean() ? Optional.empty() : Optional.of(anyHeater(random)),
+            anyParts(random)),
         taps,
-        new RigAnswers.Waste(shared, random.nextBoolean()),
-        new RigAnswers.Lows(random.nextBoolean(), random.nextBoolean()),
+        new RigAnswers.Waste(
+            shared,
+            random.nextBoolean(),
+            new WasteParts(
+                random.nextBoolean(),
+                random.nextInt(4) == 0,
+                random.nextInt(4) == 0,
+                random.nextInt(4) == 0 ? Optional.of(0.076) : Optional.empty())),
+        new RigAnswers.Lows(random.nextBoolean(), random.nextBoolean(), any(Drain.class, random)),
         none.bores());
   }
 }

@@ -40,7 +40,8 @@ class AskedOneByOneTest {
                 RigAnswers.Hot.STORAGE,
                 0.01,
                 false,
-                heat))
+                heat,
+                PumpParts.USUAL))
         .tapping(List.of(taps));
   }
 
@@ -146,7 +147,12 @@ class AskedOneByOneTest {
     assertThat(unread.guesses()).extracting(Guess::about).contains(Guess.About.AXLES);
     RigAnswers.Van read =
         new RigAnswers.Van(
-            Vehicle.Body.VAN, 5.4, Optional.of(0.6), Optional.of(2000.0), Optional.of(1750.0));
+            Vehicle.Body.VAN,
+            5.4,
+            Optional.of(0.6),
+            Optional.of(2000.0),
+            Optional.of(1750.0),
+            Optional.empty());
     Guided known = Guided.of(answers.on("V", 2, read));
     assertThat(known.rig().vehicle().axles())
         .extracting(Axle::limit)

@@ -11,6 +11,7 @@ import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
+import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.DrainTrap;
@@ -67,12 +68,15 @@ class GuidedLawsTest {
   @Property(tries = 300)
   void whateverIsAnsweredMakesASoundRigWithNoPortLeftOpen(
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
-    Guided guided = Guided.of(AnyAnswers.of(seed));
+    RigAnswers answers = AnyAnswers.of(seed);
+    Guided guided = Guided.of(answers);
     Rig rig = guided.rig();
     assertThat(RigLimits.problems(rig)).isEmpty();
     RigEdit edit = RigEdit.of(rig);
     boolean supplied =
-        rig.tanks(Contents.FRESH).findAny().isPresent() || rig.partsById().containsKey("house-tee");
+        answers.tanks(Contents.FRESH).stream().anyMatch(t -> TankMaker.isDrawnFrom(answers, t))
+            || rig.partsById().containsKey("pump")
+            || rig.partsById().containsKey("house-tee");
     for (Part part : rig.parts()) {
       boolean dryTap = part.kind() instanceof Fixture && !supplied;
       assertThat(edit.freePorts(part.id()))
@@ -128,7 +132,9 @@ class GuidedLawsTest {
                                 t.ventRises(),
                                 t.drain(),
                                 t.from(),
-                                t.openings()))
+                                t.openings(),
+                                t.venting(),
+                                t.passages()))
                         .toList()))
             .rig();
     assertThat(RigLimits.problems(rig)).isEmpty();
@@ -144,7 +150,7 @@ class GuidedLawsTest {
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
     Guided guided = Guided.of(pumped(AnyAnswers.of(seed)));
     Rig rig = guided.rig();
-    if (rig.tanks(Contents.FRESH).findAny().isEmpty()) {
+    if (!rig.partsById().containsKey("pump")) {
       return;
     }
     Network network = Network.of(rig);
@@ -156,10 +162,10 @@ class GuidedLawsTest {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof Fixture tap) {
+      if (part.kind() instanceof Fixture tap && !part.label().endsWith(" hose")) {
         State open = new State(set.with(part.id(), tap.cold().id()), volumes, Slope.LEVEL);
         assertThat(Hydraulics.of(network).solve(open).fixture(part.id()))
-            .as(part.label())
+            .as("%s on %s, %s", part.label(), seed, guided.ways())
             .isGreaterThan(1e-6);
       }
     }
@@ -174,7 +180,7 @@ class GuidedLawsTest {
     Network network = Network.of(rig);
     for (RigAnswers.Tank tank : answers.tanks(Contents.FRESH)) {
       Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
-      if (source.isEmpty()) {
+      if (source.isEmpty() || tank.passages().by() != Passages.By.PUMP) {
         continue;
       }
       String from = guided.tanks().getOrDefault(source.orElseThrow().id(), "");
@@ -213,8 +219,8 @@ class GuidedLawsTest {
       List<Double> in = heights(tank, Use.FILL, Use.FLOAT);
       List<Double> out = heights(tank, Use.FEED);
       double vent = heights(tank, Use.VENT).getFirst();
-      assertThat(heights(tank, Use.VENT)).hasSize(1);
-      assertThat(in).allMatch(z -> z < vent);
+      assertThat(heights(tank, Use.VENT)).allMatch(z -> z <= vent && z > vent - 0.011);
+      assertThat(in).allMatch(z -> heights(tank, Use.VENT).stream().allMatch(v -> z < v));
       assertThat(out).allMatch(z -> in.stream().allMatch(fill -> fill > z) && z > 0);
       assertThat(heights(tank, Use.DRAIN))
           .allMatch(z -> z > 0 && out.stream().allMatch(o -> o > z));
@@ -243,7 +249,11 @@ class GuidedLawsTest {
       assertThat(part.y()).isGreaterThan(-half);
       double width = TankResize.width(kind) + 2 * kind.wall();
       assertThat(part.y() + width).isLessThan(Math.max(half, width - half) + 0.03);
-      assertThat(rig.part(id(rig, tank.label() + " vent")).height()).isEqualTo(tank.ventEnd());
+      boolean joined = tank.venting().joins().isPresent();
+      String end = tank.venting().overflow() ? " overflow" : " vent";
+      if (!joined) {
+        assertThat(rig.part(id(rig, tank.label() + end)).height()).isEqualTo(tank.ventEnd());
+      }
       if (tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG)) {
         assertThat(rig.part(id(rig, tank.label() + " neck")).height()).isEqualTo(tank.neckHeight());
       }
@@ -307,6 +317,9 @@ class GuidedLawsTest {
   /** The taps whose waste comes to a port, through tees where they share it. */
   private static List<Part> tapsOver(Rig rig, Map<PortRef, Line> lines, PortRef port) {
     Part next = rig.part(lines.get(port).other(port).part());
+    if (next.kind() instanceof GravityFiller) {
+      return List.of();
+    }
     return next.kind() instanceof Tee
         ? Stream.of("a", "b").flatMap(p -> tapsOver(rig, lines, next.port(p)).stream()).toList()
         : List.of(next);

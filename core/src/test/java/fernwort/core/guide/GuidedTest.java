@@ -95,7 +95,7 @@ class GuidedTest {
             new Tap(Use.SINK, new Spot(3, 2), 1.5, Runs.TANK),
             new Tap(Use.OUTSIDE, new Spot(0, 2), 1.0, Runs.GROUND)),
         none.waste(),
-        new RigAnswers.Lows(true, false),
+        new RigAnswers.Lows(true, false, RigAnswers.Drain.CAP),
         none.bores());
   }
 
@@ -180,8 +180,8 @@ class GuidedTest {
                 new Tap(Use.BASIN, new Spot(2, 2), 1.9, Runs.TANK),
                 new Tap(Use.SHOWER, new Spot(2, 0), 2.4, Runs.TANK),
                 new Tap(Use.TOILET, new Spot(2, 0), 1.5, Runs.TANK)))
-        .running(new RigAnswers.Waste(Set.of(Use.BASIN, Use.SHOWER), true))
-        .low(new RigAnswers.Lows(true, true), none.bores());
+        .running(new RigAnswers.Waste(Set.of(Use.BASIN, Use.SHOWER), true, WasteParts.USUAL))
+        .low(new RigAnswers.Lows(true, true, RigAnswers.Drain.CAP), none.bores());
   }
 
   /** Taps on the mains, and no tank yet. */

@@ -1,0 +1,214 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.InletBranches.ChosenBy;
+import fernwort.core.guide.RigAnswers.Fill;
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Motor;
+import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.rig.PortRef;
+import fernwort.core.say.Message;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** From the hose inlet, or two of them, to the tanks, the taps and the pump. */
+final class InletSide {
+
+  private static final double VALVE_BODY = 2e-5;
+  private static final double FILTER_BODY = 5e-4;
+
+  private final Assembly rig;
+  private final RigAnswers.Mains mains;
+  private final List<Message> ways;
+  private final double bore;
+
+  InletSide(Assembly rig, RigAnswers answers, List<Message> ways) {
+    this.rig = rig;
+    this.ways = ways;
+    mains = answers.mains();
+    bore = answers.bores().supply();
+  }
+
+  /** Where the inlet's water can go: a tank, the taps, or the pump. */
+  private record Target(String words, PortRef port, boolean tank) {}
+
+  /**
+   * Joins the inlet to what it fills (tanks by their answers), to the taps, and to the port before
+   * the pump that its diverter leads to.
+   */
+  void join(
+      Map<RigAnswers.Tank, String> tanks, PressureSide pressure, Optional<PortRef> beforePump) {
+    List<Target> targets = new ArrayList<>();
+    tanks.forEach((tank, id) -> {
+      boolean low = tank.fills().contains(Fill.LOW_FLOAT);
+      if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
+        String words = low ? Says.THE_HIGH_FLOAT_OF.filled(tank.label()) : tank.label();
+        targets.add(new Target(words, new PortRef(id, "mains"), true));
+      }
+      if (low) {
+        String words = Says.THE_LOW_FLOAT_OF.filled(tank.label());
+        targets.add(new Target(words, new PortRef(id, TankMaker.LOW_FLOAT), true));
+      }
+    });
+    beforePump.ifPresent(port -> targets.add(new Target(Says.THE_PUMP.text(), port, false)));
+    if (mains.toTaps()) {
+      targets.add(new Target(Says.THE_TAPS.text(), pressure.mains(), false));
+    }
+    if (!targets.isEmpty()) {
+      List<String> passed = new ArrayList<>(List.of(Says.HOSE_INLET.text()));
+      branch(inlet(passed), targets, passed);
+    }
+  }
+
+  /** Leads the inlet's water to each of some targets. */
+  private void branch(PortRef from, List<Target> targets, List<String> passed) {
+    ChosenBy chosen = mains.branches().chosenBy();
+    PortRef at = from;
+    List<Target> left = new ArrayList<>(targets);
+    // A three-way valve leads to two; with more of them the others have a valve each before it.
+    int before = chosen.diverts() ? Math.max(0, targets.size() - 2) : targets.size() - 1;
+    for (int i = 0; i < before; i++) {
+      String tee =
+          rig.part(
+              QuestionPage.FILL,
+              Says.INLET_TEE.text(),
+              mains.spot(),
+              mains.height() + 0.1,
+              0,
+              new Tee());
+      rig.join(at, rig.get(tee).port("a"), bore);
+      lead(rig.get(tee).port("b"), left.removeFirst(), passed, true);
+      at = rig.get(tee).port("c");
+    }
+    if (left.size() == 2) {
+      String valve = diverter(left);
+      rig.join(at, rig.get(valve).port("a"), bore);
+      lead(rig.get(valve).port("b"), left.getFirst(), passed, false);
+      lead(rig.get(valve).port("c"), left.getLast(), passed, false);
+    } else {
+      lead(at, left.getFirst(), passed, targets.size() > 1);
+    }
+  }
+
+  /** Leads a branch to its target, past a valve of its own where it has one. */
+  private void lead(PortRef from, Target target, List<String> passed, boolean several) {
+    PortRef at = from;
+    boolean valved = target.tank() || mains.branches().chosenBy() != ChosenBy.TANK_VALVES;
+    if (several && valved) {
+      String valve =
+          rig.part(
+              QuestionPage.FILL,
+              Says.MAINS_TO.filled(target.words()),
+              mains.spot(),
+              mains.height() + 0.15,
+              VALVE_BODY,
+              mains.branches().motor()
+                  ? Fittings.motorised(0, "shut", FreshSide.MOTOR)
+                  : Fittings.twoWay(0));
+      rig.join(at, rig.get(valve).port("a"), bore);
+      at = rig.get(valve).port("b");
+    }
+    if (target.tank() && mains.check() && mains.branches().checkAtTank()) {
+      at = after(at, Says.CHECK_TO.filled(target.words()), Fittings.check(), VALVE_BODY, "in", "out", 0.16);
+    }
+    rig.join(at, target.port(), bore);
+    ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
+  }
+
+  private String diverter(List<Target> two) {
+    boolean off = mains.branches().chosenBy() == ChosenBy.DIVERTER_WITH_OFF;
+    return rig.part(
+        QuestionPage.FILL,
+        Says.INLET_DIVERTER.text(),
+        mains.spot(),
+        mains.height() + 0.12,
+        VALVE_BODY,
+        diverter(
+            Says.DIVERTER_TO.filled(two.getFirst().words()),
+            Says.DIVERTER_TO.filled(two.getLast().words()),
+            off,
+            mains.branches().motor()));
+  }
+
+  /** A three-way valve that joins port a to b or to c, and to neither where it can be closed. */
+  static Kind diverter(String first, String second, boolean off, boolean motor) {
+    List<Stop> stops = new ArrayList<>();
+    stops.add(new Stop("first", first, 180, List.of(List.of("a", "b"))));
+    stops.add(new Stop("second", second, 0, List.of(List.of("a", "c"))));
+    if (off) {
+      stops.add(new Stop("off", Says.DIVERTER_CLOSED.text(), 90, List.of()));
+    }
+    return new ThreeWayValve(
+        stops,
+        motor
+            ? Optional.of(new Motor(Optional.of("first"), FreshSide.MOTOR))
+            : Optional.empty());
+  }
+
+  private PortRef inlet(List<String> passed) {
+    PortRef at = mouths();
+    if (mains.regulator()) {
+      at = after(at, "Regulator", Fittings.regulator(2.8), VALVE_BODY, "in", "out", 0.02);
+      passed.add("regulator");
+    }
+    if (mains.check() && !mains.branches().checkAtTank()) {
+      String check = Says.INLET_CHECK_VALVE.text();
+      at = after(at, check, Fittings.check(), VALVE_BODY, "in", "out", 0.04);
+      passed.add(Says.CHECK_VALVE_INSIDE.text());
+    }
+    if (mains.branches().filter()) {
+      Kind filter = Fittings.filter(Filter.Grade.SEDIMENT);
+      at = after(at, Says.INLET_FILTER.text(), filter, FILTER_BODY, "in", "out", 0.05);
+      passed.add("filter");
+    }
+    if (mains.shutOff()) {
+      String shutOff = Says.MAINS_SHUT_OFF.text();
+      at = after(at, shutOff, Fittings.twoWay(0), VALVE_BODY, "a", "b", 0.06);
+      passed.add("shut-off");
+    }
+    return at;
+  }
+
+  /** The inlet, or two of them with a diverter that chooses one. */
+  private PortRef mouths() {
+    PortRef first = mouth(Says.HOSE_INLET.text(), mains.spot(), mains.height());
+    if (mains.branches().second().isEmpty()) {
+      return first;
+    }
+    InletBranches.SecondInlet other = mains.branches().second().orElseThrow();
+    PortRef second = mouth(Says.SECOND_INLET.text(), other.spot(), other.height());
+    String diverter =
+        rig.part(
+            QuestionPage.FILL,
+            Says.INLET_SELECTOR.text(),
+            mains.spot(),
+            mains.height() + 0.01,
+            VALVE_BODY,
+            diverter(
+                Says.FROM_THE_FIRST_INLET.text(),
+                Says.FROM_THE_SECOND_INLET.text(),
+                false,
+                false));
+    rig.join(first, rig.get(diverter).port("b"), bore);
+    rig.join(second, rig.get(diverter).port("c"), bore);
+    return rig.get(diverter).port("a");
+  }
+
+  private PortRef mouth(String label, Spot spot, double height) {
+    String inlet = rig.part(QuestionPage.FILL, label, spot, height, 0, Fittings.inlet(4));
+    return rig.get(inlet).port("out");
+  }
+
+  private PortRef after(
+      PortRef at, String label, Kind kind, double body, String in, String out, double up) {
+    String id = rig.part(QuestionPage.FILL, label, mains.spot(), mains.height() + up, body, kind);
+    rig.join(at, rig.get(id).port(in), bore);
+    return rig.get(id).port(out);
+  }
+}

@@ -48,10 +48,7 @@ final class FillPage implements GuidePage {
       if (others.size() > 1) {
         fields.add(
             Field.choice(
-                t + "from",
-                Says.FROM_ANOTHER_TANK_AS_WELL.text(),
-                tank.from().orElse(""),
-                others));
+                t + "from", Says.FROM_ANOTHER_TANK_AS_WELL.text(), tank.from().orElse(""), others));
         fields.add(
             Field.choice(
                 t + "by",
@@ -83,30 +80,31 @@ final class FillPage implements GuidePage {
     Mains mains = answers.mains();
     cards.add(
         new Card(
-            "mains",
-            Says.THE_HOSE_INLET.text(),
-            Says.WHERE_A_HOSE_FROM_A_TAP.text(),
-            List.of(
-                Field.tick("taps", Says.IT_LEADS_TO_THE_TAPS_AS_WELL.text(), mains.toTaps(), ""),
-                Field.spot("inlet", Says.WHERE_IT_IS.text(), FilledPage.spot(mains.spot())),
-                GuidePage.amount(
-                    "inlet-height",
-                    Says.THE_INLET_ABOVE_THE_GROUND.text(),
-                    units,
-                    Measure.LENGTH,
-                    mains.height(),
-                    ""),
-                Field.tick(
-                    "regulator",
-                    Says.A_PRESSURE_REGULATOR_FOLLOWS_IT.text(),
-                    mains.regulator(),
-                    Says.A_ROUND_OR_BELL_SHAPED_FITTING.text()),
-                Field.tick(
-                    "check",
-                    Says.A_CHECK_VALVE_FOLLOWS_IT.text(),
-                    mains.check(),
-                    Says.A_SHORT_FITTING_WITH_AN_ARROW.text()),
-                Field.tick("shut-off", Says.A_VALVE_CLOSES_IT.text(), mains.shutOff(), "")))
+                "mains",
+                Says.THE_HOSE_INLET.text(),
+                Says.WHERE_A_HOSE_FROM_A_TAP.text(),
+                List.of(
+                    Field.tick(
+                        "taps", Says.IT_LEADS_TO_THE_TAPS_AS_WELL.text(), mains.toTaps(), ""),
+                    Field.spot("inlet", Says.WHERE_IT_IS.text(), FilledPage.spot(mains.spot())),
+                    GuidePage.amount(
+                        "inlet-height",
+                        Says.THE_INLET_ABOVE_THE_GROUND.text(),
+                        units,
+                        Measure.LENGTH,
+                        mains.height(),
+                        ""),
+                    Field.tick(
+                        "regulator",
+                        Says.A_PRESSURE_REGULATOR_FOLLOWS_IT.text(),
+                        mains.regulator(),
+                        Says.A_ROUND_OR_BELL_SHAPED_FITTING.text()),
+                    Field.tick(
+                        "check",
+                        Says.A_CHECK_VALVE_FOLLOWS_IT.text(),
+                        mains.check(),
+                        Says.A_SHORT_FITTING_WITH_AN_ARROW.text()),
+                    Field.tick("shut-off", Says.A_VALVE_CLOSES_IT.text(), mains.shutOff(), "")))
             .with(more(mains, units)));
     return cards;
   }
@@ -127,8 +125,7 @@ final class FillPage implements GuidePage {
               passages.fromOutlet(),
               ""));
       fields.add(
-          Field.tick(
-              t + "motor", Says.THE_VALVE_BETWEEN_HAS_A_MOTOR.text(), passages.motor(), ""));
+          Field.tick(t + "motor", Says.THE_VALVE_BETWEEN_HAS_A_MOTOR.text(), passages.motor(), ""));
       fields.add(
           Field.tick(
               t + "into-filler",

@@ -42,10 +42,7 @@ final class PumpQuestions implements GuidePage {
             Says.AS_ON_ITS_PLATE.text(),
             List.of(
                 Field.choice(
-                    "type",
-                    Says.WHAT_MOVES_THE_WATER.text(),
-                    pump.mover().name(),
-                    movers()),
+                    "type", Says.WHAT_MOVES_THE_WATER.text(), pump.mover().name(), movers()),
                 Field.spot("spot", Says.WHERE_IT_IS.text(), FilledPage.spot(pump.spot())),
                 GuidePage.amount(
                     "height",
@@ -76,71 +73,71 @@ final class PumpQuestions implements GuidePage {
                     pump.cutOut(),
                     Says.ON_ITS_PLATE_AS_CUT_OFF.text()))),
         new Card(
-            "after",
-            Says.AFTER_THE_PUMP.text(),
-            Says.IN_THIS_ORDER_AS_MOST_HAVE_IT.text(),
-            List.of(
-                Field.tick(
-                    "accumulator",
-                    Says.AN_ACCUMULATOR.text(),
-                    pump.accumulator(),
-                    Says.A_SMALL_ROUND_VESSEL_ALSO_CALLED.text()),
-                filter(pump, Filter.Grade.SEDIMENT, Says.A_SEDIMENT_FILTER.text()),
-                filter(pump, Filter.Grade.CARBON, Says.A_CARBON_FILTER.text()),
-                filter(pump, Filter.Grade.PURIFIER, Says.A_PURIFIER.text()),
-                Field.tick(
+                "after",
+                Says.AFTER_THE_PUMP.text(),
+                Says.IN_THIS_ORDER_AS_MOST_HAVE_IT.text(),
+                List.of(
+                    Field.tick(
+                        "accumulator",
+                        Says.AN_ACCUMULATOR.text(),
+                        pump.accumulator(),
+                        Says.A_SMALL_ROUND_VESSEL_ALSO_CALLED.text()),
+                    filter(pump, Filter.Grade.SEDIMENT, Says.A_SEDIMENT_FILTER.text()),
+                    filter(pump, Filter.Grade.CARBON, Says.A_CARBON_FILTER.text()),
+                    filter(pump, Filter.Grade.PURIFIER, Says.A_PURIFIER.text()),
+                    Field.tick(
                         "manifolds",
                         Says.EACH_TAP_HAS_A_LINE.text(),
                         pump.manifolds(),
                         Says.IF_NOT_ONE_LINE_GOES_FROM_TAP.text())))
             .with(more(pump)),
         new Card(
-            "heater",
-            Says.HOT_WATER.text(),
-            "",
-            List.of(
-                Field.choice(
-                    "hot",
-                    Says.HOW_WATER_IS_HEATED.text(),
-                    pump.hot().name(),
-                    List.of(
-                        new Field.Option("NONE", Says.THERE_IS_NONE.text()),
-                        new Field.Option("STORAGE", Says.A_HEATER_THAT_STORES_IT.text()),
-                        new Field.Option("INSTANT", Says.A_HEATER_THAT_MAKES.text()))),
-                GuidePage.amount(
-                    "heater",
-                    Says.WHAT_THE_HEATER_HOLDS.text(),
-                    units,
-                    Measure.VOLUME,
-                    pump.heaterVolume(),
-                    Says.ON_ITS_LABEL.text()),
-                Field.spot(
-                    "heater-spot",
-                    Says.WHERE_THE_HEATER_IS.text(),
-                    FilledPage.spot(heat(pump).spot())),
-                GuidePage.amount(
-                    "heater-height",
-                    Says.THE_HEATER_ABOVE_THE_GROUND.text(),
-                    units,
-                    Measure.LENGTH,
-                    heat(pump).height(),
-                    ""),
-                Field.choice(
-                    "heater-drain",
-                    Says.HOW_THE_HEATER_IS_DRAINED.text(),
-                    heat(pump).drain().name(),
-                    List.of(
-                        new Field.Option("PLUG", Says.A_PLUG_AT_ITS_BOTTOM.text()),
-                        new Field.Option("VALVE", Says.A_VALVE_BELOW_IT.text()))),
-                Field.choice(
-                    "heater-bypass",
-                    Says.VALVES_LEAD_THE_WATER_PAST_IT.text(),
-                    heat(pump).bypass() ? heat(pump).parts().bypass().name() : "",
-                    List.of(
-                        new Field.Option("", Says.NO_VALVES.text()),
-                        new Field.Option("THREE_VALVES", Says.THREE_VALVES.text()),
-                        new Field.Option("TWO_VALVES", Says.TWO_PLAIN_VALVES.text()),
-                        new Field.Option("TWO_THREE_WAYS", Says.TWO_THREE_WAY_VALVES.text())))))
+                "heater",
+                Says.HOT_WATER.text(),
+                "",
+                List.of(
+                    Field.choice(
+                        "hot",
+                        Says.HOW_WATER_IS_HEATED.text(),
+                        pump.hot().name(),
+                        List.of(
+                            new Field.Option("NONE", Says.THERE_IS_NONE.text()),
+                            new Field.Option("STORAGE", Says.A_HEATER_THAT_STORES_IT.text()),
+                            new Field.Option("INSTANT", Says.A_HEATER_THAT_MAKES.text()))),
+                    GuidePage.amount(
+                        "heater",
+                        Says.WHAT_THE_HEATER_HOLDS.text(),
+                        units,
+                        Measure.VOLUME,
+                        pump.heaterVolume(),
+                        Says.ON_ITS_LABEL.text()),
+                    Field.spot(
+                        "heater-spot",
+                        Says.WHERE_THE_HEATER_IS.text(),
+                        FilledPage.spot(heat(pump).spot())),
+                    GuidePage.amount(
+                        "heater-height",
+                        Says.THE_HEATER_ABOVE_THE_GROUND.text(),
+                        units,
+                        Measure.LENGTH,
+                        heat(pump).height(),
+                        ""),
+                    Field.choice(
+                        "heater-drain",
+                        Says.HOW_THE_HEATER_IS_DRAINED.text(),
+                        heat(pump).drain().name(),
+                        List.of(
+                            new Field.Option("PLUG", Says.A_PLUG_AT_ITS_BOTTOM.text()),
+                            new Field.Option("VALVE", Says.A_VALVE_BELOW_IT.text()))),
+                    Field.choice(
+                        "heater-bypass",
+                        Says.VALVES_LEAD_THE_WATER_PAST_IT.text(),
+                        heat(pump).bypass() ? heat(pump).parts().bypass().name() : "",
+                        List.of(
+                            new Field.Option("", Says.NO_VALVES.text()),
+                            new Field.Option("THREE_VALVES", Says.THREE_VALVES.text()),
+                            new Field.Option("TWO_VALVES", Says.TWO_PLAIN_VALVES.text()),
+                            new Field.Option("TWO_THREE_WAYS", Says.TWO_THREE_WAY_VALVES.text())))))
             .with(more(heat(pump).parts())));
   }
 
@@ -186,8 +183,7 @@ final class PumpQuestions implements GuidePage {
             Field.tick("heater-loop", Says.A_PUMP_KEEPS_HOT_WATER_ROUND.text(), parts.loop(), ""),
             Field.tick(
                 "one-switch", Says.ONE_SWITCH_FOR_PUMP_AND_HEATER.text(), parts.oneSwitch(), ""),
-            Field.tick(
-                "relief-tube", Says.ITS_RELIEF_VALVE_HAS_A_TUBE.text(), parts.relief(), ""),
+            Field.tick("relief-tube", Says.ITS_RELIEF_VALVE_HAS_A_TUBE.text(), parts.relief(), ""),
             Field.tick("heater-tray", Says.IT_STANDS_IN_A_TRAY.text(), parts.tray(), ""));
     boolean open = parts.loop() || parts.oneSwitch() || parts.relief() || parts.tray();
     return new More(Says.A_HOT_LOOP_A_RELIEF_TUBE.text(), fields, open);
@@ -258,7 +254,7 @@ final class PumpQuestions implements GuidePage {
             mover.type(),
             sheet.spot("spot", was.spot()),
             sheet.amount("height", Says.THE_PUMP.text(), Measure.LENGTH, was.height(), 0.05, 4),
-            sheet.amount("flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), 5e-6, 2e-3),
+            sheet.amount("flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), 5e-6, 2e-2),
             sheet.amount(
                 "cut-out", Says.ITS_PRESSURE.text(), Measure.PRESSURE, was.cutOut(), 2e4, 8e5),
             sheet.tick("accumulator"),

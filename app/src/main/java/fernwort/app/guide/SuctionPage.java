@@ -85,9 +85,7 @@ final class SuctionPage implements GuidePage {
                         new Field.Option("CAN", Says.A_CAN_THAT_STANDS_THERE.text()),
                         new Field.Option("HOSE", Says.A_HOSE_THAT_DRAWS_FROM_OUTSIDE.text()))))
             : fresh.stream()
-                .map(t ->
-                    Field.tick(
-                        t.id() + "-drawn", t.label(), answers.draws(t), ""))
+                .map(t -> Field.tick(t.id() + "-drawn", t.label(), answers.draws(t), ""))
                 .toList();
     return Optional.of(new Card("from", Says.WHAT_THE_PUMP_DRAWS_FROM.text(), "", fields));
   }
@@ -133,9 +131,7 @@ final class SuctionPage implements GuidePage {
             Says.WHAT_DOES_THE_THREE_WAY_VALVE.text(),
             Says.TURN_IT_WITH_THE_PUMP_OFF.text(),
             fields)
-        .with(
-            new More(
-                Says.A_STRAINER_OR_A_MOTOR.text(), few, parts.strained() || parts.motor()));
+        .with(new More(Says.A_STRAINER_OR_A_MOTOR.text(), few, parts.strained() || parts.motor()));
   }
 
   @Override

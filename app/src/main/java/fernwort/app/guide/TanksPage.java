@@ -21,6 +21,17 @@ final class TanksPage implements GuidePage {
   private static final int MOST = 8;
   private static final double HIGHEST = 4;
 
+  /** A new tank inside stands so high over a floor that was measured (m). */
+  private static final double BENCH = 0.05;
+
+  /** Where nobody measured the floor: so high over the ground (m). */
+  private static final double USUAL_BOTTOM = 0.7;
+
+  /** A new tank underneath hangs so far below the floor, but no lower than that (m). */
+  private static final double HANGING = 0.3;
+
+  private static final double LOW = 0.25;
+
   @Override
   public String id() {
     return "tanks";
@@ -146,9 +157,9 @@ final class TanksPage implements GuidePage {
     if (action.startsWith("add-") && tanks.size() >= MOST) {
       sheet.error("do", Says.THERE_IS_ROOM_FOR_TANKS_REMOVE.filled(MOST));
     } else if (action.equals("add-fresh")) {
-      tanks.add(anew(tanks, Contents.FRESH));
+      tanks.add(anew(tanks, Contents.FRESH, before.vehicle()));
     } else if (action.equals("add-gray")) {
-      tanks.add(anew(tanks, Contents.GRAY));
+      tanks.add(anew(tanks, Contents.GRAY, before.vehicle()));
     }
     return before.with(tanks);
   }
@@ -253,14 +264,16 @@ final class TanksPage implements GuidePage {
         5);
   }
 
-  private static Tank anew(List<Tank> others, Contents contents) {
+  private static Tank anew(List<Tank> others, Contents contents, RigAnswers.Van vehicle) {
     boolean fresh = contents == Contents.FRESH;
     long same = others.stream().filter(t -> t.contents() == contents).count();
     int number = 1;
     while (has(others, "t" + number)) {
       number++;
     }
-    double bottom = fresh ? 0.7 : 0.35;
+    double over = vehicle.floor().map(f -> f + BENCH).orElse(USUAL_BOTTOM);
+    double under = vehicle.floor().map(f -> Math.max(LOW, f - HANGING)).orElse(0.35);
+    double bottom = fresh ? over : under;
     return new Tank(
             "t" + number,
             (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),

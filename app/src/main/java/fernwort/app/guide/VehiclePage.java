@@ -125,8 +125,7 @@ final class VehiclePage implements GuidePage {
                 LOWEST_FLOOR,
                 HIGHEST_FLOOR),
             limit(sheet, "rear-limit", Says.THE_REAR_AXLE.text(), before.vehicle().rearLimit()),
-            limit(
-                sheet, "front-limit", Says.THE_FRONT_AXLE.text(), before.vehicle().frontLimit()),
+            limit(sheet, "front-limit", Says.THE_FRONT_AXLE.text(), before.vehicle().frontLimit()),
             Optional.of(stands)));
   }
 

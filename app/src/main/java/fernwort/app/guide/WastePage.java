@@ -78,10 +78,7 @@ final class WastePage implements GuidePage {
 
   private static Field valve(RigAnswers answers) {
     return Field.tick(
-        "dump-valve",
-        Says.A_VALVE_BEFORE_THE_OUTLET.text(),
-        answers.waste().dumpValve(),
-        "");
+        "dump-valve", Says.A_VALVE_BEFORE_THE_OUTLET.text(), answers.waste().dumpValve(), "");
   }
 
   private static Field outlet(RigAnswers answers, Units units) {

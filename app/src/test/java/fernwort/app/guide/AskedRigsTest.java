@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.format.RigFormat;
 import fernwort.core.guide.Guided;
@@ -18,7 +19,6 @@ import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Rigs as practised people have them and every ready layout, described by questions alone: nothing
@@ -114,5 +114,13 @@ class AskedRigsTest {
   @MethodSource("layouts")
   void everyReadyLayout(ReadyRig layout) {
     isTheSame(layout.id(), layout.rig());
+  }
+
+  @ParameterizedTest
+  @MethodSource("layouts")
+  void theAnswersToBeginALayoutWith(ReadyRig layout) {
+    Rig begun = Guided.of(ReadyAnswers.of(layout.id(), "Begun").orElseThrow()).rig();
+    assertThat(Wiring.near(begun)).containsExactlyElementsOf(Wiring.near(layout.rig()));
+    assertThat(Wiring.far(begun)).isEqualTo(Wiring.far(layout.rig()));
   }
 }

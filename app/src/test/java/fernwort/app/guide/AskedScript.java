@@ -38,8 +38,7 @@ record AskedScript(Map<String, List<Answer>> pages) {
 
   private static String text(String path) {
     try (InputStream in = AskedScript.class.getResourceAsStream(path)) {
-      return new String(
-          Objects.requireNonNull(in, path).readAllBytes(), StandardCharsets.UTF_8);
+      return new String(Objects.requireNonNull(in, path).readAllBytes(), StandardCharsets.UTF_8);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }

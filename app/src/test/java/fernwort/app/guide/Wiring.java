@@ -155,10 +155,7 @@ final class Wiring {
       case Tank tank -> name + " " + tank.contents();
       // How a pump between tanks moves water is not asked.
       case Pump pump ->
-          name
-              + " "
-              + pump.duty()
-              + (pump.duty() == Pump.Duty.TRANSFER ? "" : " " + pump.works());
+          name + " " + pump.duty() + (pump.duty() == Pump.Duty.TRANSFER ? "" : " " + pump.works());
       case Heater heater -> name + " " + heater.works();
       case Fixture fixture -> name + " " + fixture.use();
       case OpenEnd end -> name + " " + end.role();

@@ -163,7 +163,12 @@ public final class Fittings {
   /** Returns a small pump that hangs in a barrel beside the vehicle. */
   public static Kind barrelPump() {
     return new Pump(
-        Pump.Duty.TRANSFER, Pump.Type.SUBMERSIBLE, 0.8 * BAR, 12 * LITRES_PER_MINUTE, 0, 0.8 * BAR,
+        Pump.Duty.TRANSFER,
+        Pump.Type.SUBMERSIBLE,
+        0.8 * BAR,
+        12 * LITRES_PER_MINUTE,
+        0,
+        0.8 * BAR,
         0);
   }
 

@@ -121,8 +121,7 @@ final class Assembly {
               List.of(
                   new Axle("rear", 0, rear, 1100), new Axle("front", 0.62 * length, front, 1200)),
               Optional.empty());
-      case TRAILER ->
-          drawn(van, List.of(new Axle("only", 0, rear, 850)), hitch(length));
+      case TRAILER -> drawn(van, List.of(new Axle("only", 0, rear, 850)), hitch(length));
       case TANDEM ->
           drawn(
               van,

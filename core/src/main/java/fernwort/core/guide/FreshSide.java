@@ -16,7 +16,6 @@ import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -99,7 +98,9 @@ final class FreshSide {
                 from.spot(),
                 from.bottom() + 0.02,
                 VALVE_BODY,
-                tank.passages().motor() ? Fittings.motorised(0, "shut", MOTOR) : Fittings.twoWay(0));
+                tank.passages().motor()
+                    ? Fittings.motorised(0, "shut", MOTOR)
+                    : Fittings.twoWay(0));
         rig.runsWith(valve, "open");
         rig.join(outlet, rig.get(valve).port("a"), answers.bores().fill());
         rig.join(rig.get(valve).port("b"), entry, answers.bores().fill());
@@ -266,8 +267,7 @@ final class FreshSide {
   private PortRef twoValves(PortRef tank, Optional<PortRef> other, RigAnswers.Tank first) {
     RigAnswers.Pump pump = answers.pump();
     double height = rig.below(pump.height(), 0.12);
-    PortRef own =
-        through(Says.TANK_VALVE.text(), turned("shut"), VALVE_BODY, tank, "a", "b");
+    PortRef own = through(Says.TANK_VALVE.text(), turned("shut"), VALVE_BODY, tank, "a", "b");
     rig.runsWith(own.part(), "open");
     PortRef at = through(Says.OUTLET_TEE.text(), new Tee(), 0, own, "a", "c");
     String valve =
@@ -436,8 +436,7 @@ final class FreshSide {
                         new HoseInlet(0, 0.2)))
                 .port("out");
         yield answers.pump().parts().strained()
-            ? through(
-                Says.HOSE_STRAINER.text(), new Strainer(), STRAINER_BODY, hose, "in", "out")
+            ? through(Says.HOSE_STRAINER.text(), new Strainer(), STRAINER_BODY, hose, "in", "out")
             : hose;
       }
       case OTHER_TANK -> {

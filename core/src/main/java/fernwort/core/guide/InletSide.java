@@ -115,7 +115,15 @@ final class InletSide {
       at = rig.get(valve).port("b");
     }
     if (target.tank() && mains.check() && mains.branches().checkAtTank()) {
-      at = after(at, Says.CHECK_TO.filled(target.words()), Fittings.check(), VALVE_BODY, "in", "out", 0.16);
+      at =
+          after(
+              at,
+              Says.CHECK_TO.filled(target.words()),
+              Fittings.check(),
+              VALVE_BODY,
+              "in",
+              "out",
+              0.16);
     }
     rig.join(at, target.port(), bore);
     ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
@@ -146,9 +154,7 @@ final class InletSide {
     }
     return new ThreeWayValve(
         stops,
-        motor
-            ? Optional.of(new Motor(Optional.of("first"), FreshSide.MOTOR))
-            : Optional.empty());
+        motor ? Optional.of(new Motor(Optional.of("first"), FreshSide.MOTOR)) : Optional.empty());
   }
 
   private PortRef inlet(List<String> passed) {
@@ -191,10 +197,7 @@ final class InletSide {
             mains.height() + 0.01,
             VALVE_BODY,
             diverter(
-                Says.FROM_THE_FIRST_INLET.text(),
-                Says.FROM_THE_SECOND_INLET.text(),
-                false,
-                false));
+                Says.FROM_THE_FIRST_INLET.text(), Says.FROM_THE_SECOND_INLET.text(), false, false));
     rig.join(first, rig.get(diverter).port("b"), bore);
     rig.join(second, rig.get(diverter).port("c"), bore);
     return rig.get(diverter).port("a");

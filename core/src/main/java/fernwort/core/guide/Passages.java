@@ -16,8 +16,7 @@ public record Passages(
     By by, boolean motor, boolean intoFiller, boolean fromOutlet, Optional<Boolean> drawn) {
 
   /** By a pump, if at all. */
-  public static final Passages USUAL =
-      new Passages(By.PUMP, false, false, false, Optional.empty());
+  public static final Passages USUAL = new Passages(By.PUMP, false, false, false, Optional.empty());
 
   /** What brings water from one tank to the next. */
   public enum By {

@@ -113,8 +113,7 @@ final class PressureSide {
     double litres = plate.flow() * 60_000;
     return switch (plate.mover()) {
       case FOOT, HAND ->
-          Fittings.footPump(
-              plate.parts().stroke().map(v -> v * 1e3 * STROKES).orElse(litres), 1.2);
+          Fittings.footPump(plate.parts().stroke().map(v -> v * 1e3 * STROKES).orElse(litres), 1.2);
       case PRESSURE_SWITCH, NONE -> Fittings.pressurePump(litres, bar);
       case SWITCHED -> unswitched(plate, plate.cutOut(), 1.8);
       case SUBMERSIBLE, INLINE -> unswitched(plate, plate.cutOut() * 1.2, 0);
@@ -547,7 +546,9 @@ final class PressureSide {
     return id;
   }
 
-  /** What opens at the lowest spot of a run: under the floor by the pump, where it can be got at. */
+  /**
+   * What opens at the lowest spot of a run: under the floor by the pump, where it can be got at.
+   */
   private PortRef low(boolean hot) {
     double low = Math.min(height, rig.vehicle().floor()) - 0.08;
     if (answers.lows().by() != RigAnswers.Drain.VALVE) {
@@ -605,6 +606,12 @@ final class PressureSide {
     rig.join(at, to.getLast(), bore);
   }
 
+  /** A hose on wide lines gives more, as its cross-section does (1). */
+  private double widened() {
+    double wider = Math.max(1, bore / RigAnswers.Bores.USUAL.supply());
+    return wider * wider;
+  }
+
   private String tap(Tap tap) {
     boolean warm = answers.pump().hot() != Hot.NONE && tap.gives() == Water.COLD_AND_HOT;
     Kind kind =
@@ -613,7 +620,8 @@ final class PressureSide {
           case SHOWER -> Fittings.fixture(warm ? Type.SHOWER : Type.TAP, false, 7);
           case TOILET -> Fittings.fixture(Type.TOILET, false, 5);
           case DRINKING -> Fittings.fixture(warm ? Type.MIXER : Type.TAP, true, 3);
-          case OUTSIDE -> Fittings.fixture(warm ? Type.SHOWER : Type.HOSE_POINT, false, 8);
+          case OUTSIDE ->
+              Fittings.fixture(warm ? Type.SHOWER : Type.HOSE_POINT, false, 8 * widened());
         };
     long same = taps.stream().filter(t -> t.tap().use() == tap.use()).count();
     String label = name(tap.use()) + (same == 0 ? "" : " " + (same + 1));

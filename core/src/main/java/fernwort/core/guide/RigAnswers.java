@@ -154,8 +154,7 @@ public record RigAnswers(
      * @param length from bumper to bumper, without a drawbar (m)
      */
     public Van(Vehicle.Body body, double length) {
-      this(
-          body, length, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+      this(body, length, Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
     }
 
     /** Returns what it stands on: what its silhouette usually does, if nobody said more. */
@@ -376,8 +375,25 @@ public record RigAnswers(
     /** Returns this tank filled from another one, too, by something that brings the water. */
     public Tank filledFrom(Optional<String> other, Passages how) {
       return new Tank(
-          id, label, contents, litres, size, inside, stands, spot, bottom, fills, neck, neckHeight,
-          ventEnd, ventRises, drain, other, openings, venting, how);
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          stands,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          other,
+          openings,
+          venting,
+          how);
     }
 
     /** Returns this tank drawn from, or not. */
@@ -388,8 +404,25 @@ public record RigAnswers(
     /** Returns this tank breathing otherwise. */
     public Tank breathing(Venting how) {
       return new Tank(
-          id, label, contents, litres, size, inside, stands, spot, bottom, fills, neck, neckHeight,
-          ventEnd, ventRises, drain, from, openings, how, passages);
+          id,
+          label,
+          contents,
+          litres,
+          size,
+          inside,
+          stands,
+          spot,
+          bottom,
+          fills,
+          neck,
+          neckHeight,
+          ventEnd,
+          ventRises,
+          drain,
+          from,
+          openings,
+          how,
+          passages);
     }
 
     /** Returns this tank with openings that were shown. */
@@ -644,8 +677,18 @@ public record RigAnswers(
     /** Returns this pump with other things around it. */
     public Pump with(PumpParts others) {
       return new Pump(
-          type, spot, height, flow, cutOut, accumulator, filters, hot, heaterVolume, manifolds,
-          heat, others);
+          type,
+          spot,
+          height,
+          flow,
+          cutOut,
+          accumulator,
+          filters,
+          hot,
+          heaterVolume,
+          manifolds,
+          heat,
+          others);
     }
 
     /** Returns what moves the water, by what one sees. */

@@ -1,9 +1,9 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.guide.Passages.By;
 import fernwort.core.guide.RigAnswers.Drain;
 import fernwort.core.guide.RigAnswers.Fill;
-import fernwort.core.guide.Passages.By;
 import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.Venting.Second;
@@ -221,13 +221,10 @@ final class TankMaker {
         double along = near + (far - near) * (i + 1) / (fed.size() + 1);
         ports.add(
             switch (fed.get(i).passages().by()) {
-              case PUMP ->
-                  Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small);
-              case LINK ->
-                  Fittings.port(toward(fed.get(i)), Use.LINK, along, right, 0.01 * small);
+              case PUMP -> Fittings.port(toward(fed.get(i)), Use.FEED, along, right, 0.02 * small);
+              case LINK -> Fittings.port(toward(fed.get(i)), Use.LINK, along, right, 0.01 * small);
               case OVERFLOW ->
-                  Fittings.port(
-                      toward(fed.get(i)), Use.LINK, along, right, high - 0.025 * small);
+                  Fittings.port(toward(fed.get(i)), Use.LINK, along, right, high - 0.025 * small);
             });
       }
     }
@@ -417,8 +414,7 @@ final class TankMaker {
             end,
             0,
             Fittings.end(over ? Role.OVERFLOW : Role.VENT));
-    double loop =
-        rises ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 0.25 : Double.NaN;
+    double loop = rises ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 0.25 : Double.NaN;
     rig.join(at, rig.get(vent).port("in"), answers.bores().vent(), loop);
   }
 
@@ -557,8 +553,7 @@ final class TankMaker {
     }
     boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
     if (out) {
-      double under =
-          Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
+      double under = Math.max(rig.vehicle().clearance() + 0.02, Math.min(low - 0.1, 0.35));
       boolean hose = tank.drain() == Drain.HOSE;
       String tail =
           rig.part(
@@ -574,7 +569,9 @@ final class TankMaker {
     }
   }
 
-  /** An inlet on the outlet of a tank, by which it is filled from below; returns where it goes on. */
+  /**
+   * An inlet on the outlet of a tank, by which it is filled from below; returns where it goes on.
+   */
   private PortRef station(RigAnswers.Tank tank, PortRef from, double low) {
     String inlet =
         rig.part(
@@ -590,8 +587,7 @@ final class TankMaker {
       return from;
     }
     String tee =
-        rig.part(
-            QuestionPage.FILL, Says.OUTLET_TEE.text(), tank.spot(), low - 0.04, 0, new Tee());
+        rig.part(QuestionPage.FILL, Says.OUTLET_TEE.text(), tank.spot(), low - 0.04, 0, new Tee());
     rig.join(from, rig.get(tee).port("a"), DRAIN);
     rig.join(rig.get(tee).port("b"), rig.get(inlet).port("out"), DRAIN);
     return valved(
@@ -605,8 +601,7 @@ final class TankMaker {
 
   private void cap(RigAnswers.Tank tank, String label, PortRef at) {
     double low = rig.get(at.part()).at(at.port()).z();
-    String cap =
-        rig.part(QuestionPage.TANKS, label, tank.spot(), low, 0, new Plug(true));
+    String cap = rig.part(QuestionPage.TANKS, label, tank.spot(), low, 0, new Plug(true));
     rig.join(at, rig.get(cap).port("in"), DRAIN);
   }
 }

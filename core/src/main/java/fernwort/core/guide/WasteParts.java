@@ -11,8 +11,7 @@ import java.util.Optional;
  * @param rinse whether a hose inlet rinses it
  * @param outlet how wide its outlet is inside, if somebody said so (m)
  */
-public record WasteParts(
-    boolean meet, boolean separator, boolean rinse, Optional<Double> outlet) {
+public record WasteParts(boolean meet, boolean separator, boolean rinse, Optional<Double> outlet) {
 
   /** A line of its own from each trap, and the usual outlet. */
   public static final WasteParts USUAL = new WasteParts(false, false, false, Optional.empty());

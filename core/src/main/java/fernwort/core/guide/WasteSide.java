@@ -107,7 +107,11 @@ final class WasteSide {
     for (Into one : own.subList(0, own.size() - 1)) {
       String tee =
           rig.part(
-              QuestionPage.WASTE, Says.GRAY_TEE.filled(tank.label()), tank.spot(), height, 0,
+              QuestionPage.WASTE,
+              Says.GRAY_TEE.filled(tank.label()),
+              tank.spot(),
+              height,
+              0,
               new Tee());
       rig.join(rig.get(tee).port("c"), at, bore);
       drop(one, rig.get(tee).port("a"), tank);
@@ -178,12 +182,7 @@ final class WasteSide {
     double pipe = answers.bores().supply();
     String inlet =
         rig.part(
-            QuestionPage.WASTE,
-            Says.RINSE_INLET.text(),
-            tank.spot(),
-            height,
-            0,
-            Fittings.inlet(4));
+            QuestionPage.WASTE, Says.RINSE_INLET.text(), tank.spot(), height, 0, Fittings.inlet(4));
     String check =
         rig.part(
             QuestionPage.WASTE,

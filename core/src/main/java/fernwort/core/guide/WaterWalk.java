@@ -1,5 +1,6 @@
 package fernwort.core.guide;
 
+import fernwort.core.jobs.goal.Primed;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
@@ -54,7 +55,9 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
    * @param running how handles stand while the pump draws from the first tank, by part
    * @throws fernwort.core.say.Refusal when there is no such part
    */
-  public static WaterWalk of(Network network, Map<String, String> running, String id) {
+  public static WaterWalk of(Network asItIs, Map<String, String> running, String id) {
+    // Somebody has primed the pumps: how high they draw while dry is no question of the lines.
+    Network network = Primed.of(asItIs);
     Rig rig = network.rig();
     Part part = rig.part(id);
     Map<String, String> open = new HashMap<>();

@@ -71,9 +71,7 @@ final class AnyAnswers {
                 random.nextInt(4) == 0,
                 random.nextInt(4) == 0,
                 any(Venting.Second.class, random),
-                random.nextInt(4) == 0
-                    ? Optional.of("t" + random.nextInt(4))
-                    : Optional.empty()))
+                random.nextInt(4) == 0 ? Optional.of("t" + random.nextInt(4)) : Optional.empty()))
         .opened(openings);
   }
 
@@ -124,9 +122,7 @@ final class AnyAnswers {
 
   private static PumpParts anyParts(Random random) {
     return new PumpParts(
-        random.nextBoolean()
-            ? Optional.empty()
-            : Optional.of(any(PumpParts.Mover.class, random)),
+        random.nextBoolean() ? Optional.empty() : Optional.of(any(PumpParts.Mover.class, random)),
         random.nextBoolean() ? Optional.empty() : Optional.of(1.2e-4),
         any(PumpParts.Source.class, random),
         random.nextBoolean(),

@@ -28,7 +28,7 @@ class AskedRigsTest {
 
   private static final int MOST_ANSWERS = 60;
 
-  private static final Path PRACTISED = Path.of("../core/src/test/resources/practised");
+  static final Path PRACTISED = Path.of("../core/src/test/resources/practised");
 
   /** Fills the pages in, one after another, as a browser without scripts would. */
   static RigAnswers answered(AskedScript script) {

@@ -3,9 +3,11 @@ package fernwort.core.review;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import java.util.List;
@@ -63,7 +65,7 @@ final class HeaterCheck implements LayoutCheck {
               Says.OF_ANTIFREEZE_EACH_WINTER.with(Amount.volume(part.volume())),
               Says.FIT_A_BYPASS_WITH_A_VALVE.with(),
               List.of(part.id()),
-              Optional.of(roundIt(part, cold.get(), hot.get()))));
+              Optional.of(roundIt(plan, part, cold.get(), hot.get()))));
     }
   }
 
@@ -86,22 +88,19 @@ final class HeaterCheck implements LayoutCheck {
     }
   }
 
-  private static UnaryOperator<Rig> roundIt(Part heater, Line cold, Line hot) {
+  /**
+   * A valve on each side of the heater and one past it, so that water goes through it or round it,
+   * not both; a valve that is there already is used.
+   */
+  private static UnaryOperator<Rig> roundIt(Plumbed plan, Part heater, Line cold, Line hot) {
+    Optional<Line> beforeValve = beyondValve(plan, heater, "cold", cold);
+    Optional<Line> afterValve = beyondValve(plan, heater, "hot", hot);
     return rig -> {
-      Part valve =
-          new Part(
-              RigEdit.of(rig).freeId(heater.id() + "-bypass"),
-              RigEdit.shortened(heater.label() + " bypass"),
-              heater.place(),
-              heater.x(),
-              heater.y(),
-              heater.height() + 0.2,
-              2e-5,
-              Fittings.twoWay(90));
-      Rig branched = RigEdit.of(rig).teeOff(cold.id(), valve, "a", 0.2);
+      Part past = valve(rig, heater, Says.BYPASS_OF.filled(heater.label()), 90);
+      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, "a", 0.2);
       Part tee =
           new Part(
-              RigEdit.of(branched).freeId("hot-tee"),
+              RigEdit.of(made).freeId("hot-tee"),
               Says.BYPASS_TEE.text(),
               heater.place(),
               heater.x(),
@@ -109,19 +108,55 @@ final class HeaterCheck implements LayoutCheck {
               heater.height() + 0.3,
               0,
               new Tee());
-      Rig joined = RigEdit.of(branched).insert(hot.id(), tee, "a", "b");
-      return RigEdit.of(joined)
-          .connect(
-              new Line(
-                  RigEdit.of(joined).freeId(valve.id() + "-line"),
-                  RigEdit.shortened("From " + valve.label()),
-                  valve.port("b"),
-                  tee.port("c"),
-                  hot.bore(),
-                  0.2,
-                  hot.material(),
-                  1,
-                  List.of()));
+      made = RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, "a", "b");
+      made =
+          RigEdit.of(made)
+              .connect(
+                  new Line(
+                      RigEdit.of(made).freeId(past.id() + "-line"),
+                      RigEdit.shortened("From " + past.label()),
+                      past.port("b"),
+                      tee.port("c"),
+                      hot.bore(),
+                      0.2,
+                      hot.material(),
+                      1,
+                      List.of()));
+      if (beforeValve.isEmpty()) {
+        made = withValve(made, heater, "cold", Says.VALVE_INTO.filled(heater.label()));
+      }
+      return afterValve.isEmpty()
+          ? withValve(made, heater, "hot", Says.VALVE_OUT_OF.filled(heater.label()))
+          : made;
     };
+  }
+
+  private static Part valve(Rig rig, Part heater, String label, double openAngle) {
+    String called = RigEdit.shortened(label);
+    return new Part(
+        RigEdit.of(rig).freeId(called),
+        called,
+        heater.place(),
+        heater.x(),
+        heater.y(),
+        heater.height() + 0.2,
+        2e-5,
+        Fittings.twoWay(openAngle));
+  }
+
+  /** Returns the line on the far side of a valve that is at a port of the heater already. */
+  private static Optional<Line> beyondValve(Plumbed plan, Part heater, String port, Line line) {
+    PortRef other = line.other(heater.port(port));
+    Part next = plan.rig().part(other.part());
+    return next.kind() instanceof TwoWayValve
+        ? plan.lineAt(next, other.port().equals("a") ? "b" : "a")
+        : Optional.empty();
+  }
+
+  private static Rig withValve(Rig rig, Part heater, String port, String label) {
+    Line line = rig.linesByPort().get(heater.port(port));
+    return line == null
+        ? rig
+        : RigEdit.of(rig).insert(line.id(), valve(rig, heater, label, 0), "a", "b");
   }
 }

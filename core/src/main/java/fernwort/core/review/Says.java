@@ -62,7 +62,10 @@ enum Says implements Phrase {
   ANTIFREEZE_OR_A_FLUSH(
       "Antifreeze or a flush has to fill the whole heater on its way to the hot taps."),
   OF_ANTIFREEZE_EACH_WINTER("{} of antifreeze each winter, and as much to flush out."),
-  FIT_A_BYPASS_WITH_A_VALVE("Fit a bypass with a valve between its cold and its hot line."),
+  FIT_A_BYPASS_WITH_A_VALVE("Fit a bypass: a valve on each side of it, and one past it."),
+  BYPASS_OF("{} bypass"),
+  VALVE_INTO("{} in"),
+  VALVE_OUT_OF("{} out"),
   ITS_DRAIN_IS_ENTERED_ABOVE("{}: its drain is entered above its top"),
   ITS_DRAIN_IS_ENTERED_ABOVE_ITS_BOTTOM(
       "Its drain is entered {} above its bottom; a heater of {} is about {} high."),

@@ -9,7 +9,9 @@ import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.RigAnswers;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
@@ -29,7 +31,12 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -309,6 +316,47 @@ class LayoutReviewTest {
     long harm = review(weak).stream().filter(f -> f.risk() == Finding.Risk.HARM).count();
     assertThat(review(mended).stream().filter(f -> f.risk() == Finding.Risk.HARM).count())
         .isLessThanOrEqualTo(harm);
+  }
+
+  /** With the valves at the heater closed, water runs past it; with all closed, none is hot. */
+  @Test
+  void aBypassThatIsFittedLeadsWaterPastTheHeater() {
+    RigAnswers stay = ReadyAnswers.of("long-stay", "Stay").orElseThrow();
+    RigAnswers.Pump p = stay.pump();
+    Guided plain =
+        Guided.of(
+            stay.pumping(
+                new RigAnswers.Pump(
+                    p.type(),
+                    p.spot(),
+                    p.height(),
+                    p.flow(),
+                    p.cutOut(),
+                    false,
+                    List.of(),
+                    p.hot(),
+                    p.heaterVolume(),
+                    true)));
+    Finding finding = find(plain.rig(), Code.HEATER_BYPASS, "heater").orElseThrow();
+    Rig fitted = finding.change().orElseThrow().apply(plain.rig());
+    assertThat(find(fitted, Code.HEATER_BYPASS, "heater")).isEmpty();
+    assertThat(hotAtSink(fitted, plain.running(), "open", "shut")).isGreaterThan(1e-5);
+    assertThat(hotAtSink(fitted, plain.running(), "shut", "open")).isGreaterThan(1e-5);
+    assertThat(hotAtSink(fitted, plain.running(), "shut", "shut")).isZero();
+  }
+
+  /** What comes hot at the sink by how the valve past the heater and those at it stand (m³/s). */
+  private static double hotAtSink(
+      Rig rig, Map<String, String> running, String past, String through) {
+    Map<String, String> set = new HashMap<>(rig.atRest().positions());
+    set.putAll(running);
+    set.put("sink", "hot");
+    set.put("heater-bypass", past);
+    set.put("heater-in", through);
+    set.put("heater-out", through);
+    Network network = Network.of(rig);
+    State state = new State(new Setting(set), network.halfFull(), Slope.LEVEL);
+    return Hydraulics.of(network).solve(state).fixture("sink");
   }
 
   /** A dip between two crests holds water back, also where it lies over both ends of the vent. */

@@ -188,6 +188,11 @@ enum Says implements Phrase {
   TANK_AND_THIRD_PORT_ARE_JOINED("tank and third port are joined"),
   ALL_THREE_ARE_JOINED("all three are joined"),
   IT_IS_CLOSED("it is closed"),
+  TANK_TO_PUMP_INSIDE("tank to pump"),
+  OTHER_TANK("other tank"),
+  TO_PUMP("{} to pump"),
+  TANK_TO("tank to {}"),
+  ALL_THREE("all three"),
   WHAT_DOES_THE_THREE_WAY_VALVE("What the valve before the pump joins"),
   TURN_IT_WITH_THE_PUMP_OFF(
       "Turn it with the pump off and look where its handle points; the picture shows what you"
@@ -266,14 +271,6 @@ enum Says implements Phrase {
   IMP_GAL_IN_PSI_LB_C("imp gal,in,psi,lb,°C"),
   A_MIX_OF_MY_OWN("a mix of my own"),
   UNITS_ON_ALL_PAGES("Units on all pages"),
-
-  // ValvePicture: a three-way valve in one position of its handle, its ports named by where their
-  // lines go.
-  OTHER_TANK("other tank"),
-  TANK_TO_PUMP_INSIDE("tank to pump"),
-  TO_PUMP("{} to pump"),
-  TANK_TO("tank to {}"),
-  ALL_THREE("all three"),
 
   // VehiclePage: the vehicle, and who travels.
   ITS_FLOOR_ABOVE_THE_GROUND("Its floor above the ground"),

@@ -2,6 +2,7 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.app.web.ValvePicture;
 import fernwort.core.guide.PumpParts;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Joins;
@@ -178,5 +179,48 @@ final class SuctionPage implements GuidePage {
       return before;
     }
     return new Selector(sheet.choice("third", Third.class).orElse(before.third()), positions);
+  }
+
+  /** The valve in each of its positions: the tank at the left, the pump at the right. */
+  static List<ValvePicture> pictures(Selector valve) {
+    String third = words(valve.third());
+    return valve.positions().stream()
+        .map(p ->
+            new ValvePicture(
+                p.points().words(),
+                ValvePicture.turn(p.points().angle()),
+                p.joins() == Joins.TANK_AND_PUMP
+                    || p.joins() == Joins.TANK_AND_THIRD
+                    || p.joins() == Joins.ALL,
+                p.joins() == Joins.TANK_AND_PUMP
+                    || p.joins() == Joins.THIRD_AND_PUMP
+                    || p.joins() == Joins.ALL,
+                p.joins() == Joins.THIRD_AND_PUMP
+                    || p.joins() == Joins.TANK_AND_THIRD
+                    || p.joins() == Joins.ALL,
+                "tank",
+                "pump",
+                third,
+                said(p.joins(), third)))
+        .toList();
+  }
+
+  private static String words(Third third) {
+    return switch (third) {
+      case OTHER_TANK -> Says.OTHER_TANK.text();
+      case HOSE -> "hose";
+      case INLET -> "inlet";
+      case DRAIN -> "drain";
+    };
+  }
+
+  private static String said(Joins joins, String third) {
+    return switch (joins) {
+      case NOTHING -> "closed";
+      case TANK_AND_PUMP -> Says.TANK_TO_PUMP_INSIDE.text();
+      case THIRD_AND_PUMP -> Says.TO_PUMP.filled(third);
+      case TANK_AND_THIRD -> Says.TANK_TO.filled(third);
+      case ALL -> Says.ALL_THREE.text();
+    };
   }
 }

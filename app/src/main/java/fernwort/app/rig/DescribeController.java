@@ -6,10 +6,12 @@ import fernwort.app.store.AnswerStore;
 import fernwort.app.units.Units;
 import fernwort.app.web.Doubt;
 import fernwort.core.describe.Alteration;
+import fernwort.core.describe.CalledByLabel;
 import fernwort.core.describe.NewParts;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -67,7 +69,11 @@ class DescribeController {
 
   private String step(Hand hand, Alteration step) {
     OpenRig open = rigs.open(hand.rig());
-    rigs.change(open, hand.version(), hand.who(), step);
+    try {
+      rigs.change(open, hand.version(), hand.who(), step);
+    } catch (InvalidRigException faults) {
+      throw CalledByLabel.in(open.rig(), faults);
+    }
     return "redirect:/rigs/" + hand.rig() + "/rig" + look(step);
   }
 

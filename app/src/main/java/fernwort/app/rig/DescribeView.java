@@ -3,6 +3,7 @@ package fernwort.app.rig;
 import fernwort.app.board.Drawing;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
+import fernwort.app.web.ValvePicture;
 import fernwort.core.review.Finding;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +55,7 @@ public record DescribeView(
    * @param measure name of the picture of what to measure; empty for none
    * @param tank a tank from its side, to scale
    * @param sketch its faces, to tap where its openings are
+   * @param positions a three-way valve in each of its positions
    * @param ends what each of its ports leads to
    */
   public record PartView(
@@ -65,6 +67,7 @@ public record DescribeView(
       String measure,
       Optional<TankPicture> tank,
       Optional<FaceSketch> sketch,
+      List<ValvePicture> positions,
       List<End> ends) {}
 
   /**

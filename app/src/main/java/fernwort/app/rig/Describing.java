@@ -94,6 +94,7 @@ class Describing {
         measure(part.kind()),
         tank(part).map(t -> TankPicture.of(t, units)),
         tank(part).map(t -> new PortRows(units).sketch(t)),
+        form(rig, part, units).positions(part.kind()),
         part.kind().ports().stream().map(p -> end(rig, names, part.port(p))).toList());
   }
 
@@ -129,20 +130,30 @@ class Describing {
             part.height(),
             Says.TAPE_FROM_LEVEL_GROUND.text()));
     if (!tank) {
-      common.add(
-          Field.exact(
-              "volume",
-              Says.WATER_ITS_BODY_HOLDS.text(),
-              units.number(Measure.VOLUME, part.volume()),
-              part.volume(),
-              units.unit(Measure.VOLUME).sign(),
-              NewParts.body(part.kind())
-                  .map(v ->
-                      Says.WINTER_HAS_TO_GET_IT_OUT_EMPTY.filled(units.show(Measure.VOLUME, v)))
-                  .orElse(Says.WINTER_HAS_TO_GET_IT_OUT.text())));
+      common.add(body(part, units));
     }
     common.add(Field.spot("spot", Says.WHERE_IT_IS_ON_THE_PLAN.text(), spot(rig, part)));
     return common;
+  }
+
+  /** What its body holds; 0 is not known where its kind usually holds something. */
+  private static Field body(Part part, Units units) {
+    Optional<Double> usual = NewParts.body(part.kind()).filter(v -> v > 0);
+    String hint =
+        usual
+            .map(v -> Says.WINTER_HAS_TO_GET_IT_OUT_EMPTY.filled(units.show(Measure.VOLUME, v)))
+            .orElse(Says.WINTER_HAS_TO_GET_IT_OUT.text());
+    String label = Says.WATER_ITS_BODY_HOLDS.text();
+    String sign = units.unit(Measure.VOLUME).sign();
+    return part.volume() == 0 && usual.isPresent()
+        ? Field.number("volume", label, "", sign, hint)
+        : Field.exact(
+            "volume",
+            label,
+            units.number(Measure.VOLUME, part.volume()),
+            part.volume(),
+            sign,
+            hint);
   }
 
   /** The field of the plan in which the middle of a part is. */
@@ -228,6 +239,7 @@ class Describing {
         old.kind().is(Purpose.HOLDS)
             ? 0
             : v.optional("volume", Says.WATER_ITS_BODY_HOLDS.text(), Measure.VOLUME, 0, 0.06)
+                .filter(given -> given > 0)
                 .or(() -> NewParts.body(old.kind()))
                 .orElse(0.0);
     v.settle();

@@ -1,8 +1,10 @@
 package fernwort.app.rig;
 
 import fernwort.app.web.Field;
+import fernwort.app.web.ValvePicture;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -76,6 +78,11 @@ final class HandleForm {
             valve.motor().flatMap(Motor::opensBelow).isPresent(),
             Says.IT_LETS_HEATER_AND_TANK_RUN.text()));
     return fields;
+  }
+
+  /** Returns a three-way valve in each of its positions. */
+  List<ValvePicture> pictures(ThreeWayValve valve) {
+    return ValvePicture.of(valve, ports, stop -> joins(stop.joins()));
   }
 
   private static List<Field.Option> designs() {

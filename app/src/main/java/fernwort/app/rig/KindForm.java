@@ -3,12 +3,14 @@ package fernwort.app.rig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.app.web.ValvePicture;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.Valve;
 import java.util.List;
 import java.util.Locale;
@@ -46,6 +48,11 @@ final class KindForm {
     return kind instanceof Valve valve
         ? handle.fields(valve)
         : kind.properties().stream().map(this::field).toList();
+  }
+
+  /** Returns a three-way valve in each of its positions; nothing for anything else. */
+  List<ValvePicture> positions(Kind kind) {
+    return kind instanceof ThreeWayValve valve ? handle.pictures(valve) : List.of();
   }
 
   private Field field(Property property) {

@@ -19,6 +19,12 @@ enum Says implements Phrase {
   CONNECTED_TO("Connected {} to {}"),
   CHANGED_LINE("Changed line {}"),
 
+  // CalledByLabel: faults of a description in the words of who draws it: a file calls parts, lines
+  // and places by their ids, a person by what stands beside them.
+  THE_NEW("the new {}"),
+  WHEN_IT("when it {}"),
+  ITS_NEW_POSITION("its new position"),
+
   // Fittings: ordinary fittings with plausible plate figures, in the units that stand on plates.
   ACROSS_THE_PIPE("across the pipe"),
   ALONG_THE_PIPE("along the pipe"),

@@ -184,7 +184,9 @@ class GuideController {
     model.addAttribute("errors", errors);
     model.addAttribute(
         "valve",
-        asked instanceof SuctionPage ? SuctionPage.pictures(given.answers().selector()) : List.of());
+        asked instanceof SuctionPage
+            ? SuctionPage.pictures(given.answers().selector())
+            : List.of());
     return "guide";
   }
 

@@ -41,8 +41,7 @@ public record ValvePicture(
    * @param ports where the line of each port goes
    * @param said what a position does, in words
    */
-  public static List<ValvePicture> of(
-      ThreeWayValve valve, UnaryOperator<String> ports, Said said) {
+  public static List<ValvePicture> of(ThreeWayValve valve, UnaryOperator<String> ports, Said said) {
     return valve.stops().stream()
         .map(stop ->
             new ValvePicture(

@@ -77,8 +77,7 @@ public final class CalledByLabel {
   private String port(MatchResult found) {
     String part = found.group(1);
     return parts.containsKey(part)
-        ? Matcher.quoteReplacement(
-            PortNames.of(rig).at(new PortRef(part, found.group(2))))
+        ? Matcher.quoteReplacement(PortNames.of(rig).at(new PortRef(part, found.group(2))))
         : found.group();
   }
 

@@ -7,10 +7,10 @@ import fernwort.core.guide.InletBranches;
 import fernwort.core.guide.InletBranches.SecondInlet;
 import fernwort.core.guide.Passages;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Fill;
 import fernwort.core.guide.RigAnswers.Mains;
 import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tank;
+import fernwort.core.guide.TankAnswers;
+import fernwort.core.guide.TankAnswers.Fill;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -37,7 +37,7 @@ final class FillPage implements GuidePage {
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
-    for (Tank tank : answers.tanks(Contents.FRESH)) {
+    for (TankAnswers tank : answers.tanks(Contents.FRESH)) {
       String t = tank.id() + "-";
       List<Field> fields = new ArrayList<>();
       fields.add(tick(tank, Fill.NECK, Says.THROUGH_A_FILLER_WITH_A_CAP.text()));
@@ -110,7 +110,7 @@ final class FillPage implements GuidePage {
   }
 
   /** What fills few tanks. */
-  private static More more(Tank tank, boolean others) {
+  private static More more(TankAnswers tank, boolean others) {
     String t = tank.id() + "-";
     Passages passages = tank.passages();
     List<Field> fields = new ArrayList<>();
@@ -219,7 +219,7 @@ final class FillPage implements GuidePage {
         sheet.tick("second-inlet") ? Optional.of(second) : Optional.empty());
   }
 
-  private static List<Field.Option> others(RigAnswers answers, Tank tank) {
+  private static List<Field.Option> others(RigAnswers answers, TankAnswers tank) {
     List<Field.Option> others = new ArrayList<>();
     others.add(new Field.Option("", "no"));
     answers.tanks(Contents.FRESH).stream()
@@ -228,14 +228,14 @@ final class FillPage implements GuidePage {
     return others;
   }
 
-  private static Field tick(Tank tank, Fill fill, String label) {
+  private static Field tick(TankAnswers tank, Fill fill, String label) {
     return Field.tick(tank.id() + "-" + fill.name(), label, tank.fills().contains(fill), "");
   }
 
   @Override
   public RigAnswers read(RigAnswers before, FilledPage sheet) {
-    List<Tank> tanks = new ArrayList<>();
-    for (Tank tank : before.tanks()) {
+    List<TankAnswers> tanks = new ArrayList<>();
+    for (TankAnswers tank : before.tanks()) {
       tanks.add(sheet.has(tank.id() + "-neck-height") ? tank(tank, sheet) : tank);
     }
     Mains was = before.mains();
@@ -252,7 +252,7 @@ final class FillPage implements GuidePage {
     return before.with(tanks).filledBy(mains);
   }
 
-  private static Passages passages(Tank was, FilledPage sheet) {
+  private static Passages passages(TankAnswers was, FilledPage sheet) {
     String t = was.id() + "-";
     return sheet.has(t + "by")
         ? new Passages(
@@ -264,7 +264,7 @@ final class FillPage implements GuidePage {
         : was.passages();
   }
 
-  private static Tank tank(Tank was, FilledPage sheet) {
+  private static TankAnswers tank(TankAnswers was, FilledPage sheet) {
     String t = was.id() + "-";
     Set<Fill> fills = EnumSet.noneOf(Fill.class);
     for (Fill fill : Fill.values()) {

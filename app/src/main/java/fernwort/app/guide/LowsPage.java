@@ -3,16 +3,26 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.guide.PumpAnswers.Hot;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Bores;
-import fernwort.core.guide.RigAnswers.Drain;
-import fernwort.core.guide.RigAnswers.Hot;
 import fernwort.core.guide.RigAnswers.Lows;
+import fernwort.core.guide.TankAnswers.Drain;
 import java.util.ArrayList;
 import java.util.List;
 
 /** Low points of the lines, and the bores of all of them. */
 final class LowsPage implements GuidePage {
+
+  /** Bores of lines to taps and of vents lie between these (m). */
+  private static final double NARROWEST = 0.004;
+
+  private static final double WIDEST_LINE = 0.06;
+
+  /** Bores of fillers and wastes lie between these (m). */
+  private static final double NARROW_HOSE = 0.01;
+
+  private static final double WIDEST_HOSE = 0.1;
 
   @Override
   public String id() {
@@ -72,10 +82,26 @@ final class LowsPage implements GuidePage {
             sheet.choice("low-by", before.lows().by())),
         new Bores(
             sheet.amount(
-                "supply", Says.LINES_TO_TAPS.text(), Measure.LENGTH, was.supply(), 0.004, 0.06),
+                "supply",
+                Says.LINES_TO_TAPS.text(),
+                Measure.LENGTH,
+                was.supply(),
+                NARROWEST,
+                WIDEST_LINE),
             sheet.amount(
-                "fill", Says.THE_FILLERS_HOSE.text(), Measure.LENGTH, was.fill(), 0.01, 0.1),
-            sheet.amount("waste", Says.WASTE_LINES.text(), Measure.LENGTH, was.waste(), 0.01, 0.1),
-            sheet.amount("vent", "Vents", Measure.LENGTH, was.vent(), 0.004, 0.06)));
+                "fill",
+                Says.THE_FILLERS_HOSE.text(),
+                Measure.LENGTH,
+                was.fill(),
+                NARROW_HOSE,
+                WIDEST_HOSE),
+            sheet.amount(
+                "waste",
+                Says.WASTE_LINES.text(),
+                Measure.LENGTH,
+                was.waste(),
+                NARROW_HOSE,
+                WIDEST_HOSE),
+            sheet.amount("vent", "Vents", Measure.LENGTH, was.vent(), NARROWEST, WIDEST_LINE)));
   }
 }

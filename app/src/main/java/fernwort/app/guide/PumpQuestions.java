@@ -4,13 +4,12 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.HeaterParts;
+import fernwort.core.guide.PumpAnswers;
+import fernwort.core.guide.PumpAnswers.Heat;
+import fernwort.core.guide.PumpAnswers.Hot;
 import fernwort.core.guide.PumpParts;
 import fernwort.core.guide.PumpParts.Mover;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Heat;
-import fernwort.core.guide.RigAnswers.HeaterDrain;
-import fernwort.core.guide.RigAnswers.Hot;
-import fernwort.core.guide.RigAnswers.Pump;
 import fernwort.core.kind.line.Filter;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,6 +17,29 @@ import java.util.Optional;
 
 /** The pump by its plate, and what follows it on the way to the taps. */
 final class PumpQuestions implements GuidePage {
+
+  /** Nothing is lower over the ground (m). */
+  private static final double LOWEST = 0.05;
+
+  /** Strokes of pumps give between these (m³). */
+  private static final double LEAST_STROKE = 1e-5;
+
+  private static final double MOST_STROKE = 5e-3;
+
+  /** Pumps give between these at no pressure (m³/s). */
+  private static final double LEAST_FLOW = 5e-6;
+
+  private static final double MOST_FLOW = 2e-2;
+
+  /** Switches stop pumps between these (Pa). */
+  private static final double LEAST_PRESSURE = 2e4;
+
+  private static final double MOST_PRESSURE = 8e5;
+
+  /** Heaters hold between these (m³). */
+  private static final double SMALLEST = 2e-4;
+
+  private static final double LARGEST = 0.2;
 
   /** What a stroke of a foot pump usually gives (m³). */
   private static final double USUAL_STROKE = 1.2e-4;
@@ -34,7 +56,7 @@ final class PumpQuestions implements GuidePage {
 
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
-    Pump pump = answers.pump();
+    PumpAnswers pump = answers.pump();
     return List.of(
         new Card(
             "pump",
@@ -155,7 +177,7 @@ final class PumpQuestions implements GuidePage {
   }
 
   /** What follows few pumps. */
-  private static More more(Pump pump) {
+  private static More more(PumpAnswers pump) {
     PumpParts parts = pump.parts();
     List<Field> fields =
         List.of(
@@ -190,16 +212,16 @@ final class PumpQuestions implements GuidePage {
   }
 
   /** The heater as somebody said it is, else where it is taken to be. */
-  private static Heat heat(Pump pump) {
-    return pump.heat().orElse(new Heat(pump.spot(), pump.height() + 0.1, HeaterDrain.PLUG, false));
+  private static Heat heat(PumpAnswers pump) {
+    return pump.heat().orElse(Heat.beside(pump));
   }
 
-  private static Field filter(Pump pump, Filter.Grade grade, String label) {
+  private static Field filter(PumpAnswers pump, Filter.Grade grade, String label) {
     return Field.tick("filter-" + grade.name(), label, pump.filters().contains(grade), "");
   }
 
   /** Where there is no heater, or nobody was asked, it stays as it was. */
-  private static Optional<Heat> heated(Pump was, FilledPage sheet) {
+  private static Optional<Heat> heated(PumpAnswers was, FilledPage sheet) {
     Hot hot = sheet.choice("hot", Hot.class).orElse(was.hot());
     Heat before = heat(was);
     if (hot == Hot.NONE || !sheet.has("heater-drain")) {
@@ -209,7 +231,12 @@ final class PumpQuestions implements GuidePage {
         new Heat(
             sheet.spot("heater-spot", before.spot()),
             sheet.amount(
-                "heater-height", Says.THE_HEATER.text(), Measure.LENGTH, before.height(), 0.05, 4),
+                "heater-height",
+                Says.THE_HEATER.text(),
+                Measure.LENGTH,
+                before.height(),
+                LOWEST,
+                4),
             sheet.choice("heater-drain", before.drain()),
             !sheet.text("heater-bypass").isEmpty(),
             new HeaterParts(
@@ -221,12 +248,17 @@ final class PumpQuestions implements GuidePage {
   }
 
   /** What one sees of the pump, and what follows it. */
-  private static PumpParts parts(Pump was, Mover mover, FilledPage sheet) {
+  private static PumpParts parts(PumpAnswers was, Mover mover, FilledPage sheet) {
     PumpParts before = was.parts();
     double stroke = before.stroke().orElse(USUAL_STROKE);
     double now =
         sheet.amount(
-            "stroke", Says.WHAT_ONE_STROKE_GIVES.text(), Measure.VOLUME, stroke, 1e-5, 5e-3);
+            "stroke",
+            Says.WHAT_ONE_STROKE_GIVES.text(),
+            Measure.VOLUME,
+            stroke,
+            LEAST_STROKE,
+            MOST_STROKE);
     boolean asked = sheet.has("back");
     return new PumpParts(
         Optional.of(mover),
@@ -241,7 +273,7 @@ final class PumpQuestions implements GuidePage {
 
   @Override
   public RigAnswers read(RigAnswers before, FilledPage sheet) {
-    Pump was = before.pump();
+    PumpAnswers was = before.pump();
     List<Filter.Grade> filters = new ArrayList<>();
     for (Filter.Grade grade : Filter.Grade.values()) {
       if (sheet.tick("filter-" + grade.name())) {
@@ -250,18 +282,29 @@ final class PumpQuestions implements GuidePage {
     }
     Mover mover = sheet.choice("type", was.mover());
     return before.pumping(
-        new Pump(
+        new PumpAnswers(
             mover.type(),
             sheet.spot("spot", was.spot()),
-            sheet.amount("height", Says.THE_PUMP.text(), Measure.LENGTH, was.height(), 0.05, 4),
-            sheet.amount("flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), 5e-6, 2e-2),
+            sheet.amount("height", Says.THE_PUMP.text(), Measure.LENGTH, was.height(), LOWEST, 4),
             sheet.amount(
-                "cut-out", Says.ITS_PRESSURE.text(), Measure.PRESSURE, was.cutOut(), 2e4, 8e5),
+                "flow", Says.ITS_FLOW.text(), Measure.FLOW, was.flow(), LEAST_FLOW, MOST_FLOW),
+            sheet.amount(
+                "cut-out",
+                Says.ITS_PRESSURE.text(),
+                Measure.PRESSURE,
+                was.cutOut(),
+                LEAST_PRESSURE,
+                MOST_PRESSURE),
             sheet.tick("accumulator"),
             filters,
             sheet.choice("hot", Hot.class).orElse(was.hot()),
             sheet.amount(
-                "heater", Says.THE_HEATER.text(), Measure.VOLUME, was.heaterVolume(), 2e-4, 0.2),
+                "heater",
+                Says.THE_HEATER.text(),
+                Measure.VOLUME,
+                was.heaterVolume(),
+                SMALLEST,
+                LARGEST),
             sheet.tick("manifolds"),
             heated(was, sheet),
             parts(was, mover, sheet)));

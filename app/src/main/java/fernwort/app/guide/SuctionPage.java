@@ -10,8 +10,8 @@ import fernwort.core.guide.RigAnswers.Piece;
 import fernwort.core.guide.RigAnswers.Points;
 import fernwort.core.guide.RigAnswers.Position;
 import fernwort.core.guide.RigAnswers.Selector;
-import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.guide.RigAnswers.Third;
+import fernwort.core.guide.TankAnswers;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,7 +70,7 @@ final class SuctionPage implements GuidePage {
 
   /** What the pump draws from, where that is not plain. */
   private static Optional<Card> from(RigAnswers answers) {
-    List<Tank> fresh = answers.tanks(Contents.FRESH);
+    List<TankAnswers> fresh = answers.tanks(Contents.FRESH);
     if (fresh.size() == 1) {
       return Optional.empty();
     }
@@ -145,7 +145,7 @@ final class SuctionPage implements GuidePage {
           .ifPresent(pieces::add);
     }
     Selector valve = sheet.has("third") ? read(before.selector(), sheet) : before.selector();
-    List<Tank> tanks = before.tanks().stream().map(t -> drawn(before, t, sheet)).toList();
+    List<TankAnswers> tanks = before.tanks().stream().map(t -> drawn(before, t, sheet)).toList();
     return before
         .with(tanks)
         .drawing(pieces, valve)
@@ -153,7 +153,7 @@ final class SuctionPage implements GuidePage {
   }
 
   /** A tank of which somebody says whether the pump draws from it; as is usual is not said. */
-  private static Tank drawn(RigAnswers before, Tank tank, FilledPage sheet) {
+  private static TankAnswers drawn(RigAnswers before, TankAnswers tank, FilledPage sheet) {
     boolean asked = before.tanks(Contents.FRESH).size() > 1 && sheet.has("piece-0");
     if (!asked || tank.contents() != Contents.FRESH) {
       return tank;

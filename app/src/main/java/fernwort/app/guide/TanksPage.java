@@ -4,10 +4,10 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Drain;
-import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tank;
+import fernwort.core.guide.TankAnswers;
+import fernwort.core.guide.TankAnswers.Drain;
+import fernwort.core.guide.TankAnswers.Size;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -45,7 +45,7 @@ final class TanksPage implements GuidePage {
   @Override
   public List<Card> cards(RigAnswers answers, Units units) {
     List<Card> cards = new ArrayList<>();
-    for (Tank tank : answers.tanks()) {
+    for (TankAnswers tank : answers.tanks()) {
       cards.add(card(tank, units));
     }
     cards.add(
@@ -62,7 +62,7 @@ final class TanksPage implements GuidePage {
     return cards;
   }
 
-  private static Card card(Tank tank, Units units) {
+  private static Card card(TankAnswers tank, Units units) {
     String t = tank.id() + "-";
     List<Field> fields = new ArrayList<>();
     fields.add(Field.text(t + "label", Says.ITS_NAME.text(), tank.label(), ""));
@@ -126,7 +126,7 @@ final class TanksPage implements GuidePage {
   }
 
   /** Answers of before this was asked stay unanswered until somebody does. */
-  private static List<Field.Option> stands(Tank tank) {
+  private static List<Field.Option> stands(TankAnswers tank) {
     List<Field.Option> options = new ArrayList<>();
     if (tank.stands().isEmpty()) {
       options.add(new Field.Option("", Says.NOT_SAID_YET.text()));
@@ -147,8 +147,8 @@ final class TanksPage implements GuidePage {
   @Override
   public RigAnswers read(RigAnswers before, FilledPage sheet) {
     String action = sheet.text("do");
-    List<Tank> tanks = new ArrayList<>();
-    for (Tank tank : before.tanks()) {
+    List<TankAnswers> tanks = new ArrayList<>();
+    for (TankAnswers tank : before.tanks()) {
       if (!action.equals("remove-" + tank.id())) {
         tanks.add(
             sheet.has(tank.id() + "-label") ? agreeing(tank(tank, sheet), before, sheet) : tank);
@@ -165,10 +165,10 @@ final class TanksPage implements GuidePage {
   }
 
   /** A tank that cannot be where it is said to be under or over a floor that was measured. */
-  private static Tank agreeing(Tank tank, RigAnswers answers, FilledPage sheet) {
+  private static TankAnswers agreeing(TankAnswers tank, RigAnswers answers, FilledPage sheet) {
     Optional<Double> floor = answers.vehicle().floor();
-    boolean inside = tank.stands().filter(s -> s == RigAnswers.Stands.INSIDE).isPresent();
-    boolean under = tank.stands().filter(s -> s == RigAnswers.Stands.UNDERNEATH).isPresent();
+    boolean inside = tank.stands().filter(s -> s == TankAnswers.Stands.INSIDE).isPresent();
+    boolean under = tank.stands().filter(s -> s == TankAnswers.Stands.UNDERNEATH).isPresent();
     Units units = sheet.units();
     floor
         .filter(f -> inside && tank.bottom() < f || under && tank.bottom() >= f)
@@ -180,16 +180,16 @@ final class TanksPage implements GuidePage {
     return tank;
   }
 
-  private static Tank tank(Tank was, FilledPage sheet) {
+  private static TankAnswers tank(TankAnswers was, FilledPage sheet) {
     String t = was.id() + "-";
-    return new Tank(
+    return new TankAnswers(
         was.id(),
         sheet.words(t + "label", was.label()),
         was.contents(),
         litres(was, sheet),
         size(was, sheet),
         sheet.tick(t + "inside"),
-        sheet.choice(t + "stands", RigAnswers.Stands.class).or(was::stands),
+        sheet.choice(t + "stands", TankAnswers.Stands.class).or(was::stands),
         sheet.spot(t + "spot", was.spot()),
         sheet.amount(
             t + "bottom",
@@ -211,7 +211,7 @@ final class TanksPage implements GuidePage {
   }
 
   /** The sizes in one box. */
-  private static Optional<Size> size(Tank was, FilledPage sheet) {
+  private static Optional<Size> size(TankAnswers was, FilledPage sheet) {
     String field = was.id() + "-size";
     String text = sheet.text(field);
     if (text.isEmpty()) {
@@ -230,7 +230,7 @@ final class TanksPage implements GuidePage {
   }
 
   /** Three sizes, or length and width where the litres tell the height. */
-  private static Size size(Tank was, FilledPage sheet, List<Double> si) {
+  private static Size size(TankAnswers was, FilledPage sheet, List<Double> si) {
     si.forEach(s -> possible(was, sheet, s));
     if (si.size() == 3) {
       return new Size(si.get(0), si.get(1), si.get(2));
@@ -246,7 +246,7 @@ final class TanksPage implements GuidePage {
     throw new Refusal(Says.GIVE_THREE_SIZES_SUCH_AS_900_X.with(was.label()));
   }
 
-  private static void possible(Tank was, FilledPage sheet, double side) {
+  private static void possible(TankAnswers was, FilledPage sheet, double side) {
     if (side < 0.04 || side > HIGHEST) {
       throw new Refusal(
           Says.A_SIDE_OF_IS_NOT_POSSIBLE.with(
@@ -254,7 +254,7 @@ final class TanksPage implements GuidePage {
     }
   }
 
-  private static Optional<Double> litres(Tank was, FilledPage sheet) {
+  private static Optional<Double> litres(TankAnswers was, FilledPage sheet) {
     return sheet.optional(
         was.id() + "-litres",
         Says.LITRES.filled(was.label()),
@@ -264,7 +264,8 @@ final class TanksPage implements GuidePage {
         5);
   }
 
-  private static Tank anew(List<Tank> others, Contents contents, RigAnswers.Van vehicle) {
+  private static TankAnswers anew(
+      List<TankAnswers> others, Contents contents, RigAnswers.Van vehicle) {
     boolean fresh = contents == Contents.FRESH;
     long same = others.stream().filter(t -> t.contents() == contents).count();
     int number = 1;
@@ -274,7 +275,7 @@ final class TanksPage implements GuidePage {
     double over = vehicle.floor().map(f -> f + BENCH).orElse(USUAL_BOTTOM);
     double under = vehicle.floor().map(f -> Math.max(LOW, f - HANGING)).orElse(0.35);
     double bottom = fresh ? over : under;
-    return new Tank(
+    return new TankAnswers(
             "t" + number,
             (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),
             contents,
@@ -283,16 +284,16 @@ final class TanksPage implements GuidePage {
             false,
             new Spot(1, fresh ? 0 : 1),
             bottom,
-            fresh ? Set.of(RigAnswers.Fill.NECK) : Set.of(),
+            fresh ? Set.of(TankAnswers.Fill.NECK) : Set.of(),
             new Spot(1, 0),
             bottom + 0.6,
             bottom + 0.65,
             false,
             fresh ? Drain.CAP : Drain.NONE)
-        .standing(fresh ? RigAnswers.Stands.INSIDE : RigAnswers.Stands.UNDERNEATH);
+        .standing(fresh ? TankAnswers.Stands.INSIDE : TankAnswers.Stands.UNDERNEATH);
   }
 
-  private static boolean has(List<Tank> tanks, String id) {
+  private static boolean has(List<TankAnswers> tanks, String id) {
     return tanks.stream().anyMatch(t -> t.id().equals(id));
   }
 }

@@ -3,6 +3,7 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
+import fernwort.core.guide.PumpAnswers;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.guide.RigAnswers.Runs;
 import fernwort.core.guide.RigAnswers.Spot;
@@ -114,7 +115,7 @@ final class TapsPage implements GuidePage {
                   new Field.Option("STRAIGHT", Says.STRAIGHT_INTO_THE_GRAY_TANK.text()),
                   new Field.Option("GROUND", Says.ONTO_THE_GROUND.text()))));
     }
-    if (usual.use() != Use.TOILET && answers.pump().hot() != RigAnswers.Hot.NONE) {
+    if (usual.use() != Use.TOILET && answers.pump().hot() != PumpAnswers.Hot.NONE) {
       fields.add(
           Field.choice(
               u + "water",

@@ -7,8 +7,8 @@ import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Opening;
-import fernwort.core.guide.RigAnswers.Tank;
+import fernwort.core.guide.TankAnswers;
+import fernwort.core.guide.TankAnswers.Opening;
 import fernwort.core.guide.Venting;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -40,7 +40,7 @@ final class VentsPage implements GuidePage {
     return answers.tanks().stream().map(tank -> card(tank, answers, guided, units)).toList();
   }
 
-  private static Card card(Tank tank, RigAnswers answers, Guided guided, Units units) {
+  private static Card card(TankAnswers tank, RigAnswers answers, Guided guided, Units units) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
     fernwort.core.kind.end.Tank made = (fernwort.core.kind.end.Tank) part.kind();
     List<Field> fields = new ArrayList<>();
@@ -67,7 +67,7 @@ final class VentsPage implements GuidePage {
   }
 
   /** How few tanks breathe. */
-  private static More more(Tank tank, RigAnswers answers) {
+  private static More more(TankAnswers tank, RigAnswers answers) {
     Venting venting = tank.venting();
     List<Field> fields = new ArrayList<>();
     fields.add(
@@ -88,8 +88,8 @@ final class VentsPage implements GuidePage {
     fields.add(
         Field.tick(
             tank.id() + "-vent-valve", Says.A_VALVE_CLOSES_ITS_VENT.text(), venting.valve(), ""));
-    List<Tank> earlier = answers.tanks().subList(0, answers.tanks().indexOf(tank));
-    List<Tank> same = earlier.stream().filter(t -> t.contents() == tank.contents()).toList();
+    List<TankAnswers> earlier = answers.tanks().subList(0, answers.tanks().indexOf(tank));
+    List<TankAnswers> same = earlier.stream().filter(t -> t.contents() == tank.contents()).toList();
     if (!same.isEmpty()) {
       List<Field.Option> options = new ArrayList<>();
       options.add(new Field.Option("", Says.IT_ENDS_BY_ITSELF.text()));
@@ -105,7 +105,7 @@ final class VentsPage implements GuidePage {
         Says.AN_OVERFLOW_OR_A_VALVE_ON_THE_VENT.text(), fields, !venting.equals(Venting.USUAL));
   }
 
-  private static Venting venting(Tank tank, FilledPage sheet) {
+  private static Venting venting(TankAnswers tank, FilledPage sheet) {
     String second = tank.id() + "-second";
     if (!sheet.has(second)) {
       return tank.venting();
@@ -118,7 +118,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static FaceSketch sketch(
-      Tank tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
+      TankAnswers tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
     Point inner =
         new Point(TankResize.length(made), TankResize.width(made), TankResize.height(made));
     return FaceSketch.of(
@@ -155,7 +155,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Field openings(
-      Tank tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
+      TankAnswers tank, fernwort.core.kind.end.Tank made, RigAnswers answers, Units units) {
     List<List<Field>> rows = new ArrayList<>();
     List<String> names = new ArrayList<>();
     for (TankPort port : made.tankPorts()) {
@@ -194,7 +194,7 @@ final class VentsPage implements GuidePage {
     return List.copyOf(faces);
   }
 
-  private static String field(Tank tank, String port) {
+  private static String field(TankAnswers tank, String port) {
     return tank.id() + "-open-" + port + "-";
   }
 
@@ -212,7 +212,7 @@ final class VentsPage implements GuidePage {
             .toList());
   }
 
-  private static Tank read(Tank tank, Guided guided, FilledPage sheet) {
+  private static TankAnswers read(TankAnswers tank, Guided guided, FilledPage sheet) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
     List<Opening> openings = new ArrayList<>();
     for (String port : part.kind().ports()) {
@@ -240,7 +240,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Opening opening(
-      Tank tank, String port, Face face, Optional<Opening> was, FilledPage sheet) {
+      TankAnswers tank, String port, Face face, Optional<Opening> was, FilledPage sheet) {
     String label = tank.label() + ", " + port;
     return new Opening(
         port,

@@ -4,12 +4,12 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Drain;
 import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Tank;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
 import fernwort.core.guide.RigAnswers.Waste;
+import fernwort.core.guide.TankAnswers;
+import fernwort.core.guide.TankAnswers.Drain;
 import fernwort.core.guide.WasteParts;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
@@ -57,7 +57,7 @@ final class WastePage implements GuidePage {
                           ""))
                   .toList()));
     }
-    Optional<Tank> first = answers.tanks(Contents.GRAY).stream().findFirst();
+    Optional<TankAnswers> first = answers.tanks(Contents.GRAY).stream().findFirst();
     boolean carried = first.filter(t -> t.drain() == Drain.CARRIED).isPresent();
     boolean gray = !answers.tanks(Contents.GRAY).isEmpty();
     cards.add(

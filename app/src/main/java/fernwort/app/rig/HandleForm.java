@@ -4,7 +4,6 @@ import fernwort.app.web.Field;
 import fernwort.app.web.ValvePicture;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Stop;
-import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -81,7 +80,7 @@ final class HandleForm {
   }
 
   /** Returns a three-way valve in each of its positions. */
-  List<ValvePicture> pictures(ThreeWayValve valve) {
+  List<ValvePicture> pictures(Valve valve) {
     return ValvePicture.of(valve, ports, stop -> joins(stop.joins()));
   }
 

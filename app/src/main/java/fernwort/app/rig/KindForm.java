@@ -10,7 +10,6 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
-import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.Valve;
 import java.util.List;
 import java.util.Locale;
@@ -45,14 +44,18 @@ final class KindForm {
     if (kind instanceof Tank tank) {
       return new TankForm(units).fields(tank);
     }
-    return kind instanceof Valve valve
-        ? handle.fields(valve)
-        : kind.properties().stream().map(this::field).toList();
+    return valve(kind)
+        .map(handle::fields)
+        .orElseGet(() -> kind.properties().stream().map(this::field).toList());
+  }
+
+  private static Optional<Valve> valve(Kind kind) {
+    return kind instanceof Valve valve ? Optional.of(valve) : Optional.empty();
   }
 
   /** Returns a three-way valve in each of its positions; nothing for anything else. */
   List<ValvePicture> positions(Kind kind) {
-    return kind instanceof ThreeWayValve valve ? handle.pictures(valve) : List.of();
+    return valve(kind).filter(v -> v.ports().size() > 2).map(handle::pictures).orElse(List.of());
   }
 
   private Field field(Property property) {

@@ -1,7 +1,7 @@
 package fernwort.app.web;
 
 import fernwort.core.kind.line.Stop;
-import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.kind.line.Valve;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
@@ -41,7 +41,7 @@ public record ValvePicture(
    * @param ports where the line of each port goes
    * @param said what a position does, in words
    */
-  public static List<ValvePicture> of(ThreeWayValve valve, UnaryOperator<String> ports, Said said) {
+  public static List<ValvePicture> of(Valve valve, UnaryOperator<String> ports, Said said) {
     return valve.stops().stream()
         .map(stop ->
             new ValvePicture(

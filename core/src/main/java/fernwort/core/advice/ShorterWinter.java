@@ -45,9 +45,6 @@ public final class ShorterWinter {
   /** A part is worth telling of from so many acts on; own choice. */
   private static final int ACTS = 2;
 
-  /** Or from so much antifreeze on (m³); own choice. */
-  private static final double ANTIFREEZE = 1e-3;
-
   /** So much antifreeze counts as an act (m³); own choice. */
   static final double AN_ACT = 5e-4;
 
@@ -111,7 +108,9 @@ public final class ShorterWinter {
     WinterPlan plan = plan(network, state);
     List<Trial> trials = new ArrayList<>();
     for (Finding finding : LayoutReview.of(network)) {
-      if (FITTINGS.contains(finding.code())) {
+      // A way round the heater is worth its valves where antifreeze would fill it.
+      boolean wanted = finding.code() != Finding.Code.HEATER_BYPASS || plan.litres() > 0;
+      if (FITTINGS.contains(finding.code()) && wanted) {
         finding
             .change()
             .ifPresent(c -> {
@@ -134,7 +133,6 @@ public final class ShorterWinter {
     return trials.stream()
         .limit(MOST)
         .flatMap(trial -> gain(trial, plan).stream())
-        .filter(f -> f.acts() >= ACTS || f.antifreeze() >= ANTIFREEZE)
         .max(Comparator.comparingDouble(Found::worth));
   }
 
@@ -150,7 +148,7 @@ public final class ShorterWinter {
               plan.litres() - shorter.litres(),
               plan.seconds() - shorter.seconds(),
               trial.parts());
-      return safe && found.acts() >= 0 ? Optional.of(found) : Optional.empty();
+      return safe && found.worth() >= ACTS ? Optional.of(found) : Optional.empty();
     } catch (Refusal e) {
       // It does not fit in there: that is no advice.
       return Optional.empty();

@@ -5,12 +5,10 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Stands;
+import fernwort.core.guide.TankAnswers.Stands;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.rig.Axle;
-import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
@@ -23,7 +21,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -37,6 +34,15 @@ final class Assembly {
 
   /** What is on the floor is so much over it (m). */
   private static final double OVER_FLOOR = 0.01;
+
+  /** Fittings that follow each other stand about so far above one another (m). */
+  static final double STEP = 0.01;
+
+  /** The water in a bucket or barrel beside the vehicle stands so high over the ground (m). */
+  static final double IN_A_BUCKET = 0.2;
+
+  /** A tail ends no higher than this over the ground (m). */
+  static final double KNEE = 0.35;
 
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
@@ -63,11 +69,11 @@ final class Assembly {
   private static double floor(RigAnswers answers, double usual) {
     double floor = answers.vehicle().floor().orElse(usual);
     if (answers.vehicle().floor().isEmpty()) {
-      for (RigAnswers.Tank tank : answers.tanks()) {
+      for (TankAnswers tank : answers.tanks()) {
         boolean under = tank.stands().filter(s -> s == Stands.UNDERNEATH).isPresent();
         floor = under ? Math.max(floor, tank.bottom() + HANGS) : floor;
       }
-      for (RigAnswers.Tank tank : answers.tanks()) {
+      for (TankAnswers tank : answers.tanks()) {
         boolean inside = tank.stands().filter(s -> s == Stands.INSIDE).isPresent();
         floor = inside ? Math.min(floor, tank.bottom() - PLANK) : floor;
       }
@@ -81,83 +87,7 @@ final class Assembly {
 
   /** A vehicle of a length, with what such a one usually has. */
   private static Vehicle vehicle(RigAnswers.Van van) {
-    double length = van.length();
-    double rear = van.rearLimit().orElse(Axle.NOT_KNOWN);
-    double front = van.frontLimit().orElse(Axle.NOT_KNOWN);
-    return switch (van.standsOn()) {
-      case VAN ->
-          new Vehicle(
-              van.body(),
-              -0.19 * length,
-              0.81 * length,
-              2.0,
-              0.62,
-              2.7,
-              0.2,
-              List.of(
-                  new Axle("rear", 0, rear, 1250), new Axle("front", 0.63 * length, front, 1350)),
-              Optional.empty());
-      case TRUCK ->
-          new Vehicle(
-              van.body(),
-              -0.25 * length,
-              0.75 * length,
-              2.4,
-              0.95,
-              3.3,
-              0.28,
-              List.of(
-                  new Axle("rear", 0, rear, 3300), new Axle("front", 0.54 * length, front, 2300)),
-              Optional.empty());
-      case SLIDE_IN ->
-          new Vehicle(
-              van.body(),
-              -0.22 * length,
-              0.78 * length,
-              2.0,
-              0.9,
-              2.9,
-              0.22,
-              List.of(
-                  new Axle("rear", 0, rear, 1100), new Axle("front", 0.62 * length, front, 1200)),
-              Optional.empty());
-      case TRAILER -> drawn(van, List.of(new Axle("only", 0, rear, 850)), hitch(length));
-      case TANDEM ->
-          drawn(
-              van,
-              List.of(
-                  new Axle("rear", -TANDEM / 2, rear, 500),
-                  new Axle("front", TANDEM / 2, front, 500)),
-              hitch(length));
-      case WAGON ->
-          drawn(
-              van,
-              List.of(
-                  new Axle("rear", -0.3 * length, rear, 600),
-                  new Axle("front", 0.34 * length, front, 600)),
-              Optional.empty());
-    };
-  }
-
-  /** Between the axles of a tandem (m). */
-  private static final double TANDEM = 0.8;
-
-  /** A vehicle with a drawbar, its rear or only axle about the middle. */
-  private static Vehicle drawn(RigAnswers.Van van, List<Axle> axles, Optional<Hitch> hitch) {
-    return new Vehicle(
-        van.body(),
-        -0.48 * van.length(),
-        0.52 * van.length() + 1,
-        1.9,
-        0.5,
-        2.4,
-        0.2,
-        axles,
-        hitch);
-  }
-
-  private static Optional<Hitch> hitch(double length) {
-    return Optional.of(new Hitch(0.52 * length + 0.95, 25, 75, Optional.empty()));
+    return Proportions.of(van.standsOn()).vehicle(van);
   }
 
   /** Returns the point of a spot at some height (m). */

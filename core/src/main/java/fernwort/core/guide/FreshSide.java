@@ -63,9 +63,9 @@ final class FreshSide {
   }
 
   /** Joins the fresh tanks (ids by their answers) to the pump, and to one another. */
-  void join(Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
-    List<RigAnswers.Tank> drawn =
-        tanks.keySet().stream().filter(t -> TankMaker.isDrawnFrom(answers, t)).toList();
+  void join(Map<TankAnswers, String> tanks, PressureSide pressure) {
+    List<TankAnswers> drawn =
+        tanks.keySet().stream().filter(t -> TankTies.isDrawnFrom(answers, t)).toList();
     boolean pumps = answers.pump().mover() != PumpParts.Mover.NONE;
     if (!drawn.isEmpty()) {
       suction(drawn, tanks, pressure);
@@ -78,15 +78,15 @@ final class FreshSide {
 
   // --- from tank to tank -----------------------------------------------------------------------
 
-  private void transfer(RigAnswers.Tank tank, String id, Map<RigAnswers.Tank, String> tanks) {
-    Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
+  private void transfer(TankAnswers tank, String id, Map<TankAnswers, String> tanks) {
+    Optional<TankAnswers> source = TankTies.source(answers, tank);
     if (source.isEmpty()) {
       return;
     }
-    RigAnswers.Tank from = source.orElseThrow();
+    TankAnswers from = source.orElseThrow();
     PortRef outlet =
         branches.getOrDefault(
-            tank.id(), new PortRef(tanks.getOrDefault(from, ""), TankMaker.toward(tank)));
+            tank.id(), new PortRef(tanks.getOrDefault(from, ""), TankTies.toward(tank)));
     PortRef entry = maker.entry(tank, id);
     switch (tank.passages().by()) {
       case PUMP -> pumped(tank, from, outlet, entry);
@@ -96,7 +96,7 @@ final class FreshSide {
                 QuestionPage.FILL,
                 Says.LINK_TO.filled(tank.label()),
                 from.spot(),
-                from.bottom() + 0.02,
+                from.bottom() + 2 * Assembly.STEP,
                 VALVE_BODY,
                 tank.passages().motor()
                     ? Fittings.motorised(0, "shut", MOTOR)
@@ -114,14 +114,14 @@ final class FreshSide {
   }
 
   /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
-  private void pumped(RigAnswers.Tank tank, RigAnswers.Tank from, PortRef outlet, PortRef entry) {
+  private void pumped(TankAnswers tank, TankAnswers from, PortRef outlet, PortRef entry) {
     String toward = " for " + tank.label();
     String valve =
         rig.part(
             QuestionPage.FILL,
             "Valve" + toward,
             from.spot(),
-            from.bottom() + 0.03,
+            from.bottom() + 3 * Assembly.STEP,
             VALVE_BODY,
             tank.passages().motor() ? Fittings.motorised(0, "shut", MOTOR) : Fittings.twoWay(0));
     String pump =
@@ -129,7 +129,7 @@ final class FreshSide {
             QuestionPage.FILL,
             "Pump" + toward,
             from.spot(),
-            from.bottom() + 0.02,
+            from.bottom() + 2 * Assembly.STEP,
             PUMP_BODY,
             Fittings.transferPump(TRANSFER_FLOW, TRANSFER_PRESSURE));
     rig.join(outlet, rig.get(valve).port("a"), bore);
@@ -139,7 +139,7 @@ final class FreshSide {
             QuestionPage.FILL,
             Says.CHECK_VALVE.filled(toward),
             from.spot(),
-            from.bottom() + 0.04,
+            from.bottom() + 4 * Assembly.STEP,
             VALVE_BODY,
             Fittings.check());
     rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
@@ -150,16 +150,16 @@ final class FreshSide {
   // --- suction ---------------------------------------------------------------------------------
 
   private void suction(
-      List<RigAnswers.Tank> named, Map<RigAnswers.Tank, String> tanks, PressureSide pressure) {
+      List<TankAnswers> named, Map<TankAnswers, String> tanks, PressureSide pressure) {
     boolean chooses =
         (answers.suction().contains(Piece.THREE_WAY)
                 || answers.suction().contains(Piece.TWO_VALVES))
             && answers.selector().third() == Third.OTHER_TANK
             && named.size() > 1;
-    List<RigAnswers.Tank> first = new ArrayList<>(named);
+    List<TankAnswers> first = new ArrayList<>(named);
     Optional<PortRef> other = Optional.empty();
     if (chooses) {
-      List<RigAnswers.Tank> others = List.copyOf(named.subList(1, named.size()));
+      List<TankAnswers> others = List.copyOf(named.subList(1, named.size()));
       first = named.subList(0, 1);
       other = Optional.of(together(others, tanks));
       ways.add(Says.THREE_WAY_VALVE_PUMP.with(others.getFirst().label()));
@@ -172,10 +172,10 @@ final class FreshSide {
   /** Water that no tank gives: from a can that stands there, or a hose that is laid out. */
   private void drawnFromOutside(PressureSide pressure) {
     boolean can = answers.pump().parts().source() == PumpParts.Source.CAN;
-    RigAnswers.Pump pump = answers.pump();
+    PumpAnswers pump = answers.pump();
     String label = can ? Says.WATER_CAN.text() : Says.SUCTION_HOSE.text();
-    Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, 0.2);
-    double height = rig.below(pump.height(), 0.1);
+    Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, Assembly.IN_A_BUCKET);
+    double height = rig.below(pump.height(), 10 * Assembly.STEP);
     String id = rig.part(QuestionPage.SUCTION, label, pump.spot(), height, 0, kind);
     draw(
         rig.get(id).port(can ? "spout" : "out"),
@@ -191,7 +191,7 @@ final class FreshSide {
       PressureSide pressure,
       List<String> passed,
       Optional<PortRef> other,
-      Optional<RigAnswers.Tank> first) {
+      Optional<TankAnswers> first) {
     PortRef at = from;
     boolean chosen = first.isEmpty();
     for (Piece piece : answers.suction()) {
@@ -240,7 +240,7 @@ final class FreshSide {
   /** A tee with a valve and a short hose, closed but when antifreeze is drawn. */
   private PortRef antifreezePort(PortRef from) {
     PortRef at = through(Says.ANTIFREEZE_TEE.text(), new Tee(), 0, from, "a", "c");
-    double height = rig.below(answers.pump().height(), 0.1);
+    double height = rig.below(answers.pump().height(), 10 * Assembly.STEP);
     Spot spot = answers.pump().spot();
     String valve =
         rig.part(
@@ -257,16 +257,16 @@ final class FreshSide {
             spot,
             height,
             0,
-            new HoseInlet(0, 0.2));
+            new HoseInlet(0, Assembly.IN_A_BUCKET));
     rig.join(rig.get(at.part()).port("b"), rig.get(valve).port("a"), bore);
     rig.join(rig.get(valve).port("b"), rig.get(hose).port("out"), bore);
     return at;
   }
 
   /** A valve on the tank's line and one on the other, which meet in a tee. */
-  private PortRef twoValves(PortRef tank, Optional<PortRef> other, RigAnswers.Tank first) {
-    RigAnswers.Pump pump = answers.pump();
-    double height = rig.below(pump.height(), 0.12);
+  private PortRef twoValves(PortRef tank, Optional<PortRef> other, TankAnswers first) {
+    PumpAnswers pump = answers.pump();
+    double height = rig.below(pump.height(), 12 * Assembly.STEP);
     PortRef own = through(Says.TANK_VALVE.text(), turned("shut"), VALVE_BODY, tank, "a", "b");
     rig.runsWith(own.part(), "open");
     PortRef at = through(Says.OUTLET_TEE.text(), new Tee(), 0, own, "a", "c");
@@ -290,16 +290,16 @@ final class FreshSide {
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
-  private PortRef together(List<RigAnswers.Tank> some, Map<RigAnswers.Tank, String> tanks) {
+  private PortRef together(List<TankAnswers> some, Map<TankAnswers, String> tanks) {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
-    for (RigAnswers.Tank tank : some.subList(1, some.size())) {
+    for (TankAnswers tank : some.subList(1, some.size())) {
       Spot spot = some.getFirst().spot();
       String tee =
           rig.part(
               QuestionPage.SUCTION,
               Says.OUTLET_TEE.text(),
               spot,
-              some.getFirst().bottom() + 0.05,
+              some.getFirst().bottom() + 5 * Assembly.STEP,
               0,
               new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
@@ -310,7 +310,7 @@ final class FreshSide {
     return at;
   }
 
-  private PortRef outlet(RigAnswers.Tank tank, Map<RigAnswers.Tank, String> tanks, boolean valved) {
+  private PortRef outlet(TankAnswers tank, Map<TankAnswers, String> tanks, boolean valved) {
     PortRef feed = branched(tank, new PortRef(tanks.getOrDefault(tank, ""), "feed"));
     if (!valved) {
       return feed;
@@ -320,7 +320,7 @@ final class FreshSide {
             QuestionPage.SUCTION,
             tank.label() + " outlet",
             tank.spot(),
-            tank.bottom() + 0.03,
+            tank.bottom() + 3 * Assembly.STEP,
             VALVE_BODY,
             Fittings.twoWay(0));
     rig.runsWith(valve, "open");
@@ -329,15 +329,15 @@ final class FreshSide {
   }
 
   /** A tee for each tank that is filled from this one by its outlet line. */
-  private PortRef branched(RigAnswers.Tank tank, PortRef feed) {
+  private PortRef branched(TankAnswers tank, PortRef feed) {
     PortRef at = feed;
-    for (RigAnswers.Tank fed : TankMaker.givesByOutlet(answers, tank)) {
+    for (TankAnswers fed : TankTies.givesByOutlet(answers, tank)) {
       String tee =
           rig.part(
               QuestionPage.FILL,
               Says.OUTLET_TEE.text(),
               tank.spot(),
-              tank.bottom() + 0.02,
+              tank.bottom() + 2 * Assembly.STEP,
               0,
               new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
@@ -350,23 +350,28 @@ final class FreshSide {
   /** Puts a part between a port and what follows; at the pump's spot, just below it. */
   private PortRef through(
       String label, Kind kind, double body, PortRef from, String in, String out) {
-    RigAnswers.Pump pump = answers.pump();
+    PumpAnswers pump = answers.pump();
     String id =
         rig.part(
-            QuestionPage.SUCTION, label, pump.spot(), rig.below(pump.height(), 0.1), body, kind);
+            QuestionPage.SUCTION,
+            label,
+            pump.spot(),
+            rig.below(pump.height(), 10 * Assembly.STEP),
+            body,
+            kind);
     rig.join(from, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }
 
   /** The three-way valve: a leads to the pump, b to the tank, c to whatever is third. */
-  private PortRef selector(PortRef tank, Optional<PortRef> other, RigAnswers.Tank first) {
+  private PortRef selector(PortRef tank, Optional<PortRef> other, TankAnswers first) {
     List<Stop> stops = new ArrayList<>();
     for (RigAnswers.Position p : answers.selector().positions()) {
       stops.add(
           new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
     }
-    RigAnswers.Pump pump = answers.pump();
-    double height = rig.below(pump.height(), 0.12);
+    PumpAnswers pump = answers.pump();
+    double height = rig.below(pump.height(), 12 * Assembly.STEP);
     String id =
         rig.part(
             QuestionPage.SUCTION,
@@ -405,8 +410,7 @@ final class FreshSide {
     };
   }
 
-  private void joinThird(
-      PortRef at, Optional<PortRef> other, RigAnswers.Tank first, double height) {
+  private void joinThird(PortRef at, Optional<PortRef> other, TankAnswers first, double height) {
     if (other.isEmpty() && answers.selector().third() == Third.INLET) {
       fromInlet = Optional.of(at);
       ways.add(Says.HOSE_INLET_TO_PUMP.with());
@@ -420,7 +424,7 @@ final class FreshSide {
     return fromInlet;
   }
 
-  private PortRef third(RigAnswers.Tank first, double height) {
+  private PortRef third(TankAnswers first, double height) {
     return switch (answers.selector().third()) {
       case INLET -> throw new IllegalStateException("the inlet is joined by its own side");
       case HOSE -> {
@@ -433,7 +437,7 @@ final class FreshSide {
                         answers.pump().spot(),
                         height,
                         0,
-                        new HoseInlet(0, 0.2)))
+                        new HoseInlet(0, Assembly.IN_A_BUCKET)))
                 .port("out");
         yield answers.pump().parts().strained()
             ? through(Says.HOSE_STRAINER.text(), new Strainer(), STRAINER_BODY, hose, "in", "out")
@@ -454,7 +458,9 @@ final class FreshSide {
       case DRAIN -> {
         ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
         double low =
-            Math.max(rig.vehicle().clearance() + 0.02, Math.min(first.bottom() - 0.1, 0.35));
+            Math.max(
+                rig.vehicle().clearance() + 2 * Assembly.STEP,
+                Math.min(first.bottom() - 10 * Assembly.STEP, Assembly.KNEE));
         String tail =
             rig.part(
                 QuestionPage.SUCTION,

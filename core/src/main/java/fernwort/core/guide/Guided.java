@@ -48,7 +48,7 @@ public record Guided(
     List<Guess> guesses = new ArrayList<>();
     List<Message> ways = new ArrayList<>();
     TankMaker maker = new TankMaker(rig, answers, guesses);
-    Map<RigAnswers.Tank, String> fresh = new LinkedHashMap<>();
+    Map<TankAnswers, String> fresh = new LinkedHashMap<>();
     answers.tanks(Contents.FRESH).forEach(t -> fresh.put(t, maker.add(t, List.of())));
     PressureSide pressure = new PressureSide(rig, answers, ways);
     FreshSide drawing = new FreshSide(rig, answers, maker, ways);
@@ -93,7 +93,7 @@ public record Guided(
               Says.THE_FLOOR_ABOVE_THE_GROUND.with(Amount.length(made.vehicle().floor())),
               Says.WHAT_HANGS_UNDER_IT_AND_FREEZES.with()));
     }
-    if (answers.pump().hot() != RigAnswers.Hot.NONE && answers.pump().heat().isEmpty()) {
+    if (answers.pump().hot() != PumpAnswers.Hot.NONE && answers.pump().heat().isEmpty()) {
       guesses.add(
           new Guess(
               Guess.About.HEATER,

@@ -2,8 +2,8 @@ package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.guide.InletBranches.ChosenBy;
-import fernwort.core.guide.RigAnswers.Fill;
 import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.TankAnswers.Fill;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Filter;
@@ -42,8 +42,7 @@ final class InletSide {
    * Joins the inlet to what it fills (tanks by their answers), to the taps, and to the port before
    * the pump that its diverter leads to.
    */
-  void join(
-      Map<RigAnswers.Tank, String> tanks, PressureSide pressure, Optional<PortRef> beforePump) {
+  void join(Map<TankAnswers, String> tanks, PressureSide pressure, Optional<PortRef> beforePump) {
     List<Target> targets = new ArrayList<>();
     tanks.forEach((tank, id) -> {
       boolean low = tank.fills().contains(Fill.LOW_FLOAT);
@@ -53,7 +52,7 @@ final class InletSide {
       }
       if (low) {
         String words = Says.THE_LOW_FLOAT_OF.filled(tank.label());
-        targets.add(new Target(words, new PortRef(id, TankMaker.LOW_FLOAT), true));
+        targets.add(new Target(words, new PortRef(id, TankOpenings.LOW_FLOAT), true));
       }
     });
     beforePump.ifPresent(port -> targets.add(new Target(Says.THE_PUMP.text(), port, false)));
@@ -79,7 +78,7 @@ final class InletSide {
               QuestionPage.FILL,
               Says.INLET_TEE.text(),
               mains.spot(),
-              mains.height() + 0.1,
+              mains.height() + 10 * Assembly.STEP,
               0,
               new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
@@ -106,7 +105,7 @@ final class InletSide {
               QuestionPage.FILL,
               Says.MAINS_TO.filled(target.words()),
               mains.spot(),
-              mains.height() + 0.15,
+              mains.height() + 15 * Assembly.STEP,
               VALVE_BODY,
               mains.branches().motor()
                   ? Fittings.motorised(0, "shut", FreshSide.MOTOR)
@@ -123,7 +122,7 @@ final class InletSide {
               VALVE_BODY,
               "in",
               "out",
-              0.16);
+              16);
     }
     rig.join(at, target.port(), bore);
     ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
@@ -135,7 +134,7 @@ final class InletSide {
         QuestionPage.FILL,
         Says.INLET_DIVERTER.text(),
         mains.spot(),
-        mains.height() + 0.12,
+        mains.height() + 12 * Assembly.STEP,
         VALVE_BODY,
         diverter(
             Says.DIVERTER_TO.filled(two.getFirst().words()),
@@ -160,22 +159,22 @@ final class InletSide {
   private PortRef inlet(List<String> passed) {
     PortRef at = mouths();
     if (mains.regulator()) {
-      at = after(at, "Regulator", Fittings.regulator(2.8), VALVE_BODY, "in", "out", 0.02);
+      at = after(at, "Regulator", Fittings.regulator(2.8), VALVE_BODY, "in", "out", 2);
       passed.add("regulator");
     }
     if (mains.check() && !mains.branches().checkAtTank()) {
       String check = Says.INLET_CHECK_VALVE.text();
-      at = after(at, check, Fittings.check(), VALVE_BODY, "in", "out", 0.04);
+      at = after(at, check, Fittings.check(), VALVE_BODY, "in", "out", 4);
       passed.add(Says.CHECK_VALVE_INSIDE.text());
     }
     if (mains.branches().filter()) {
       Kind filter = Fittings.filter(Filter.Grade.SEDIMENT);
-      at = after(at, Says.INLET_FILTER.text(), filter, FILTER_BODY, "in", "out", 0.05);
+      at = after(at, Says.INLET_FILTER.text(), filter, FILTER_BODY, "in", "out", 5);
       passed.add("filter");
     }
     if (mains.shutOff()) {
       String shutOff = Says.MAINS_SHUT_OFF.text();
-      at = after(at, shutOff, Fittings.twoWay(0), VALVE_BODY, "a", "b", 0.06);
+      at = after(at, shutOff, Fittings.twoWay(0), VALVE_BODY, "a", "b", 6);
       passed.add("shut-off");
     }
     return at;
@@ -194,7 +193,7 @@ final class InletSide {
             QuestionPage.FILL,
             Says.INLET_SELECTOR.text(),
             mains.spot(),
-            mains.height() + 0.01,
+            mains.height() + 1 * Assembly.STEP,
             VALVE_BODY,
             diverter(
                 Says.FROM_THE_FIRST_INLET.text(), Says.FROM_THE_SECOND_INLET.text(), false, false));
@@ -209,8 +208,15 @@ final class InletSide {
   }
 
   private PortRef after(
-      PortRef at, String label, Kind kind, double body, String in, String out, double up) {
-    String id = rig.part(QuestionPage.FILL, label, mains.spot(), mains.height() + up, body, kind);
+      PortRef at, String label, Kind kind, double body, String in, String out, int steps) {
+    String id =
+        rig.part(
+            QuestionPage.FILL,
+            label,
+            mains.spot(),
+            mains.height() + steps * Assembly.STEP,
+            body,
+            kind);
     rig.join(at, rig.get(id).port(in), bore);
     return rig.get(id).port(out);
   }

@@ -1,9 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.RigAnswers.Heat;
-import fernwort.core.guide.RigAnswers.HeaterDrain;
-import fernwort.core.guide.RigAnswers.Hot;
+import fernwort.core.guide.PumpAnswers.Hot;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
@@ -14,13 +12,10 @@ import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Accumulator;
-import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.kind.line.LeakTray;
 import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.GangSwitch;
-import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
@@ -35,17 +30,23 @@ final class PressureSide {
   private static final double FILTER_BODY = 5e-4;
   private static final double VALVE_BODY = 2e-5;
 
+  private static final double PUMP_BODY = 1e-4;
+
+  /** A wheel gives no water at so many times the pressure at which it is stopped. */
+  private static final double OVER = 1.2;
+
+  /** How high pumps draw water up while they are dry (m). */
+  private static final double BY_FOOT = 1.2;
+
+  private static final double BY_DIAPHRAGM = 1.8;
+
+  private static final double BY_IMPELLER = 1.5;
+
   /** Strokes of a foot in a minute. */
   private static final double STROKES = 40;
 
   /** A pump in line adds so much (bar). */
   private static final double BOOST = 1;
-
-  /** A relief valve of a heater opens at this (Pa). */
-  private static final double RELIEF = 6e5;
-
-  /** What the tray under a heater holds (m³). */
-  private static final double TRAY = 0.005;
 
   private final Assembly rig;
   private final RigAnswers answers;
@@ -86,38 +87,46 @@ final class PressureSide {
       source = Optional.of(from);
       return;
     }
-    pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, 1e-4, kind());
+    pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, PUMP_BODY, kind());
     rig.runsWith(pump, Kind.ON);
     rig.join(from, rig.get(pump).port("in"), bore);
     source = Optional.of(rig.get(pump).port("out"));
   }
 
   /** Has the pump send water back into a tank, where somebody said that it can. */
-  void sendsBackTo(RigAnswers.Tank tank, String id) {
-    if (TankMaker.returns(answers, tank)) {
-      back = Optional.of(new Sent(tank.label(), new PortRef(id, TankMaker.RETURN)));
+  void sendsBackTo(TankAnswers tank, String id) {
+    if (TankTies.returns(answers, tank)) {
+      back = Optional.of(new Sent(tank.label(), new PortRef(id, TankOpenings.RETURN)));
     }
   }
 
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
   PortRef mains() {
     if (house.isEmpty()) {
-      house = rig.part(QuestionPage.FILL, Says.HOUSE_TEE.text(), spot, height + 0.15, 0, new Tee());
+      house =
+          rig.part(
+              QuestionPage.FILL,
+              Says.HOUSE_TEE.text(),
+              spot,
+              height + 15 * Assembly.STEP,
+              0,
+              new Tee());
     }
     return rig.get(house).port("b");
   }
 
   private Kind kind() {
-    RigAnswers.Pump plate = answers.pump();
+    PumpAnswers plate = answers.pump();
     double bar = plate.cutOut() / 1e5;
     double litres = plate.flow() * 60_000;
     return switch (plate.mover()) {
       case FOOT, HAND ->
-          Fittings.footPump(plate.parts().stroke().map(v -> v * 1e3 * STROKES).orElse(litres), 1.2);
+          Fittings.footPump(
+              plate.parts().stroke().map(v -> v * 1e3 * STROKES).orElse(litres), BY_FOOT);
       case PRESSURE_SWITCH, NONE -> Fittings.pressurePump(litres, bar);
-      case SWITCHED -> unswitched(plate, plate.cutOut(), 1.8);
-      case SUBMERSIBLE, INLINE -> unswitched(plate, plate.cutOut() * 1.2, 0);
-      case IMPELLER -> unswitched(plate, plate.cutOut() * 1.2, 1.5);
+      case SWITCHED -> unswitched(plate, plate.cutOut(), BY_DIAPHRAGM);
+      case SUBMERSIBLE, INLINE -> unswitched(plate, plate.cutOut() * OVER, 0);
+      case IMPELLER -> unswitched(plate, plate.cutOut() * OVER, BY_IMPELLER);
       case ENGINE ->
           new Pump(
               Pump.Duty.TRANSFER,
@@ -133,7 +142,7 @@ final class PressureSide {
   }
 
   /** A pump that no pressure switch starts. */
-  private static Pump unswitched(RigAnswers.Pump plate, double most, double lift) {
+  private static Pump unswitched(PumpAnswers plate, double most, double lift) {
     return new Pump(
         Pump.Duty.SUPPLY, plate.mover().type(), most, plate.flow(), 0, plate.cutOut(), lift);
   }
@@ -151,7 +160,12 @@ final class PressureSide {
         passed.add(Says.THE_MAINS.text());
         String plug =
             rig.part(
-                QuestionPage.FILL, Says.TEE_PLUG.text(), spot, height + 0.15, 0, new Plug(false));
+                QuestionPage.FILL,
+                Says.TEE_PLUG.text(),
+                spot,
+                height + 15 * Assembly.STEP,
+                0,
+                new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
         rig.join(at.orElseThrow(), rig.get(house).port("a"), bore);
@@ -181,8 +195,8 @@ final class PressureSide {
               QuestionPage.PUMP,
               Says.SECOND_PUMP.text(),
               spot,
-              height + 0.01,
-              1e-4,
+              height + 1 * Assembly.STEP,
+              PUMP_BODY,
               Fittings.boosterPump(answers.pump().flow() * 60_000, BOOST));
       rig.join(at, rig.get(second).port("in"), bore);
       at = rig.get(second).port("out");
@@ -195,7 +209,7 @@ final class PressureSide {
               QuestionPage.PUMP,
               Says.PUMP_CHECK_VALVE.text(),
               spot,
-              height + 0.03,
+              height + 3 * Assembly.STEP,
               VALVE_BODY,
               Fittings.check());
       rig.join(at, rig.get(check).port("in"), bore);
@@ -216,7 +230,7 @@ final class PressureSide {
     }
     Sent to = back.orElseThrow();
     ways.add(Says.SENT_BACK_TO.with(String.join(" → ", passed), to.words()));
-    double at = height + 0.12;
+    double at = height + 12 * Assembly.STEP;
     boolean motor = answers.pump().parts().motor();
     PumpParts.Back how = answers.pump().parts().back();
     if (how.diverts()) {
@@ -244,7 +258,7 @@ final class PressureSide {
             QuestionPage.PUMP,
             Says.BACK_TO.filled(to.words()),
             spot,
-            at + 0.02,
+            at + 2 * Assembly.STEP,
             VALVE_BODY,
             motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
     rig.join(rig.get(tee).port("b"), rig.get(valve).port("a"), bore);
@@ -257,7 +271,7 @@ final class PressureSide {
             QuestionPage.PUMP,
             Says.TO_THE_TAPS.text(),
             spot,
-            at + 0.02,
+            at + 2 * Assembly.STEP,
             VALVE_BODY,
             motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
     rig.runsWith(on, "open");
@@ -273,7 +287,7 @@ final class PressureSide {
           QuestionPage.PUMP,
           Says.PUMP_AND_HEATER_SWITCH.text(),
           spot,
-          height + 0.4,
+          height + 40 * Assembly.STEP,
           0,
           new GangSwitch(List.of(new Moved(pump, Kind.ON), new Moved(heater, Kind.ON))));
     }
@@ -281,13 +295,19 @@ final class PressureSide {
 
   private PortRef accumulator(PortRef from) {
     String tee =
-        rig.part(QuestionPage.PUMP, Says.ACCUMULATOR_TEE.text(), spot, height + 0.05, 0, new Tee());
+        rig.part(
+            QuestionPage.PUMP,
+            Says.ACCUMULATOR_TEE.text(),
+            spot,
+            height + 5 * Assembly.STEP,
+            0,
+            new Tee());
     String vessel =
         rig.part(
             QuestionPage.PUMP,
             "Accumulator",
             spot,
-            height + 0.1,
+            height + 10 * Assembly.STEP,
             1e-3,
             new Accumulator(Math.max(5e4, answers.pump().cutOut() - 7e4)));
     rig.join(from, rig.get(tee).port("a"), bore);
@@ -306,7 +326,12 @@ final class PressureSide {
           };
       String id =
           rig.part(
-              QuestionPage.PUMP, label, spot, height + 0.2, FILTER_BODY, Fittings.filter(grade));
+              QuestionPage.PUMP,
+              label,
+              spot,
+              height + 20 * Assembly.STEP,
+              FILTER_BODY,
+              Fittings.filter(grade));
       rig.join(at, rig.get(id).port("in"), bore);
       at = rig.get(id).port("out");
       passed.add(label.toLowerCase(Locale.ROOT));
@@ -339,7 +364,8 @@ final class PressureSide {
       if (answers.lows().hot()) {
         hot.add(low(true));
       }
-      Heated heated = heater();
+      HeaterSide.Heated heated = new HeaterSide(rig, answers).join();
+      heater = heated.heater();
       cold.add(heated.cold());
       heated.loop().ifPresent(hot::add);
       spread("hot", heated.hot(), hot);
@@ -352,206 +378,11 @@ final class PressureSide {
   }
 
   /**
-   * The ports by which cold water comes to the heater and its valves, and hot water leaves; where
-   * the hot lines end in a loop, the port by which it comes back.
-   */
-  private record Heated(PortRef cold, PortRef hot, Optional<PortRef> loop) {}
-
-  private Heated heater() {
-    RigAnswers.Pump pumps = answers.pump();
-    boolean store = pumps.hot() == Hot.STORAGE;
-    Heat heat = pumps.heat().orElse(new Heat(spot, height + 0.1, HeaterDrain.PLUG, false));
-    heater =
-        rig.part(
-            QuestionPage.PUMP,
-            "Heater",
-            heat.spot(),
-            heat.height(),
-            pumps.heaterVolume(),
-            new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
-    PortRef cold = rig.get(heater).port("cold");
-    PortRef hot = rig.get(heater).port("hot");
-    if (heat.drain() == HeaterDrain.VALVE) {
-      cold = drained(cold, heat);
-    }
-    if (heat.parts().relief()) {
-      cold = relieved(cold, heat);
-    }
-    if (heat.parts().tray()) {
-      rig.part(
-          QuestionPage.PUMP,
-          Says.HEATER_TRAY.text(),
-          heat.spot(),
-          rig.below(heat.height(), 0.02),
-          0,
-          new LeakTray(TRAY, true));
-    }
-    Optional<PortRef> loop = Optional.empty();
-    if (heat.parts().loop()) {
-      String tee =
-          rig.part(
-              QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-      rig.join(rig.get(tee).port("b"), cold, bore);
-      loop = Optional.of(loop(rig.get(tee).port("c"), heat));
-      cold = rig.get(tee).port("a");
-    }
-    if (!heat.bypass()) {
-      return new Heated(cold, hot, loop);
-    }
-    return switch (heat.parts().bypass()) {
-      case THREE_VALVES -> bypassed(cold, hot, heat, loop, true);
-      case TWO_VALVES -> bypassed(cold, hot, heat, loop, false);
-      case TWO_THREE_WAYS -> ledPast(cold, hot, heat, loop);
-    };
-  }
-
-  /** A pump that keeps hot water going round; returns the port by which it is fed. */
-  private PortRef loop(PortRef into, Heat heat) {
-    double at = heat.height() + 0.05;
-    String round =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.LOOP_PUMP.text(),
-            heat.spot(),
-            at,
-            1e-4,
-            Fittings.circulationPump(6, 0.3));
-    String check =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.LOOP_CHECK_VALVE.text(),
-            heat.spot(),
-            at,
-            VALVE_BODY,
-            Fittings.check());
-    rig.join(rig.get(round).port("out"), rig.get(check).port("in"), bore);
-    rig.join(rig.get(check).port("out"), into, bore);
-    return rig.get(round).port("in");
-  }
-
-  /** A relief valve whose tube leads outside. */
-  private PortRef relieved(PortRef cold, Heat heat) {
-    String tee =
-        rig.part(
-            QuestionPage.PUMP, Says.RELIEF_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-    String valve =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.RELIEF_VALVE.text(),
-            heat.spot(),
-            heat.height() + 0.02,
-            VALVE_BODY,
-            new CheckValve(RELIEF));
-    String tube =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.RELIEF_TUBE.text(),
-            heat.spot(),
-            rig.overGround(),
-            0,
-            Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port("b"), cold, bore);
-    rig.join(rig.get(tee).port("c"), rig.get(valve).port("in"), bore);
-    rig.join(rig.get(valve).port("out"), rig.get(tube).port("in"), bore);
-    return rig.get(tee).port("a");
-  }
-
-  /** A valve below the heater lets it run out onto the ground. */
-  private PortRef drained(PortRef cold, Heat heat) {
-    double low = rig.below(heat.height(), 0.03);
-    double hand = rig.below(heat.height(), 0.06);
-    String tee =
-        rig.part(QuestionPage.PUMP, Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
-    String valve =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.HEATER_DRAIN.text(),
-            heat.spot(),
-            hand,
-            VALVE_BODY,
-            Fittings.twoWay(0));
-    double under = Math.min(low - 0.1, rig.vehicle().clearance() + 0.15);
-    String tail =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.HEATER_DRAIN_TAIL.text(),
-            heat.spot(),
-            under,
-            0,
-            Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port("b"), cold, bore);
-    rig.join(rig.get(tee).port("c"), rig.get(valve).port("a"), bore);
-    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
-    return rig.get(tee).port("a");
-  }
-
-  /** Valves lead the water past the heater, so that no antifreeze goes into it. */
-  private Heated bypassed(
-      PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop, boolean three) {
-    String before =
-        rig.part(QuestionPage.PUMP, Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-    String after =
-        rig.part(
-            QuestionPage.PUMP, Says.HOT_TEE.text(), heat.spot(), heat.height() + 0.1, 0, new Tee());
-    String in = valve(Says.HEATER_IN.text(), heat, "open");
-    rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
-    rig.join(rig.get(in).port("b"), cold, bore);
-    PortRef left = hot;
-    if (three) {
-      String out = valve(Says.HEATER_OUT.text(), heat, "open");
-      rig.join(hot, rig.get(out).port("a"), bore);
-      left = rig.get(out).port("b");
-    }
-    rig.join(left, rig.get(after).port("a"), bore);
-    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
-    rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
-    rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
-    return new Heated(rig.get(before).port("a"), rig.get(after).port("c"), loop);
-  }
-
-  /** Two three-way valves do the same: one before the heater, one after it. */
-  private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
-    String in = past(Says.HEATER_IN.text(), heat);
-    String out = past(Says.HEATER_OUT.text(), heat);
-    rig.join(rig.get(in).port("b"), cold, bore);
-    rig.join(hot, rig.get(out).port("b"), bore);
-    rig.join(rig.get(in).port("c"), rig.get(out).port("c"), bore);
-    return new Heated(rig.get(in).port("a"), rig.get(out).port("a"), loop);
-  }
-
-  private String past(String label, Heat heat) {
-    String id =
-        rig.part(
-            QuestionPage.PUMP,
-            label,
-            heat.spot(),
-            heat.height() + 0.05,
-            VALVE_BODY,
-            InletSide.diverter(
-                Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false));
-    rig.runsWith(id, "first");
-    return id;
-  }
-
-  private String valve(String label, Heat heat, String running) {
-    String id =
-        rig.part(
-            QuestionPage.PUMP,
-            label,
-            heat.spot(),
-            heat.height() + 0.05,
-            VALVE_BODY,
-            Fittings.twoWay(0));
-    rig.runsWith(id, running);
-    return id;
-  }
-
-  /**
    * What opens at the lowest spot of a run: under the floor by the pump, where it can be got at.
    */
   private PortRef low(boolean hot) {
-    double low = Math.min(height, rig.vehicle().floor()) - 0.08;
-    if (answers.lows().by() != RigAnswers.Drain.VALVE) {
+    double low = Math.min(height, rig.vehicle().floor()) - 8 * Assembly.STEP;
+    if (answers.lows().by() != TankAnswers.Drain.VALVE) {
       String label = (hot ? Says.HOT_DRAIN_CAP : Says.COLD_DRAIN_CAP).text();
       return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
     }
@@ -568,7 +399,7 @@ final class PressureSide {
             QuestionPage.LOWS,
             (hot ? Says.HOT_DRAIN_TAIL : Says.COLD_DRAIN_TAIL).text(),
             spot,
-            Math.min(low, rig.overGround() + 0.05),
+            Math.min(low, rig.overGround() + 5 * Assembly.STEP),
             0,
             Fittings.end(Role.DRAIN));
     rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
@@ -581,14 +412,25 @@ final class PressureSide {
       // Nothing is said yet of where it leads: it ends in a plug until then.
       String plug =
           rig.part(
-              QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, height + 0.3, 0, new Plug(false));
+              QuestionPage.TAPS,
+              Says.LINE_PLUG.text(),
+              spot,
+              height + 30 * Assembly.STEP,
+              0,
+              new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
       String id =
-          rig.part(QuestionPage.PUMP, label, spot, height + 0.35, 1e-4, new Manifold(to.size()));
+          rig.part(
+              QuestionPage.PUMP,
+              label,
+              spot,
+              height + 35 * Assembly.STEP,
+              PUMP_BODY,
+              new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
         rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
@@ -598,7 +440,8 @@ final class PressureSide {
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
-      String tee = rig.part(QuestionPage.PUMP, label, spot, height + 0.3, 0, new Tee());
+      String tee =
+          rig.part(QuestionPage.PUMP, label, spot, height + 30 * Assembly.STEP, 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");

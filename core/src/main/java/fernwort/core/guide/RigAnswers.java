@@ -1,8 +1,6 @@
 package fernwort.core.guide;
 
-import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.rig.Face;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
 import java.util.Objects;
@@ -30,11 +28,11 @@ public record RigAnswers(
     String name,
     int people,
     Van vehicle,
-    List<Tank> tanks,
+    List<TankAnswers> tanks,
     Mains mains,
     List<Piece> suction,
     Selector selector,
-    Pump pump,
+    PumpAnswers pump,
     List<Tap> taps,
     Waste waste,
     Lows lows,
@@ -57,7 +55,7 @@ public record RigAnswers(
         Mains.USUAL,
         List.of(),
         Selector.USUAL,
-        Pump.USUAL,
+        PumpAnswers.USUAL,
         List.of(),
         Waste.USUAL,
         Lows.USUAL,
@@ -71,7 +69,7 @@ public record RigAnswers(
   }
 
   /** Returns these with other tanks. */
-  public RigAnswers with(List<Tank> others) {
+  public RigAnswers with(List<TankAnswers> others) {
     return new RigAnswers(
         name, people, vehicle, others, mains, suction, selector, pump, taps, waste, lows, bores);
   }
@@ -89,7 +87,7 @@ public record RigAnswers(
   }
 
   /** Returns these with another pump. */
-  public RigAnswers pumping(Pump other) {
+  public RigAnswers pumping(PumpAnswers other) {
     return new RigAnswers(
         name, people, vehicle, tanks, mains, suction, selector, other, taps, waste, lows, bores);
   }
@@ -113,12 +111,12 @@ public record RigAnswers(
   }
 
   /** Tells whether the supply draws from a fresh tank, as was said or as is usual. */
-  public boolean draws(Tank tank) {
-    return TankMaker.isDrawnFrom(this, tank);
+  public boolean draws(TankAnswers tank) {
+    return TankTies.isDrawnFrom(this, tank);
   }
 
   /** Returns the tanks for some water, in the order in which they were named. */
-  public List<Tank> tanks(Contents contents) {
+  public List<TankAnswers> tanks(Contents contents) {
     return tanks.stream().filter(t -> t.contents() == contents).toList();
   }
 
@@ -203,278 +201,6 @@ public record RigAnswers(
       if (along < 0 || along > 4 || side < 0 || side > 2) {
         throw new IllegalArgumentException("no spot of the plan: " + along + ", " + side);
       }
-    }
-  }
-
-  /** Where a tank stands: over the floor, or under it in wind and frost. */
-  public enum Stands {
-    INSIDE,
-    UNDERNEATH
-  }
-
-  /** How water comes into a tank. */
-  public enum Fill {
-    NECK,
-    JUG,
-    MAINS,
-    FLOAT,
-    /** A second float valve, lower down. */
-    LOW_FLOAT,
-    /** From a barrel beside the vehicle, by a pump that hangs in it. */
-    BARREL,
-    /** Through its outlet, from below. */
-    OUTLET
-  }
-
-  /** What a tank is emptied by. */
-  public enum Drain {
-    NONE,
-    CAP,
-    VALVE,
-    /** A valve with a hose on it. */
-    HOSE,
-    /** The tank itself is carried out and tipped. */
-    CARRIED
-  }
-
-  /**
-   * An opening that somebody has shown on a face of a tank.
-   *
-   * @param port what it is, as the tank's opening is called
-   * @param face the face
-   * @param across from the rear edge; on the rear and front face from the right one (m), outside or
-   *     inside as the tank was measured
-   * @param up from the lower edge; on top and bottom from the right one (m)
-   */
-  public record Opening(String port, Face face, double across, double up) {}
-
-  /**
-   * Sizes of a tank from outside (m): along the vehicle, across it, and high.
-   *
-   * @param length along the vehicle, outside (m)
-   * @param width across the vehicle, outside (m)
-   * @param height outside (m)
-   */
-  public record Size(double length, double width, double height) {
-
-    /**
-     * Returns a size as high as it must be to hold a volume (m³) at a length and width.
-     *
-     * @param length outside (m)
-     * @param width outside (m)
-     * @param volume what it holds (m³)
-     */
-    public static Size holding(double length, double width, double volume, boolean inside) {
-      double walls = inside ? 0 : 2 * TankSizes.USUAL_WALL;
-      return new Size(length, width, volume / ((length - walls) * (width - walls)) + walls);
-    }
-  }
-
-  /**
-   * A tank.
-   *
-   * @param id short name, unique among the tanks
-   * @param label what people call it
-   * @param contents the water it is for
-   * @param litres what its label says (m³)
-   * @param size its sizes, if somebody measured
-   * @param inside whether they were measured inside
-   * @param stands whether it stands inside or hangs underneath, if somebody said so
-   * @param spot where it stands
-   * @param bottom its bottom above the ground (m)
-   * @param fills how it is filled
-   * @param neck where its neck is
-   * @param neckHeight the mouth of the neck above the ground (m)
-   * @param ventEnd where its vent ends above the ground (m)
-   * @param ventRises whether the vent rises above that first
-   * @param drain what it is emptied by
-   * @param from the tank that it is filled from by a pump of its own, by short name
-   * @param openings openings that somebody has shown; the others stand where they usually do
-   * @param venting how it breathes
-   * @param passages how water comes from another tank, and whether the pump draws from this one
-   */
-  public record Tank(
-      String id,
-      String label,
-      Contents contents,
-      Optional<Double> litres,
-      Optional<Size> size,
-      boolean inside,
-      Optional<Stands> stands,
-      Spot spot,
-      double bottom,
-      Set<Fill> fills,
-      Spot neck,
-      double neckHeight,
-      double ventEnd,
-      boolean ventRises,
-      Drain drain,
-      Optional<String> from,
-      List<Opening> openings,
-      Venting venting,
-      Passages passages) {
-    public Tank {
-      fills = Set.copyOf(fills);
-      stands = Objects.requireNonNullElse(stands, Optional.empty());
-      // Answers of an earlier Fernwort know nothing of these.
-      venting = Objects.requireNonNullElse(venting, Venting.USUAL);
-      passages = Objects.requireNonNullElse(passages, Passages.USUAL);
-      from = Objects.requireNonNullElse(from, Optional.empty());
-      openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
-    }
-
-    /**
-     * Makes a tank that is filled from no other, its openings where they usually are.
-     *
-     * @param bottom its bottom above the ground (m)
-     * @param neckHeight its filler neck above the ground (m)
-     * @param ventEnd the end of its vent above the ground (m)
-     */
-    public Tank(
-        String id,
-        String label,
-        Contents contents,
-        Optional<Double> litres,
-        Optional<Size> size,
-        boolean inside,
-        Spot spot,
-        double bottom,
-        Set<Fill> fills,
-        Spot neck,
-        double neckHeight,
-        double ventEnd,
-        boolean ventRises,
-        Drain drain) {
-      this(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          Optional.empty(),
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          Optional.empty(),
-          List.of(),
-          Venting.USUAL,
-          Passages.USUAL);
-    }
-
-    /** Returns this tank filled from another one, too. */
-    public Tank filledFrom(Optional<String> other) {
-      return with(fills, neck, neckHeight, ventEnd, ventRises, other, openings);
-    }
-
-    /** Returns this tank filled from another one, too, by something that brings the water. */
-    public Tank filledFrom(Optional<String> other, Passages how) {
-      return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          stands,
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          other,
-          openings,
-          venting,
-          how);
-    }
-
-    /** Returns this tank drawn from, or not. */
-    public Tank drawn(boolean is) {
-      return filledFrom(from, passages.drawing(is));
-    }
-
-    /** Returns this tank breathing otherwise. */
-    public Tank breathing(Venting how) {
-      return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          stands,
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          from,
-          openings,
-          how,
-          passages);
-    }
-
-    /** Returns this tank with openings that were shown. */
-    public Tank opened(List<Opening> shown) {
-      return with(fills, neck, neckHeight, ventEnd, ventRises, from, shown);
-    }
-
-    /** Returns this tank filled otherwise, its neck at a spot and height (m). */
-    public Tank filled(Set<Fill> ways, Spot neckAt, double height) {
-      return with(ways, neckAt, height, ventEnd, ventRises, from, openings);
-    }
-
-    /** Returns this tank with a vent that ends elsewhere (m above the ground). */
-    public Tank vented(double end, boolean rises) {
-      return with(fills, neck, neckHeight, end, rises, from, openings);
-    }
-
-    private Tank with(
-        Set<Fill> ways,
-        Spot neckAt,
-        double height,
-        double end,
-        boolean rises,
-        Optional<String> other,
-        List<Opening> shown) {
-      return new Tank(
-          id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height,
-          end, rises, drain, other, shown, venting, passages);
-    }
-
-    /** Returns this tank inside or underneath. */
-    public Tank standing(Stands where) {
-      return new Tank(
-          id,
-          label,
-          contents,
-          litres,
-          size,
-          inside,
-          Optional.of(where),
-          spot,
-          bottom,
-          fills,
-          neck,
-          neckHeight,
-          ventEnd,
-          ventRises,
-          drain,
-          from,
-          openings,
-          venting,
-          passages);
     }
   }
 
@@ -603,152 +329,6 @@ public record RigAnswers(
     }
   }
 
-  /** How water is made hot. */
-  public enum Hot {
-    NONE,
-    STORAGE,
-    INSTANT
-  }
-
-  /**
-   * The pump, by its plate, and what follows it.
-   *
-   * @param type how it moves water
-   * @param spot where it is
-   * @param height above the ground (m)
-   * @param flow at no pressure (m³/s)
-   * @param cutOut pressure at which its switch stops it (Pa)
-   * @param accumulator whether one follows
-   * @param filters what the water passes then, in order
-   * @param hot the heater
-   * @param heaterVolume what it holds (m³)
-   * @param manifolds whether the lines to the taps leave from manifolds
-   * @param heat where the heater is and what is around it, if somebody said so
-   * @param parts what somebody sees of it beyond its plate, and what is around it
-   */
-  public record Pump(
-      fernwort.core.kind.machine.Pump.Type type,
-      Spot spot,
-      double height,
-      double flow,
-      double cutOut,
-      boolean accumulator,
-      List<Filter.Grade> filters,
-      Hot hot,
-      double heaterVolume,
-      boolean manifolds,
-      Optional<Heat> heat,
-      PumpParts parts) {
-
-    /**
-     * Makes a pump with a heater beside it.
-     *
-     * @param height above the ground (m)
-     * @param flow at no pressure (m³/s)
-     * @param cutOut pressure at which its switch stops it (Pa)
-     * @param heaterVolume what the heater holds (m³)
-     */
-    public Pump(
-        fernwort.core.kind.machine.Pump.Type type,
-        Spot spot,
-        double height,
-        double flow,
-        double cutOut,
-        boolean accumulator,
-        List<Filter.Grade> filters,
-        Hot hot,
-        double heaterVolume,
-        boolean manifolds) {
-      this(
-          type,
-          spot,
-          height,
-          flow,
-          cutOut,
-          accumulator,
-          filters,
-          hot,
-          heaterVolume,
-          manifolds,
-          Optional.empty(),
-          PumpParts.USUAL);
-    }
-
-    /** Returns this pump with other things around it. */
-    public Pump with(PumpParts others) {
-      return new Pump(
-          type,
-          spot,
-          height,
-          flow,
-          cutOut,
-          accumulator,
-          filters,
-          hot,
-          heaterVolume,
-          manifolds,
-          heat,
-          others);
-    }
-
-    /** Returns what moves the water, by what one sees. */
-    public PumpParts.Mover mover() {
-      return parts.mover().orElse(PumpParts.Mover.of(type));
-    }
-
-    /** A diaphragm pump as most vans have it. */
-    public static final Pump USUAL =
-        new Pump(
-            fernwort.core.kind.machine.Pump.Type.DIAPHRAGM,
-            new Spot(1, 1),
-            0.85,
-            10e-3 / 60,
-            2.4e5,
-            false,
-            List.of(),
-            Hot.NONE,
-            0.01,
-            false);
-
-    public Pump {
-      filters = List.copyOf(filters);
-      heat = Objects.requireNonNullElse(heat, Optional.empty());
-      parts = Objects.requireNonNullElse(parts, PumpParts.USUAL);
-    }
-  }
-
-  /**
-   * The heater's place, and what is around it.
-   *
-   * @param spot where it is
-   * @param height its bottom above the ground (m)
-   * @param drain what lets its water out
-   * @param bypass whether valves lead the water past it in winter
-   * @param parts how these are built, and what else is around it
-   */
-  public record Heat(
-      Spot spot, double height, HeaterDrain drain, boolean bypass, HeaterParts parts) {
-
-    public Heat {
-      parts = Objects.requireNonNullElse(parts, HeaterParts.USUAL);
-    }
-
-    /**
-     * Makes a heater with nothing more around it.
-     *
-     * @param height its bottom above the ground (m)
-     */
-    public Heat(Spot spot, double height, HeaterDrain drain, boolean bypass) {
-      this(spot, height, drain, bypass, HeaterParts.USUAL);
-    }
-  }
-
-  /** What lets the water of a heater out. */
-  public enum HeaterDrain {
-    PLUG,
-    VALVE
-  }
-
   /** The places at which water is used. */
   public enum Use {
     SINK,
@@ -832,14 +412,14 @@ public record RigAnswers(
    * @param hot whether the hot run has one
    * @param by what opens there: a cap, unless somebody said otherwise
    */
-  public record Lows(boolean cold, boolean hot, Drain by) {
+  public record Lows(boolean cold, boolean hot, TankAnswers.Drain by) {
 
     public Lows {
-      by = Objects.requireNonNullElse(by, Drain.CAP);
+      by = Objects.requireNonNullElse(by, TankAnswers.Drain.CAP);
     }
 
     /** Nothing said. */
-    public static final Lows USUAL = new Lows(false, false, Drain.CAP);
+    public static final Lows USUAL = new Lows(false, false, TankAnswers.Drain.CAP);
   }
 
   /**

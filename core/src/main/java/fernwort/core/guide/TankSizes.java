@@ -1,6 +1,6 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.TankAnswers.Size;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Amount;
 import java.util.Optional;
@@ -44,7 +44,7 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   /** What share of the vehicle's length a tank takes at most. */
   private static final double LONGEST = 0.6;
 
-  static TankSizes of(RigAnswers.Tank tank, Vehicle vehicle) {
+  static TankSizes of(TankAnswers tank, Vehicle vehicle) {
     if (tank.size().isEmpty()) {
       return fromLitres(tank, vehicle);
     }
@@ -106,7 +106,7 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   }
 
   /** A box twice as long as wide, as low as fits under a floor where it stands under one. */
-  private static TankSizes fromLitres(RigAnswers.Tank tank, Vehicle vehicle) {
+  private static TankSizes fromLitres(TankAnswers tank, Vehicle vehicle) {
     double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05));
     double room = vehicle.floor() - tank.bottom();
     boolean under = room > LEAST_ROOM && room < USUAL_HEIGHT;

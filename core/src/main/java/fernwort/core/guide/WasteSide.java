@@ -62,7 +62,7 @@ final class WasteSide {
    */
   Map<String, String> join(TankMaker maker, List<Made> taps) {
     Map<String, String> tanks = new HashMap<>();
-    List<RigAnswers.Tank> gray = answers.tanks(Contents.GRAY);
+    List<TankAnswers> gray = answers.tanks(Contents.GRAY);
     List<Into> drops = drops(taps);
     for (int i = 0; i < gray.size(); i++) {
       List<Into> own = i == 0 ? drops : List.of();
@@ -94,7 +94,7 @@ final class WasteSide {
   }
 
   /** What runs in, each through its trap into an opening, or all into one where they meet. */
-  private void drop(List<Into> own, List<PortRef> into, RigAnswers.Tank tank) {
+  private void drop(List<Into> own, List<PortRef> into, TankAnswers tank) {
     boolean meet = answers.waste().parts().meet() && own.size() > 1;
     if (!meet) {
       for (int n = 0; n < own.size(); n++) {
@@ -103,7 +103,7 @@ final class WasteSide {
       return;
     }
     PortRef at = into.getFirst();
-    double height = rig.get(at.part()).at(at.port()).z() + 0.05;
+    double height = rig.get(at.part()).at(at.port()).z() + 5 * Assembly.STEP;
     for (Into one : own.subList(0, own.size() - 1)) {
       String tee =
           rig.part(
@@ -120,7 +120,7 @@ final class WasteSide {
     drop(own.getLast(), at, tank);
   }
 
-  private void drop(Into one, PortRef into, RigAnswers.Tank tank) {
+  private void drop(Into one, PortRef into, TankAnswers tank) {
     if (one.separator()) {
       separator(into, tank);
     } else {
@@ -153,7 +153,7 @@ final class WasteSide {
   }
 
   /** The inlet of a urine separator, with a trap below it. */
-  private void separator(PortRef into, RigAnswers.Tank tank) {
+  private void separator(PortRef into, TankAnswers tank) {
     double over = rig.get(into.part()).at(into.port()).z();
     String inlet =
         rig.part(
@@ -177,8 +177,8 @@ final class WasteSide {
   }
 
   /** A hose inlet that rinses the tank; a check valve keeps what is in it out of the hose. */
-  private void rinse(RigAnswers.Tank tank, PortRef into) {
-    double height = rig.get(into.part()).at(into.port()).z() + 0.1;
+  private void rinse(TankAnswers tank, PortRef into) {
+    double height = rig.get(into.part()).at(into.port()).z() + 10 * Assembly.STEP;
     double pipe = answers.bores().supply();
     String inlet =
         rig.part(
@@ -200,18 +200,24 @@ final class WasteSide {
     return made.tap().use() != Use.TOILET && rig.get(made.id()).kind().ports().contains("waste");
   }
 
-  private void drop(List<Made> sharing, PortRef into, RigAnswers.Tank tank) {
+  private void drop(List<Made> sharing, PortRef into, TankAnswers tank) {
     List<Part> above = sharing.stream().map(m -> rig.get(m.id())).toList();
     Spot spot = sharing.getFirst().tap().spot();
     double inlet = rig.get(into.part()).at(into.port()).z();
     double lowest = sharing.stream().mapToDouble(m -> trap(m.tap())).min().orElseThrow();
-    double height = Math.max(inlet + 0.05, lowest);
+    double height = Math.max(inlet + 5 * Assembly.STEP, lowest);
     Optional<PortRef> at = Optional.empty();
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
       if (at.isPresent()) {
         String tee =
-            rig.part(QuestionPage.WASTE, Says.WASTE_TEE.text(), spot, height + 0.05, 0, new Tee());
+            rig.part(
+                QuestionPage.WASTE,
+                Says.WASTE_TEE.text(),
+                spot,
+                height + 5 * Assembly.STEP,
+                0,
+                new Tee());
         rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
         rig.join(waste, rig.get(tee).port("b"), bore);
         waste = rig.get(tee).port("c");
@@ -244,7 +250,7 @@ final class WasteSide {
   }
 
   private void ground(Tap tap, String id) {
-    double low = rig.vehicle().clearance() + 0.1;
+    double low = rig.vehicle().clearance() + 10 * Assembly.STEP;
     String end =
         rig.part(
             QuestionPage.TAPS,
@@ -257,14 +263,14 @@ final class WasteSide {
     ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
 
-  private void dump(RigAnswers.Tank tank, String id) {
-    if (tank.drain() == RigAnswers.Drain.CARRIED) {
+  private void dump(TankAnswers tank, String id) {
+    if (tank.drain() == TankAnswers.Drain.CARRIED) {
       ways.add(Says.IT_IS_CARRIED_OUT.with(tank.label()));
       return;
     }
     double wide = answers.waste().parts().outlet().orElse(OUTLET);
     double low = rig.get(id).at("drain").z();
-    double out = Math.max(rig.vehicle().clearance() + 0.01, low - 0.05);
+    double out = Math.max(rig.vehicle().clearance() + 1 * Assembly.STEP, low - 5 * Assembly.STEP);
     PortRef at = rig.get(id).port("drain");
     String words = tank.label();
     if (answers.waste().dumpValve()) {
@@ -273,7 +279,7 @@ final class WasteSide {
               QuestionPage.WASTE,
               tank.label() + " dump",
               tank.spot(),
-              Math.max(out, low - 0.02),
+              Math.max(out, low - 2 * Assembly.STEP),
               8e-5,
               Fittings.twoWay(0, Says.PUSHED_IN.text(), Says.PULLED_OUT.text()));
       rig.join(at, rig.get(valve).port("a"), wide);

@@ -2,8 +2,8 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -148,7 +148,7 @@ final class HeaterCheck implements LayoutCheck {
   private static Optional<Line> beyondValve(Plumbed plan, Part heater, String port, Line line) {
     PortRef other = line.other(heater.port(port));
     Part next = plan.rig().part(other.part());
-    return next.kind() instanceof TwoWayValve
+    return next.kind().is(Purpose.TURNS) && next.kind().ports().size() == 2
         ? plan.lineAt(next, other.port().equals("a") ? "b" : "a")
         : Optional.empty();
   }

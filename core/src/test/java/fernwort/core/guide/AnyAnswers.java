@@ -1,13 +1,13 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.RigAnswers.Drain;
-import fernwort.core.guide.RigAnswers.Fill;
 import fernwort.core.guide.RigAnswers.Piece;
 import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.TankAnswers.Drain;
+import fernwort.core.guide.TankAnswers.Fill;
+import fernwort.core.guide.TankAnswers.Size;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
@@ -44,13 +44,13 @@ final class AnyAnswers {
     return new Spot(random.nextInt(5), random.nextInt(3));
   }
 
-  private static RigAnswers.Tank anyTank(int n, Contents contents, Random random) {
-    RigAnswers.Tank tank = plain(n, contents, random);
-    List<RigAnswers.Opening> openings = new ArrayList<>();
+  private static TankAnswers anyTank(int n, Contents contents, Random random) {
+    TankAnswers tank = plain(n, contents, random);
+    List<TankAnswers.Opening> openings = new ArrayList<>();
     for (String port : List.of("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
       if (random.nextInt(4) == 0) {
         openings.add(
-            new RigAnswers.Opening(
+            new TankAnswers.Opening(
                 port, any(Face.class, random), random.nextDouble(), random.nextDouble()));
       }
     }
@@ -75,7 +75,7 @@ final class AnyAnswers {
         .opened(openings);
   }
 
-  private static RigAnswers.Tank plain(int n, Contents contents, Random random) {
+  private static TankAnswers plain(int n, Contents contents, Random random) {
     boolean under = random.nextBoolean();
     Set<Fill> fills = EnumSet.noneOf(Fill.class);
     if (contents == Contents.FRESH) {
@@ -86,7 +86,7 @@ final class AnyAnswers {
       }
     }
     double bottom = under ? 0.3 + 0.1 * random.nextDouble() : 0.7 + 0.4 * random.nextDouble();
-    return new RigAnswers.Tank(
+    return new TankAnswers(
         "t" + n,
         (contents == Contents.FRESH ? "Fresh " : "Gray ") + n,
         contents,
@@ -106,11 +106,11 @@ final class AnyAnswers {
         any(Drain.class, random));
   }
 
-  private static RigAnswers.Heat anyHeater(Random random) {
-    return new RigAnswers.Heat(
+  private static PumpAnswers.Heat anyHeater(Random random) {
+    return new PumpAnswers.Heat(
         spot(random),
         0.7 + 0.4 * random.nextDouble(),
-        any(RigAnswers.HeaterDrain.class, random),
+        any(PumpAnswers.HeaterDrain.class, random),
         random.nextBoolean(),
         new HeaterParts(
             any(HeaterParts.Bypass.class, random),
@@ -136,7 +136,7 @@ final class AnyAnswers {
   static RigAnswers of(long seed) {
     Random random = new Random(seed);
     RigAnswers none = RigAnswers.of("Drawn " + seed);
-    List<RigAnswers.Tank> tanks = new ArrayList<>();
+    List<TankAnswers> tanks = new ArrayList<>();
     for (int i = random.nextInt(4); i > 0; i--) {
       tanks.add(anyTank(tanks.size(), Contents.FRESH, random));
     }
@@ -182,7 +182,7 @@ final class AnyAnswers {
                     : Optional.empty())),
         suction,
         new RigAnswers.Selector(any(RigAnswers.Third.class, random), none.selector().positions()),
-        new RigAnswers.Pump(
+        new PumpAnswers(
             any(Pump.Type.class, random),
             spot(random),
             0.7 + 0.4 * random.nextDouble(),
@@ -190,7 +190,7 @@ final class AnyAnswers {
             (1.5 + 2 * random.nextDouble()) * 1e5,
             random.nextBoolean(),
             random.nextBoolean() ? List.of() : List.of(any(Filter.Grade.class, random)),
-            any(RigAnswers.Hot.class, random),
+            any(PumpAnswers.Hot.class, random),
             0.01,
             random.nextBoolean(),
             random.nextBoolean() ? Optional.empty() : Optional.of(anyHeater(random)),

@@ -25,11 +25,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** What is asked of taps, heaters, tanks and axles becomes just that. */
 class AskedOneByOneTest {
 
-  private static RigAnswers warm(Optional<RigAnswers.Heat> heat, Tap... taps) {
-    RigAnswers.Pump p = GuidedTest.plainVan().pump();
+  private static RigAnswers warm(Optional<PumpAnswers.Heat> heat, Tap... taps) {
+    PumpAnswers p = GuidedTest.plainVan().pump();
     return GuidedTest.plainVan()
         .pumping(
-            new RigAnswers.Pump(
+            new PumpAnswers(
                 p.type(),
                 p.spot(),
                 p.height(),
@@ -37,7 +37,7 @@ class AskedOneByOneTest {
                 p.cutOut(),
                 false,
                 List.of(),
-                RigAnswers.Hot.STORAGE,
+                PumpAnswers.Hot.STORAGE,
                 0.01,
                 false,
                 heat,
@@ -68,8 +68,8 @@ class AskedOneByOneTest {
   @Test
   void aHeaterStandsWhereItIsWithItsDrainAndItsBypass() {
     Tap sink = tap(Use.SINK, RigAnswers.Water.COLD_AND_HOT);
-    RigAnswers.Heat heat =
-        new RigAnswers.Heat(new Spot(3, 0), 0.9, RigAnswers.HeaterDrain.VALVE, true);
+    PumpAnswers.Heat heat =
+        new PumpAnswers.Heat(new Spot(3, 0), 0.9, PumpAnswers.HeaterDrain.VALVE, true);
     Guided made = Guided.of(warm(Optional.of(heat), sink));
     Part heater = made.rig().part("heater");
     assertThat(heater.place()).isEqualTo("mid-front-left");
@@ -95,9 +95,9 @@ class AskedOneByOneTest {
         .isPositive();
   }
 
-  private static RigAnswers.Tank fresh(RigAnswers.Stands stands, double bottom) {
-    RigAnswers.Tank t = GuidedTest.tank("T", Contents.FRESH, 60);
-    return new RigAnswers.Tank(
+  private static TankAnswers fresh(TankAnswers.Stands stands, double bottom) {
+    TankAnswers t = GuidedTest.tank("T", Contents.FRESH, 60);
+    return new TankAnswers(
             t.id(),
             t.label(),
             t.contents(),
@@ -126,7 +126,7 @@ class AskedOneByOneTest {
     "TRUCK, UNDERNEATH, 0.5"
   })
   void insideIsOverTheFloorAndUnderneathBelow(
-      Vehicle.Body body, RigAnswers.Stands stands, double bottom) {
+      Vehicle.Body body, TankAnswers.Stands stands, double bottom) {
     RigAnswers answers =
         RigAnswers.of("T")
             .on("T", 2, new RigAnswers.Van(body, 6))
@@ -134,8 +134,8 @@ class AskedOneByOneTest {
     Rig rig = Guided.of(answers).rig();
     Part tank = rig.tanks().findFirst().orElseThrow();
     assertThat(tank.height() >= rig.vehicle().floor())
-        .isEqualTo(stands == RigAnswers.Stands.INSIDE);
-    assertThat(tank.place().endsWith("-under")).isEqualTo(stands == RigAnswers.Stands.UNDERNEATH);
+        .isEqualTo(stands == TankAnswers.Stands.INSIDE);
+    assertThat(tank.place().endsWith("-under")).isEqualTo(stands == TankAnswers.Stands.UNDERNEATH);
   }
 
   @Test

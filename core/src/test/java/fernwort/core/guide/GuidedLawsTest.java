@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Addition;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.RigAnswers.Fill;
-import fernwort.core.guide.RigAnswers.Size;
+import fernwort.core.guide.TankAnswers.Fill;
+import fernwort.core.guide.TankAnswers.Size;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
@@ -50,9 +50,9 @@ class GuidedLawsTest {
   private static RigAnswers pumped(RigAnswers drawn) {
     // An outlet that was shown at the top gives nothing, rightly.
     RigAnswers a = drawn.with(drawn.tanks().stream().map(t -> t.opened(List.of())).toList());
-    RigAnswers.Pump p = a.pump();
+    PumpAnswers p = a.pump();
     return a.pumping(
-        new RigAnswers.Pump(
+        new PumpAnswers(
             Pump.Type.DIAPHRAGM,
             p.spot(),
             p.height(),
@@ -74,7 +74,7 @@ class GuidedLawsTest {
     assertThat(RigLimits.problems(rig)).isEmpty();
     RigEdit edit = RigEdit.of(rig);
     boolean supplied =
-        answers.tanks(Contents.FRESH).stream().anyMatch(t -> TankMaker.isDrawnFrom(answers, t))
+        answers.tanks(Contents.FRESH).stream().anyMatch(t -> TankTies.isDrawnFrom(answers, t))
             || rig.partsById().containsKey("pump")
             || rig.partsById().containsKey("house-tee");
     for (Part part : rig.parts()) {
@@ -110,7 +110,7 @@ class GuidedLawsTest {
                 answers.with(
                     answers.tanks().stream()
                         .map(t ->
-                            new RigAnswers.Tank(
+                            new TankAnswers(
                                 t.id(),
                                 t.label(),
                                 t.contents(),
@@ -178,8 +178,8 @@ class GuidedLawsTest {
     Guided guided = Guided.of(answers);
     Rig rig = guided.rig();
     Network network = Network.of(rig);
-    for (RigAnswers.Tank tank : answers.tanks(Contents.FRESH)) {
-      Optional<RigAnswers.Tank> source = TankMaker.source(answers, tank);
+    for (TankAnswers tank : answers.tanks(Contents.FRESH)) {
+      Optional<TankAnswers> source = TankTies.source(answers, tank);
       if (source.isEmpty() || tank.passages().by() != Passages.By.PUMP) {
         continue;
       }
@@ -240,7 +240,7 @@ class GuidedLawsTest {
     Guided guided = Guided.of(answers);
     Rig rig = guided.rig();
     double half = rig.vehicle().width() / 2;
-    for (RigAnswers.Tank tank : answers.tanks()) {
+    for (TankAnswers tank : answers.tanks()) {
       Part part = rig.part(guided.tanks().getOrDefault(tank.id(), ""));
       Tank kind = (Tank) part.kind();
       double wall = tank.inside() ? 0 : kind.wall();

@@ -7,14 +7,14 @@ import fernwort.core.OnRecord;
 import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.RigAnswers.Drain;
-import fernwort.core.guide.RigAnswers.Fill;
 import fernwort.core.guide.RigAnswers.Piece;
 import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Size;
 import fernwort.core.guide.RigAnswers.Spot;
 import fernwort.core.guide.RigAnswers.Tap;
 import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.TankAnswers.Drain;
+import fernwort.core.guide.TankAnswers.Fill;
+import fernwort.core.guide.TankAnswers.Size;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.find.Jobs;
@@ -50,8 +50,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Rigs made from answers: that of somebody with a tape measure, a trailer and a bus. */
 class GuidedTest {
 
-  static RigAnswers.Tank tank(String label, Contents contents, double litres, Fill... fills) {
-    return new RigAnswers.Tank(
+  static TankAnswers tank(String label, Contents contents, double litres, Fill... fills) {
+    return new TankAnswers(
         label,
         label,
         contents,
@@ -81,7 +81,7 @@ class GuidedTest {
         RigAnswers.Mains.USUAL,
         List.of(Piece.THREE_WAY, Piece.STRAINER),
         none.selector(),
-        new RigAnswers.Pump(
+        new PumpAnswers(
             Pump.Type.DIAPHRAGM,
             new Spot(1, 1),
             0.85,
@@ -89,14 +89,14 @@ class GuidedTest {
             2.4e5,
             true,
             List.of(),
-            RigAnswers.Hot.NONE,
+            PumpAnswers.Hot.NONE,
             0.01,
             false),
         List.of(
             new Tap(Use.SINK, new Spot(3, 2), 1.5, Runs.TANK),
             new Tap(Use.OUTSIDE, new Spot(0, 2), 1.0, Runs.GROUND)),
         none.waste(),
-        new RigAnswers.Lows(true, false, RigAnswers.Drain.CAP),
+        new RigAnswers.Lows(true, false, TankAnswers.Drain.CAP),
         none.bores());
   }
 
@@ -131,15 +131,15 @@ class GuidedTest {
   /** A trailer with two tanks on one three-way valve and a foot to pump with. */
   private static RigAnswers trailer() {
     RigAnswers none = RigAnswers.of("Trailer");
-    RigAnswers.Tank first = tank("Near", Contents.FRESH, 40, Fill.NECK, Fill.JUG);
-    RigAnswers.Tank second = tank("Far", Contents.FRESH, 40, Fill.NECK);
+    TankAnswers first = tank("Near", Contents.FRESH, 40, Fill.NECK, Fill.JUG);
+    TankAnswers second = tank("Far", Contents.FRESH, 40, Fill.NECK);
     return none.on("Trailer", 2, new RigAnswers.Van(Vehicle.Body.TRAILER, 3.5))
         .with(List.of(first, second))
         .drawing(
             List.of(Piece.THREE_WAY, Piece.STRAINER),
             new RigAnswers.Selector(RigAnswers.Third.OTHER_TANK, none.selector().positions()))
         .pumping(
-            new RigAnswers.Pump(
+            new PumpAnswers(
                 Pump.Type.FOOT,
                 new Spot(0, 1),
                 0.7,
@@ -147,7 +147,7 @@ class GuidedTest {
                 0.6e5,
                 false,
                 List.of(),
-                RigAnswers.Hot.NONE,
+                PumpAnswers.Hot.NONE,
                 0.01,
                 false))
         .tapping(List.of(new Tap(Use.SINK, new Spot(0, 2), 1.1, Runs.GROUND)));
@@ -164,7 +164,7 @@ class GuidedTest {
         .filledBy(new RigAnswers.Mains(new Spot(0, 0), 1, true, true, true, true))
         .drawing(List.of(Piece.SHUT_OFF, Piece.STRAINER), none.selector())
         .pumping(
-            new RigAnswers.Pump(
+            new PumpAnswers(
                 Pump.Type.DIAPHRAGM,
                 new Spot(1, 0),
                 1.2,
@@ -172,7 +172,7 @@ class GuidedTest {
                 3e5,
                 true,
                 List.of(Filter.Grade.SEDIMENT, Filter.Grade.CARBON),
-                RigAnswers.Hot.STORAGE,
+                PumpAnswers.Hot.STORAGE,
                 0.015,
                 true))
         .tapping(
@@ -182,7 +182,7 @@ class GuidedTest {
                 new Tap(Use.SHOWER, new Spot(2, 0), 2.4, Runs.TANK),
                 new Tap(Use.TOILET, new Spot(2, 0), 1.5, Runs.TANK)))
         .running(new RigAnswers.Waste(Set.of(Use.BASIN, Use.SHOWER), true, WasteParts.USUAL))
-        .low(new RigAnswers.Lows(true, true, RigAnswers.Drain.CAP), none.bores());
+        .low(new RigAnswers.Lows(true, true, TankAnswers.Drain.CAP), none.bores());
   }
 
   /** Taps on the mains, and no tank yet. */
@@ -325,21 +325,21 @@ class GuidedTest {
   void tanksOnOneSpotStandBesideEachOtherAndAreToldWhereThereIsNoRoom() {
     assertThat(overlaps(plainVan())).isEmpty();
     assertThat(overlaps(trailer())).isEmpty();
-    RigAnswers.Tank near = trailer().tanks().getFirst();
+    TankAnswers near = trailer().tanks().getFirst();
     RigAnswers three = trailer().with(List.of(near, at(near, near.spot(), near.bottom() + 0.1)));
     Rig rig = Guided.of(three).rig();
     assertThat(overlaps(three)).isEmpty();
     assertThat(rig.tanks().map(t -> t.x() + " " + t.y()).distinct()).hasSize(2);
     Size wide = new Size(2.5, 1.8, 0.3);
-    RigAnswers.Tank large = with(near, Optional.of(wide));
+    TankAnswers large = with(near, Optional.of(wide));
     assertThat(overlaps(three.with(List.of(large, at(large, large.spot(), large.bottom())))))
         .singleElement()
         .asString()
         .contains("in the same place");
   }
 
-  private static RigAnswers.Tank with(RigAnswers.Tank t, Optional<Size> size) {
-    return new RigAnswers.Tank(
+  private static TankAnswers with(TankAnswers t, Optional<Size> size) {
+    return new TankAnswers(
         t.id(),
         t.label(),
         t.contents(),
@@ -363,8 +363,8 @@ class GuidedTest {
         .toList();
   }
 
-  private static RigAnswers.Tank at(RigAnswers.Tank tank, Spot spot, double bottom) {
-    return new RigAnswers.Tank(
+  private static TankAnswers at(TankAnswers tank, Spot spot, double bottom) {
+    return new TankAnswers(
         "Other",
         "Other",
         tank.contents(),
@@ -426,7 +426,7 @@ class GuidedTest {
 
   @Test
   void aVentEndsWhereItIsSaidToAndRisesBeforeThat() {
-    RigAnswers.Tank low = plainVan().tanks().getFirst().vented(0.9, true);
+    TankAnswers low = plainVan().tanks().getFirst().vented(0.9, true);
     Rig rig = Guided.of(plainVan().with(List.of(low))).rig();
     assertThat(rig.part("fresh-vent").height()).isEqualTo(0.9);
     double top = rig.part("fresh").at("vent").z();
@@ -437,8 +437,8 @@ class GuidedTest {
 
   @Test
   void aTankThatFillsTwoGivesThemOutletsThatStandApart() {
-    RigAnswers.Tank near = trailer().tanks().getFirst();
-    List<RigAnswers.Tank> tanks =
+    TankAnswers near = trailer().tanks().getFirst();
+    List<TankAnswers> tanks =
         List.of(
             near,
             tank("Left", Contents.FRESH, 30).filledFrom(Optional.of("Near")),
@@ -475,9 +475,9 @@ class GuidedTest {
   }
 
   private static TankSizes sizes(double litres, Size size, boolean inside) {
-    RigAnswers.Tank t = tank("T", Contents.FRESH, litres);
+    TankAnswers t = tank("T", Contents.FRESH, litres);
     return TankSizes.of(
-        new RigAnswers.Tank(
+        new TankAnswers(
             t.id(),
             t.label(),
             t.contents(),

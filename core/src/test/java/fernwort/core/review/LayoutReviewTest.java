@@ -9,6 +9,7 @@ import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.guide.Guided;
+import fernwort.core.guide.PumpAnswers;
 import fernwort.core.guide.RigAnswers;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.hydraulics.Hydraulics;
@@ -322,11 +323,11 @@ class LayoutReviewTest {
   @Test
   void aBypassThatIsFittedLeadsWaterPastTheHeater() {
     RigAnswers stay = ReadyAnswers.of("long-stay", "Stay").orElseThrow();
-    RigAnswers.Pump p = stay.pump();
+    PumpAnswers p = stay.pump();
     Guided plain =
         Guided.of(
             stay.pumping(
-                new RigAnswers.Pump(
+                new PumpAnswers(
                     p.type(),
                     p.spot(),
                     p.height(),
@@ -343,6 +344,28 @@ class LayoutReviewTest {
     assertThat(hotAtSink(fitted, plain.running(), "open", "shut")).isGreaterThan(1e-5);
     assertThat(hotAtSink(fitted, plain.running(), "shut", "open")).isGreaterThan(1e-5);
     assertThat(hotAtSink(fitted, plain.running(), "shut", "shut")).isZero();
+    // One of the three is there already: it is used, and none is put beside it.
+    Part heater = plain.rig().part("heater");
+    Part in =
+        new Part(
+            "heater-in",
+            "Heater in",
+            heater.place(),
+            heater.x(),
+            heater.y(),
+            heater.height(),
+            2e-5,
+            Fittings.twoWay(0));
+    Line cold = plain.rig().linesByPort().get(heater.port("cold"));
+    Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, "a", "b");
+    Rig second =
+        find(valved, Code.HEATER_BYPASS, "heater")
+            .orElseThrow()
+            .change()
+            .orElseThrow()
+            .apply(valved);
+    assertThat(second.parts()).extracting(Part::label).containsOnlyOnce("Heater in");
+    assertThat(hotAtSink(second, plain.running(), "open", "shut")).isGreaterThan(1e-5);
   }
 
   /** What comes hot at the sink by how the valve past the heater and those at it stand (m³/s). */

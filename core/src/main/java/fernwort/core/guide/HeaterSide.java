@@ -1,0 +1,238 @@
+package fernwort.core.guide;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.guide.PumpAnswers.Heat;
+import fernwort.core.guide.PumpAnswers.HeaterDrain;
+import fernwort.core.guide.PumpAnswers.Hot;
+import fernwort.core.kind.end.OpenEnd.Role;
+import fernwort.core.kind.line.CheckValve;
+import fernwort.core.kind.line.LeakTray;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.machine.Heater;
+import fernwort.core.rig.PortRef;
+import java.util.Optional;
+
+/** The heater with its drain, its bypass, its relief tube and the loop that keeps taps hot. */
+final class HeaterSide {
+
+  private static final double VALVE_BODY = 2e-5;
+
+  /** A relief valve of a heater opens at this (Pa). */
+  private static final double RELIEF = 6e5;
+
+  /** What the tray under a heater holds (m³). */
+  private static final double TRAY = 0.005;
+
+  private final Assembly rig;
+  private final RigAnswers answers;
+  private final double bore;
+  private String heater = "";
+
+  HeaterSide(Assembly rig, RigAnswers answers) {
+    this.rig = rig;
+    this.answers = answers;
+    bore = answers.bores().supply();
+  }
+
+  /**
+   * The ports by which cold water comes to the heater and its valves, and hot water leaves; where
+   * the hot lines end in a loop, the port by which it comes back.
+   */
+  record Heated(String heater, PortRef cold, PortRef hot, Optional<PortRef> loop) {}
+
+  /** Adds the heater and what is around it; returns what it is and where its lines begin. */
+  Heated join() {
+    PumpAnswers pumps = answers.pump();
+    boolean store = pumps.hot() == Hot.STORAGE;
+    Heat heat = pumps.heat().orElse(PumpAnswers.Heat.beside(pumps));
+    heater =
+        rig.part(
+            QuestionPage.PUMP,
+            "Heater",
+            heat.spot(),
+            heat.height(),
+            pumps.heaterVolume(),
+            new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
+    PortRef cold = rig.get(heater).port("cold");
+    PortRef hot = rig.get(heater).port("hot");
+    if (heat.drain() == HeaterDrain.VALVE) {
+      cold = drained(cold, heat);
+    }
+    if (heat.parts().relief()) {
+      cold = relieved(cold, heat);
+    }
+    if (heat.parts().tray()) {
+      rig.part(
+          QuestionPage.PUMP,
+          Says.HEATER_TRAY.text(),
+          heat.spot(),
+          rig.below(heat.height(), 2 * Assembly.STEP),
+          0,
+          new LeakTray(TRAY, true));
+    }
+    Optional<PortRef> loop = Optional.empty();
+    if (heat.parts().loop()) {
+      String tee =
+          rig.part(
+              QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+      rig.join(rig.get(tee).port("b"), cold, bore);
+      loop = Optional.of(loop(rig.get(tee).port("c"), heat));
+      cold = rig.get(tee).port("a");
+    }
+    if (!heat.bypass()) {
+      return new Heated(heater, cold, hot, loop);
+    }
+    return switch (heat.parts().bypass()) {
+      case THREE_VALVES -> bypassed(cold, hot, heat, loop, true);
+      case TWO_VALVES -> bypassed(cold, hot, heat, loop, false);
+      case TWO_THREE_WAYS -> ledPast(cold, hot, heat, loop);
+    };
+  }
+
+  /** A pump that keeps hot water going round; returns the port by which it is fed. */
+  private PortRef loop(PortRef into, Heat heat) {
+    double at = heat.height() + 5 * Assembly.STEP;
+    String round =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.LOOP_PUMP.text(),
+            heat.spot(),
+            at,
+            1e-4,
+            Fittings.circulationPump(6, 0.3));
+    String check =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.LOOP_CHECK_VALVE.text(),
+            heat.spot(),
+            at,
+            VALVE_BODY,
+            Fittings.check());
+    rig.join(rig.get(round).port("out"), rig.get(check).port("in"), bore);
+    rig.join(rig.get(check).port("out"), into, bore);
+    return rig.get(round).port("in");
+  }
+
+  /** A relief valve whose tube leads outside. */
+  private PortRef relieved(PortRef cold, Heat heat) {
+    String tee =
+        rig.part(
+            QuestionPage.PUMP, Says.RELIEF_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+    String valve =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.RELIEF_VALVE.text(),
+            heat.spot(),
+            heat.height() + 2 * Assembly.STEP,
+            VALVE_BODY,
+            new CheckValve(RELIEF));
+    String tube =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.RELIEF_TUBE.text(),
+            heat.spot(),
+            rig.overGround(),
+            0,
+            Fittings.end(Role.DRAIN));
+    rig.join(rig.get(tee).port("b"), cold, bore);
+    rig.join(rig.get(tee).port("c"), rig.get(valve).port("in"), bore);
+    rig.join(rig.get(valve).port("out"), rig.get(tube).port("in"), bore);
+    return rig.get(tee).port("a");
+  }
+
+  /** A valve below the heater lets it run out onto the ground. */
+  private PortRef drained(PortRef cold, Heat heat) {
+    double low = rig.below(heat.height(), 3 * Assembly.STEP);
+    double hand = rig.below(heat.height(), 6 * Assembly.STEP);
+    String tee =
+        rig.part(QuestionPage.PUMP, Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
+    String valve =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.HEATER_DRAIN.text(),
+            heat.spot(),
+            hand,
+            VALVE_BODY,
+            Fittings.twoWay(0));
+    double under =
+        Math.min(low - 10 * Assembly.STEP, rig.vehicle().clearance() + 15 * Assembly.STEP);
+    String tail =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.HEATER_DRAIN_TAIL.text(),
+            heat.spot(),
+            under,
+            0,
+            Fittings.end(Role.DRAIN));
+    rig.join(rig.get(tee).port("b"), cold, bore);
+    rig.join(rig.get(tee).port("c"), rig.get(valve).port("a"), bore);
+    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
+    return rig.get(tee).port("a");
+  }
+
+  /** Valves lead the water past the heater, so that no antifreeze goes into it. */
+  private Heated bypassed(
+      PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop, boolean three) {
+    String before =
+        rig.part(QuestionPage.PUMP, Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
+    String after =
+        rig.part(
+            QuestionPage.PUMP,
+            Says.HOT_TEE.text(),
+            heat.spot(),
+            heat.height() + 10 * Assembly.STEP,
+            0,
+            new Tee());
+    String in = valve(Says.HEATER_IN.text(), heat, "open");
+    rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
+    rig.join(rig.get(in).port("b"), cold, bore);
+    PortRef left = hot;
+    if (three) {
+      String out = valve(Says.HEATER_OUT.text(), heat, "open");
+      rig.join(hot, rig.get(out).port("a"), bore);
+      left = rig.get(out).port("b");
+    }
+    rig.join(left, rig.get(after).port("a"), bore);
+    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
+    rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
+    rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
+    return new Heated(heater, rig.get(before).port("a"), rig.get(after).port("c"), loop);
+  }
+
+  /** Two three-way valves do the same: one before the heater, one after it. */
+  private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
+    String in = past(Says.HEATER_IN.text(), heat);
+    String out = past(Says.HEATER_OUT.text(), heat);
+    rig.join(rig.get(in).port("b"), cold, bore);
+    rig.join(hot, rig.get(out).port("b"), bore);
+    rig.join(rig.get(in).port("c"), rig.get(out).port("c"), bore);
+    return new Heated(heater, rig.get(in).port("a"), rig.get(out).port("a"), loop);
+  }
+
+  private String past(String label, Heat heat) {
+    String id =
+        rig.part(
+            QuestionPage.PUMP,
+            label,
+            heat.spot(),
+            heat.height() + 5 * Assembly.STEP,
+            VALVE_BODY,
+            InletSide.diverter(
+                Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false));
+    rig.runsWith(id, "first");
+    return id;
+  }
+
+  private String valve(String label, Heat heat, String running) {
+    String id =
+        rig.part(
+            QuestionPage.PUMP,
+            label,
+            heat.spot(),
+            heat.height() + 5 * Assembly.STEP,
+            VALVE_BODY,
+            Fittings.twoWay(0));
+    rig.runsWith(id, running);
+    return id;
+  }
+}

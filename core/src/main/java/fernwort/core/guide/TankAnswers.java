@@ -1,0 +1,281 @@
+package fernwort.core.guide;
+
+import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.rig.Face;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What somebody has answered about a tank.
+ *
+ * @param id short name, unique among the tanks
+ * @param label what people call it
+ * @param contents the water it is for
+ * @param litres what its label says (m³)
+ * @param size its sizes, if somebody measured
+ * @param inside whether they were measured inside
+ * @param stands whether it stands inside or hangs underneath, if somebody said so
+ * @param spot where it stands
+ * @param bottom its bottom above the ground (m)
+ * @param fills how it is filled
+ * @param neck where its neck is
+ * @param neckHeight the mouth of the neck above the ground (m)
+ * @param ventEnd where its vent ends above the ground (m)
+ * @param ventRises whether the vent rises above that first
+ * @param drain what it is emptied by
+ * @param from the tank that it is filled from by a pump of its own, by short name
+ * @param openings openings that somebody has shown; the others stand where they usually do
+ * @param venting how it breathes
+ * @param passages how water comes from another tank, and whether the pump draws from this one
+ */
+public record TankAnswers(
+    String id,
+    String label,
+    Contents contents,
+    Optional<Double> litres,
+    Optional<Size> size,
+    boolean inside,
+    Optional<Stands> stands,
+    Spot spot,
+    double bottom,
+    Set<Fill> fills,
+    Spot neck,
+    double neckHeight,
+    double ventEnd,
+    boolean ventRises,
+    Drain drain,
+    Optional<String> from,
+    List<Opening> openings,
+    Venting venting,
+    Passages passages) {
+  public TankAnswers {
+    fills = Set.copyOf(fills);
+    stands = Objects.requireNonNullElse(stands, Optional.empty());
+    // Answers of an earlier Fernwort know nothing of these.
+    venting = Objects.requireNonNullElse(venting, Venting.USUAL);
+    passages = Objects.requireNonNullElse(passages, Passages.USUAL);
+    from = Objects.requireNonNullElse(from, Optional.empty());
+    openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
+  }
+
+  /**
+   * Makes a tank that is filled from no other, its openings where they usually are.
+   *
+   * @param bottom its bottom above the ground (m)
+   * @param neckHeight its filler neck above the ground (m)
+   * @param ventEnd the end of its vent above the ground (m)
+   */
+  public TankAnswers(
+      String id,
+      String label,
+      Contents contents,
+      Optional<Double> litres,
+      Optional<Size> size,
+      boolean inside,
+      Spot spot,
+      double bottom,
+      Set<Fill> fills,
+      Spot neck,
+      double neckHeight,
+      double ventEnd,
+      boolean ventRises,
+      Drain drain) {
+    this(
+        id,
+        label,
+        contents,
+        litres,
+        size,
+        inside,
+        Optional.empty(),
+        spot,
+        bottom,
+        fills,
+        neck,
+        neckHeight,
+        ventEnd,
+        ventRises,
+        drain,
+        Optional.empty(),
+        List.of(),
+        Venting.USUAL,
+        Passages.USUAL);
+  }
+
+  /** Returns this tank filled from another one, too. */
+  public TankAnswers filledFrom(Optional<String> other) {
+    return with(fills, neck, neckHeight, ventEnd, ventRises, other, openings);
+  }
+
+  /** Returns this tank filled from another one, too, by something that brings the water. */
+  public TankAnswers filledFrom(Optional<String> other, Passages how) {
+    return new TankAnswers(
+        id,
+        label,
+        contents,
+        litres,
+        size,
+        inside,
+        stands,
+        spot,
+        bottom,
+        fills,
+        neck,
+        neckHeight,
+        ventEnd,
+        ventRises,
+        drain,
+        other,
+        openings,
+        venting,
+        how);
+  }
+
+  /** Returns this tank drawn from, or not. */
+  public TankAnswers drawn(boolean is) {
+    return filledFrom(from, passages.drawing(is));
+  }
+
+  /** Returns this tank breathing otherwise. */
+  public TankAnswers breathing(Venting how) {
+    return new TankAnswers(
+        id,
+        label,
+        contents,
+        litres,
+        size,
+        inside,
+        stands,
+        spot,
+        bottom,
+        fills,
+        neck,
+        neckHeight,
+        ventEnd,
+        ventRises,
+        drain,
+        from,
+        openings,
+        how,
+        passages);
+  }
+
+  /** Returns this tank with openings that were shown. */
+  public TankAnswers opened(List<Opening> shown) {
+    return with(fills, neck, neckHeight, ventEnd, ventRises, from, shown);
+  }
+
+  /** Returns this tank filled otherwise, its neck at a spot and height (m). */
+  public TankAnswers filled(Set<Fill> ways, Spot neckAt, double height) {
+    return with(ways, neckAt, height, ventEnd, ventRises, from, openings);
+  }
+
+  /** Returns this tank with a vent that ends elsewhere (m above the ground). */
+  public TankAnswers vented(double end, boolean rises) {
+    return with(fills, neck, neckHeight, end, rises, from, openings);
+  }
+
+  private TankAnswers with(
+      Set<Fill> ways,
+      Spot neckAt,
+      double height,
+      double end,
+      boolean rises,
+      Optional<String> other,
+      List<Opening> shown) {
+    return new TankAnswers(
+        id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height, end,
+        rises, drain, other, shown, venting, passages);
+  }
+
+  /** Returns this tank inside or underneath. */
+  public TankAnswers standing(Stands where) {
+    return new TankAnswers(
+        id,
+        label,
+        contents,
+        litres,
+        size,
+        inside,
+        Optional.of(where),
+        spot,
+        bottom,
+        fills,
+        neck,
+        neckHeight,
+        ventEnd,
+        ventRises,
+        drain,
+        from,
+        openings,
+        venting,
+        passages);
+  }
+
+  /** Where a tank stands: over the floor, or under it in wind and frost. */
+  public enum Stands {
+    INSIDE,
+    UNDERNEATH
+  }
+
+  /** How water comes into a tank. */
+  public enum Fill {
+    NECK,
+    JUG,
+    MAINS,
+    FLOAT,
+    /** A second float valve, lower down. */
+    LOW_FLOAT,
+    /** From a barrel beside the vehicle, by a pump that hangs in it. */
+    BARREL,
+    /** Through its outlet, from below. */
+    OUTLET
+  }
+
+  /** What a tank is emptied by. */
+  public enum Drain {
+    NONE,
+    CAP,
+    VALVE,
+    /** A valve with a hose on it. */
+    HOSE,
+    /** The tank itself is carried out and tipped. */
+    CARRIED
+  }
+
+  /**
+   * An opening that somebody has shown on a face of a tank.
+   *
+   * @param port what it is, as the tank's opening is called
+   * @param face the face
+   * @param across from the rear edge; on the rear and front face from the right one (m), outside or
+   *     inside as the tank was measured
+   * @param up from the lower edge; on top and bottom from the right one (m)
+   */
+  public record Opening(String port, Face face, double across, double up) {}
+
+  /**
+   * Sizes of a tank from outside (m): along the vehicle, across it, and high.
+   *
+   * @param length along the vehicle, outside (m)
+   * @param width across the vehicle, outside (m)
+   * @param height outside (m)
+   */
+  public record Size(double length, double width, double height) {
+
+    /**
+     * Returns a size as high as it must be to hold a volume (m³) at a length and width.
+     *
+     * @param length outside (m)
+     * @param width outside (m)
+     * @param volume what it holds (m³)
+     */
+    public static Size holding(double length, double width, double volume, boolean inside) {
+      double walls = inside ? 0 : 2 * TankSizes.USUAL_WALL;
+      return new Size(length, width, volume / ((length - walls) * (width - walls)) + walls);
+    }
+  }
+}

@@ -2,7 +2,7 @@ package fernwort.app.guide;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
 import java.util.LinkedHashMap;

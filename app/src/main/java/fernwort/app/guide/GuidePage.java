@@ -4,7 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;

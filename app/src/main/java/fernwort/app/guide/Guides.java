@@ -8,7 +8,7 @@ import fernwort.app.store.StaleVersion;
 import fernwort.core.describe.Alteration;
 import fernwort.core.format.AnswersFormat;
 import fernwort.core.guide.Guided;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.util.Locale;

@@ -4,7 +4,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.QuestionPage;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import java.util.List;

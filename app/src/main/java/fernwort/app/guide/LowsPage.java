@@ -3,11 +3,11 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.PumpAnswers.Hot;
-import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Bores;
-import fernwort.core.guide.RigAnswers.Lows;
-import fernwort.core.guide.TankAnswers.Drain;
+import fernwort.core.guide.answers.PumpAnswers.Hot;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Bores;
+import fernwort.core.guide.answers.RigAnswers.Lows;
+import fernwort.core.guide.answers.TankAnswers.Drain;
 import java.util.ArrayList;
 import java.util.List;
 

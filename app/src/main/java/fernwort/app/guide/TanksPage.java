@@ -3,11 +3,11 @@ package fernwort.app.guide;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
-import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.TankAnswers;
-import fernwort.core.guide.TankAnswers.Drain;
-import fernwort.core.guide.TankAnswers.Size;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Drain;
+import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -81,6 +81,16 @@ final class TanksPage implements GuidePage {
             units.unit(Measure.LENGTH).sign(),
             Says.ALONG_THE_VEHICLE_X_ACROSS_X.filled(size(new Size(0.9, 0.4, 0.29), units))));
     fields.add(Field.tick(t + "inside", Says.MEASURED_INSIDE.text(), tank.inside(), ""));
+    fields.add(
+        Field.choice(
+            t + "form",
+            Says.ITS_FORM.text(),
+            tank.form().name(),
+            List.of(
+                new Field.Option("BOX", Says.A_BOX.text()),
+                new Field.Option("LYING", Says.A_CYLINDER_ALONG_THE_VEHICLE.text()),
+                new Field.Option("LYING_ACROSS", Says.A_CYLINDER_ACROSS_IT.text()),
+                new Field.Option("UPRIGHT", Says.A_BARREL_THAT_STANDS.text()))));
     fields.add(
         Field.choice(
             t + "stands",
@@ -207,7 +217,8 @@ final class TanksPage implements GuidePage {
         was.from(),
         was.openings(),
         was.venting(),
-        was.passages());
+        was.passages(),
+        sheet.choice(t + "form", was.form()));
   }
 
   /** The sizes in one box. */

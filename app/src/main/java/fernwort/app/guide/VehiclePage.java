@@ -4,8 +4,8 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.guide.RigAnswers;
-import fernwort.core.guide.RigAnswers.StandsOn;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.StandsOn;
 import java.util.List;
 import java.util.Optional;
 

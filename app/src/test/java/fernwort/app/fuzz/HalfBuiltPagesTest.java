@@ -6,7 +6,7 @@ import fernwort.app.SharedCopy;
 import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.guide.Guided;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Part;

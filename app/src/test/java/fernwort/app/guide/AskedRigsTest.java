@@ -8,7 +8,7 @@ import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.format.RigFormat;
 import fernwort.core.guide.Guided;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.nio.file.Files;

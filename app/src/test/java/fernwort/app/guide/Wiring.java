@@ -152,7 +152,8 @@ final class Wiring {
   private static String told(Kind kind) {
     String name = kind.getClass().getSimpleName();
     return switch (kind) {
-      case Tank tank -> name + " " + tank.contents();
+      case Tank tank ->
+          name + " " + tank.contents() + " " + tank.shape().getClass().getSimpleName();
       // How a pump between tanks moves water is not asked.
       case Pump pump ->
           name + " " + pump.duty() + (pump.duty() == Pump.Duty.TRANSFER ? "" : " " + pump.works());

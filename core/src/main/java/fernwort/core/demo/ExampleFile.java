@@ -2,7 +2,7 @@ package fernwort.core.demo;
 
 import fernwort.core.format.AnswersFormat;
 import fernwort.core.format.RigFormat;
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.io.InputStream;

@@ -1,6 +1,6 @@
 package fernwort.core.demo;
 
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import java.util.Optional;
 
 /** Answers to begin with, for the ready layouts that the questions can tell. */

@@ -1,6 +1,6 @@
 package fernwort.core.format;
 
-import fernwort.core.guide.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers;
 import java.util.Optional;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;

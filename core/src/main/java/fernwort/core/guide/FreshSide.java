@@ -1,10 +1,15 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.RigAnswers.Joins;
-import fernwort.core.guide.RigAnswers.Piece;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Third;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.PumpParts;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Joins;
+import fernwort.core.guide.answers.RigAnswers.Piece;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Third;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankTies;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.end.HoseInlet;

@@ -21,6 +21,8 @@ public record Guess(About about, Message what, Message matters) {
     FLOOR(QuestionPage.VEHICLE),
     DIMENSIONS(QuestionPage.TANKS),
     HEATER(QuestionPage.PUMP),
+    /** What stands on plates that no page asks for; the editor does. */
+    PLATES(null),
     /** Only a tape settles these, in the editor. */
     LENGTHS(null);
 

@@ -1,5 +1,9 @@
 package fernwort.core.guide;
 
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
@@ -92,6 +96,18 @@ public record Guided(
               Guess.About.FLOOR,
               Says.THE_FLOOR_ABOVE_THE_GROUND.with(Amount.length(made.vehicle().floor())),
               Says.WHAT_HANGS_UNDER_IT_AND_FREEZES.with()));
+    }
+    long plates =
+        made.parts().stream()
+            .filter(p -> !p.id().equals("pump") && !p.kind().is(Purpose.HOLDS))
+            .filter(p -> p.kind().properties().stream().anyMatch(x -> x.amount().isPresent()))
+            .count();
+    if (plates > 0) {
+      guesses.add(
+          new Guess(
+              Guess.About.PLATES,
+              Says.PLATES_THAT_WERE_NOT_ASKED.with(plates),
+              Says.FLOW_AND_PRESSURE_AT_THE_TAPS.with()));
     }
     if (answers.pump().hot() != PumpAnswers.Hot.NONE && answers.pump().heat().isEmpty()) {
       guesses.add(

@@ -1,9 +1,11 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.PumpAnswers.Heat;
-import fernwort.core.guide.PumpAnswers.HeaterDrain;
-import fernwort.core.guide.PumpAnswers.Hot;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.PumpAnswers.Heat;
+import fernwort.core.guide.answers.PumpAnswers.HeaterDrain;
+import fernwort.core.guide.answers.PumpAnswers.Hot;
+import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.LeakTray;

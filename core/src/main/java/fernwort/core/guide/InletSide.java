@@ -1,9 +1,12 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.InletBranches.ChosenBy;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.TankAnswers.Fill;
+import fernwort.core.guide.answers.InletBranches;
+import fernwort.core.guide.answers.InletBranches.ChosenBy;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Filter;

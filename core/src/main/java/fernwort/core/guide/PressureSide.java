@@ -1,11 +1,16 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.PumpAnswers.Hot;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tap;
-import fernwort.core.guide.RigAnswers.Use;
-import fernwort.core.guide.RigAnswers.Water;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.PumpAnswers.Hot;
+import fernwort.core.guide.answers.PumpParts;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Tap;
+import fernwort.core.guide.answers.RigAnswers.Use;
+import fernwort.core.guide.answers.RigAnswers.Water;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankTies;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Moved;
 import fernwort.core.kind.end.Fixture.Type;

@@ -1,6 +1,7 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.RigAnswers.StandsOn;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.StandsOn;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Vehicle;

@@ -49,6 +49,9 @@ enum Says implements Phrase {
   WHAT_HANGS_UNDER_IT_AND_FREEZES("what hangs under it, and freezes first"),
   THE_HEATER_BESIDE_THE_PUMP("The heater is beside the pump, with a drain plug and no bypass"),
   HOW_IT_IS_DRAINED_BEFORE_FROST("how it is drained before frost, and how soon hot water comes"),
+  PLATES_THAT_WERE_NOT_ASKED(
+      "Flow and pressure of taps, valves, filters and small pumps, {} in all, are as usual"),
+  FLOW_AND_PRESSURE_AT_THE_TAPS("flow and pressure at the taps; the editor takes what plates say"),
   FLOW_AT_THE_TAPS_AND_WHAT_STAYS("flow at the taps, and what stays in them"),
 
   // InletSide: from the hose inlet, or two of them, to the tanks, the taps and the pump.
@@ -124,12 +127,6 @@ enum Says implements Phrase {
   COLD_TEE("Cold tee"),
   DRINKING_TAP("Drinking tap"),
   OUTSIDE_SHOWER("Outside shower"),
-
-  // RigAnswers: what somebody has answered about a rig so far.
-  POINTS_RIGHT("points right"),
-  POINTS_UP("points up"),
-  POINTS_LEFT("points left"),
-  POINTS_DOWN("points down"),
 
   // TankMaker: makes a tank with the openings that its answers ask for, its neck, its vent and its
   // drain.

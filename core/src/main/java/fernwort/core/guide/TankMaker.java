@@ -1,11 +1,15 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.TankAnswers.Drain;
-import fernwort.core.guide.TankAnswers.Fill;
-import fernwort.core.guide.TankAnswers.Size;
-import fernwort.core.guide.Venting.Second;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Drain;
+import fernwort.core.guide.answers.TankAnswers.Fill;
+import fernwort.core.guide.answers.TankAnswers.Size;
+import fernwort.core.guide.answers.TankTies;
+import fernwort.core.guide.answers.Venting;
+import fernwort.core.guide.answers.Venting.Second;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
@@ -16,7 +20,6 @@ import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -69,7 +72,7 @@ final class TankMaker {
     Kind kind =
         Fittings.tank(
             tank.contents(),
-            new Shape.Box(size.length(), size.width(), size.height()),
+            tank.form().shape(size),
             sizes.wall(),
             Fittings.sender(4, size.length() / 2, size.width() / 2),
             openings.of(tank, sizes, inlets).toArray(TankPort[]::new));

@@ -1,10 +1,13 @@
 package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.guide.Passages.By;
-import fernwort.core.guide.TankAnswers.Drain;
-import fernwort.core.guide.TankAnswers.Fill;
-import fernwort.core.guide.Venting.Second;
+import fernwort.core.guide.answers.Passages.By;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Drain;
+import fernwort.core.guide.answers.TankAnswers.Fill;
+import fernwort.core.guide.answers.TankTies;
+import fernwort.core.guide.answers.Venting.Second;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -130,7 +133,10 @@ final class TankOpenings {
     }
     Point inner = new Point(lengthwise, wide, high);
     double wall = tank.inside() ? 0 : sizes.wall();
-    return ports.stream().map(p -> shown(tank, p, inner, wall)).toList();
+    return ports.stream()
+        .map(p -> shown(tank, p, inner, wall))
+        .map(p -> p.movedTo(tank.form().moved(p.at(), inner)))
+        .toList();
   }
 
   /** An opening where somebody has shown it to be, else where it usually is. */

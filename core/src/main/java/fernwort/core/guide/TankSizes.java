@@ -1,6 +1,8 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.TankAnswers.Size;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Form;
+import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Amount;
 import java.util.Optional;
@@ -15,8 +17,7 @@ import java.util.Optional;
  */
 record TankSizes(Size outside, double wall, Optional<Guess> guess) {
 
-  /** A wall as rotomoulded tanks have it (m). */
-  static final double USUAL_WALL = 0.005;
+  private static final double USUAL_WALL = TankAnswers.USUAL_WALL;
 
   private static final double THINNEST = 0.0015;
   private static final double THICKEST = 0.02;
@@ -44,25 +45,31 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
   /** What share of the vehicle's length a tank takes at most. */
   private static final double LONGEST = 0.6;
 
+  /** A cylinder is taken to be so many times as long as wide. */
+  private static final double SLENDER = 1.5;
+
   static TankSizes of(TankAnswers tank, Vehicle vehicle) {
     if (tank.size().isEmpty()) {
       return fromLitres(tank, vehicle);
     }
-    Size size = outside(tank.size().orElseThrow(), tank.inside());
+    Form form = tank.form();
+    Size size = form.even(outside(tank.size().orElseThrow(), tank.inside()));
     if (tank.litres().isEmpty()) {
       return new TankSizes(size, USUAL_WALL, Optional.empty());
     }
     double litres = tank.litres().orElseThrow();
-    double usual = holds(size, USUAL_WALL);
+    double usual = form.share() * holds(size, USUAL_WALL);
     if (Math.abs(usual - litres) <= AGREES * litres) {
       return new TankSizes(size, USUAL_WALL, Optional.empty());
     }
-    boolean between = holds(size, THICKEST) <= litres && litres <= holds(size, THINNEST);
+    double box = litres / form.share();
+    boolean between = holds(size, THICKEST) <= box && box <= holds(size, THINNEST);
     if (between) {
-      return new TankSizes(size, wall(size, litres), Optional.empty());
+      return new TankSizes(size, wall(size, box), Optional.empty());
     }
-    if (Math.abs(usual - litres) <= NEAR_ENOUGH * litres) {
-      return new TankSizes(holding(size, litres), USUAL_WALL, Optional.empty());
+    boolean lies = form == Form.LYING || form == Form.LYING_ACROSS;
+    if (!lies && Math.abs(usual - litres) <= NEAR_ENOUGH * litres) {
+      return new TankSizes(holding(size, box), USUAL_WALL, Optional.empty());
     }
     return new TankSizes(
         size,
@@ -107,7 +114,10 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
 
   /** A box twice as long as wide, as low as fits under a floor where it stands under one. */
   private static TankSizes fromLitres(TankAnswers tank, Vehicle vehicle) {
-    double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05));
+    double litres = Math.max(LEAST_VOLUME, tank.litres().orElse(0.05)) / tank.form().share();
+    if (tank.form() != Form.BOX) {
+      return round(tank, litres, vehicle);
+    }
     double room = vehicle.floor() - tank.bottom();
     boolean under = room > LEAST_ROOM && room < USUAL_HEIGHT;
     double high = under ? Math.max(FLATTEST, room - 0.02) : USUAL_HEIGHT;
@@ -120,6 +130,32 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
             length + 2 * USUAL_WALL,
             width + 2 * USUAL_WALL,
             litres / (length * width) + 2 * USUAL_WALL);
+    return new TankSizes(
+        size,
+        USUAL_WALL,
+        Optional.of(
+            new Guess(
+                Guess.About.DIMENSIONS,
+                Says.LONG_WIDE_AND_HIGH.with(
+                    tank.label(),
+                    Amount.length(size.length()),
+                    Amount.length(size.width()),
+                    Amount.length(size.height())),
+                Says.ITS_WEIGHT_ON_EACH_AXLE.with())));
+  }
+
+  /** A cylinder about as long or high as three times half its diameter. */
+  private static TankSizes round(TankAnswers tank, double box, Vehicle vehicle) {
+    double most = vehicle.width() - BESIDE;
+    double across = Math.min(Math.cbrt(box / SLENDER), most);
+    double along = box / (across * across) + 2 * USUAL_WALL;
+    double wide = across + 2 * USUAL_WALL;
+    Size size =
+        switch (tank.form()) {
+          case LYING, BOX -> new Size(along, wide, wide);
+          case LYING_ACROSS -> new Size(wide, Math.min(along, vehicle.width()), wide);
+          case UPRIGHT -> new Size(wide, wide, along);
+        };
     return new TankSizes(
         size,
         USUAL_WALL,

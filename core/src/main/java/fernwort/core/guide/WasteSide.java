@@ -2,10 +2,12 @@ package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.guide.PressureSide.Made;
-import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tap;
-import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Runs;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Tap;
+import fernwort.core.guide.answers.RigAnswers.Use;
+import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.DrainTrap;

@@ -1,13 +1,22 @@
 package fernwort.core.guide;
 
-import fernwort.core.guide.RigAnswers.Piece;
-import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tap;
-import fernwort.core.guide.RigAnswers.Use;
-import fernwort.core.guide.TankAnswers.Drain;
-import fernwort.core.guide.TankAnswers.Fill;
-import fernwort.core.guide.TankAnswers.Size;
+import fernwort.core.guide.answers.HeaterParts;
+import fernwort.core.guide.answers.InletBranches;
+import fernwort.core.guide.answers.Passages;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.PumpParts;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Piece;
+import fernwort.core.guide.answers.RigAnswers.Runs;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Tap;
+import fernwort.core.guide.answers.RigAnswers.Use;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Drain;
+import fernwort.core.guide.answers.TankAnswers.Fill;
+import fernwort.core.guide.answers.TankAnswers.Size;
+import fernwort.core.guide.answers.Venting;
+import fernwort.core.guide.answers.WasteParts;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
@@ -72,6 +81,7 @@ final class AnyAnswers {
                 random.nextInt(4) == 0,
                 any(Venting.Second.class, random),
                 random.nextInt(4) == 0 ? Optional.of("t" + random.nextInt(4)) : Optional.empty()))
+        .formed(random.nextInt(3) == 0 ? any(TankAnswers.Form.class, random) : TankAnswers.Form.BOX)
         .opened(openings);
   }
 

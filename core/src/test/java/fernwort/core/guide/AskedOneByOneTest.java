@@ -2,10 +2,14 @@ package fernwort.core.guide;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tap;
-import fernwort.core.guide.RigAnswers.Use;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.PumpParts;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Runs;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Tap;
+import fernwort.core.guide.answers.RigAnswers.Use;
+import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;

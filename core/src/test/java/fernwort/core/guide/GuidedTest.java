@@ -7,14 +7,18 @@ import fernwort.core.OnRecord;
 import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.TankResize;
-import fernwort.core.guide.RigAnswers.Piece;
-import fernwort.core.guide.RigAnswers.Runs;
-import fernwort.core.guide.RigAnswers.Spot;
-import fernwort.core.guide.RigAnswers.Tap;
-import fernwort.core.guide.RigAnswers.Use;
-import fernwort.core.guide.TankAnswers.Drain;
-import fernwort.core.guide.TankAnswers.Fill;
-import fernwort.core.guide.TankAnswers.Size;
+import fernwort.core.guide.answers.PumpAnswers;
+import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.guide.answers.RigAnswers.Piece;
+import fernwort.core.guide.answers.RigAnswers.Runs;
+import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Tap;
+import fernwort.core.guide.answers.RigAnswers.Use;
+import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.guide.answers.TankAnswers.Drain;
+import fernwort.core.guide.answers.TankAnswers.Fill;
+import fernwort.core.guide.answers.TankAnswers.Size;
+import fernwort.core.guide.answers.WasteParts;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.find.Jobs;
@@ -417,8 +421,8 @@ class GuidedTest {
     assertThat(size.width()).isEqualTo(0.4);
     TankSizes sizes = sizes(70, size, inside);
     assertThat(sizes.guess()).isEmpty();
-    assertThat(sizes.wall()).isEqualTo(TankSizes.USUAL_WALL);
-    double walls = 2 * TankSizes.USUAL_WALL;
+    assertThat(sizes.wall()).isEqualTo(TankAnswers.USUAL_WALL);
+    double walls = 2 * TankAnswers.USUAL_WALL;
     Size outside = sizes.outside();
     assertThat((outside.length() - walls) * (outside.width() - walls) * (outside.height() - walls))
         .isCloseTo(0.07, within(1e-9));
@@ -501,7 +505,7 @@ class GuidedTest {
     assertThat(sizes(0, size, false).guess()).isEmpty();
     assertThat(sizes(0, size, true).outside().length()).isCloseTo(0.91, within(1e-9));
     // 0.89 × 0.39 × 0.28 m are 97.2 L: a label of 97 L agrees, one of 94 L means a thicker wall.
-    assertThat(sizes(97, size, false).wall()).isEqualTo(TankSizes.USUAL_WALL);
+    assertThat(sizes(97, size, false).wall()).isEqualTo(TankAnswers.USUAL_WALL);
     // Rounded corners and sumps make a label say a little less or more: it holds what it says.
     TankSizes label = sizes(75, new Size(0.8, 0.4, 0.24), false);
     assertThat(label.guess()).isEmpty();

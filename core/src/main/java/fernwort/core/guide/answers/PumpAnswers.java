@@ -1,6 +1,6 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
-import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import java.util.List;

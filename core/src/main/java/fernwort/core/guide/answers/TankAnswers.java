@@ -1,7 +1,9 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
-import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.Shape;
 import fernwort.core.rig.Face;
 import java.util.List;
 import java.util.Objects;
@@ -30,6 +32,7 @@ import java.util.Set;
  * @param openings openings that somebody has shown; the others stand where they usually do
  * @param venting how it breathes
  * @param passages how water comes from another tank, and whether the pump draws from this one
+ * @param form a box, unless somebody said otherwise
  */
 public record TankAnswers(
     String id,
@@ -50,13 +53,18 @@ public record TankAnswers(
     Optional<String> from,
     List<Opening> openings,
     Venting venting,
-    Passages passages) {
+    Passages passages,
+    Form form) {
+  /** A wall as rotomoulded tanks have it (m). */
+  public static final double USUAL_WALL = 0.005;
+
   public TankAnswers {
     fills = Set.copyOf(fills);
     stands = Objects.requireNonNullElse(stands, Optional.empty());
     // Answers of an earlier Fernwort know nothing of these.
     venting = Objects.requireNonNullElse(venting, Venting.USUAL);
     passages = Objects.requireNonNullElse(passages, Passages.USUAL);
+    form = Objects.requireNonNullElse(form, Form.BOX);
     from = Objects.requireNonNullElse(from, Optional.empty());
     openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
   }
@@ -102,7 +110,8 @@ public record TankAnswers(
         Optional.empty(),
         List.of(),
         Venting.USUAL,
-        Passages.USUAL);
+        Passages.USUAL,
+        Form.BOX);
   }
 
   /** Returns this tank filled from another one, too. */
@@ -131,12 +140,38 @@ public record TankAnswers(
         other,
         openings,
         venting,
-        how);
+        how,
+        form);
   }
 
   /** Returns this tank drawn from, or not. */
   public TankAnswers drawn(boolean is) {
     return filledFrom(from, passages.drawing(is));
+  }
+
+  /** Returns this tank in another form. */
+  public TankAnswers formed(Form other) {
+    return new TankAnswers(
+        id,
+        label,
+        contents,
+        litres,
+        size,
+        inside,
+        stands,
+        spot,
+        bottom,
+        fills,
+        neck,
+        neckHeight,
+        ventEnd,
+        ventRises,
+        drain,
+        from,
+        openings,
+        venting,
+        passages,
+        other);
   }
 
   /** Returns this tank breathing otherwise. */
@@ -160,7 +195,8 @@ public record TankAnswers(
         from,
         openings,
         how,
-        passages);
+        passages,
+        form);
   }
 
   /** Returns this tank with openings that were shown. */
@@ -188,7 +224,7 @@ public record TankAnswers(
       List<Opening> shown) {
     return new TankAnswers(
         id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height, end,
-        rises, drain, other, shown, venting, passages);
+        rises, drain, other, shown, venting, passages, form);
   }
 
   /** Returns this tank inside or underneath. */
@@ -212,7 +248,8 @@ public record TankAnswers(
         from,
         openings,
         venting,
-        passages);
+        passages,
+        form);
   }
 
   /** Where a tank stands: over the floor, or under it in wind and frost. */
@@ -233,6 +270,73 @@ public record TankAnswers(
     BARREL,
     /** Through its outlet, from below. */
     OUTLET
+  }
+
+  /** The form of a tank. */
+  public enum Form {
+    BOX,
+    /** A cylinder that lies along the vehicle. */
+    LYING,
+    /** A cylinder that lies across it. */
+    LYING_ACROSS,
+    /** A barrel that stands. */
+    UPRIGHT;
+
+    /** What a cylinder holds of the box around it. */
+    private static final double ROUND = Math.PI / 4;
+
+    /** Returns what it holds of the box around it. */
+    public double share() {
+      return this == BOX ? 1 : ROUND;
+    }
+
+    /** Returns the shape of this form with some sizes outside; a cylinder takes the smaller. */
+    public Shape shape(Size size) {
+      return switch (this) {
+        case BOX -> new Shape.Box(size.length(), size.width(), size.height());
+        case LYING ->
+            new Shape.LyingCylinder(Math.min(size.width(), size.height()), size.length(), false);
+        case LYING_ACROSS ->
+            new Shape.LyingCylinder(Math.min(size.length(), size.height()), size.width(), true);
+        case UPRIGHT ->
+            new Shape.UprightCylinder(Math.min(size.length(), size.width()), size.height());
+      };
+    }
+
+    /** Returns a size as even as a cylinder has it. */
+    public Size even(Size size) {
+      return switch (this) {
+        case BOX -> size;
+        case LYING -> {
+          double d = Math.min(size.width(), size.height());
+          yield new Size(size.length(), d, d);
+        }
+        case LYING_ACROSS -> {
+          double d = Math.min(size.length(), size.height());
+          yield new Size(d, size.width(), d);
+        }
+        case UPRIGHT -> {
+          double d = Math.min(size.length(), size.width());
+          yield new Size(d, d, size.height());
+        }
+      };
+    }
+
+    /** An opening this share of the way from the middle lies in a round lid. */
+    private static final double IN_THE_LID = 0.65;
+
+    /** Returns where an opening of a box is in this form (inside, m). */
+    public Point moved(Point at, Point inner) {
+      double x = inner.x() / 2;
+      double y = inner.y() / 2;
+      return switch (this) {
+        case BOX -> at;
+        case LYING -> new Point(at.x(), y, at.z());
+        case LYING_ACROSS -> new Point(x, at.y(), at.z());
+        case UPRIGHT ->
+            new Point(x + (at.x() - x) * IN_THE_LID, y + (at.y() - y) * IN_THE_LID, at.z());
+      };
+    }
   }
 
   /** What a tank is emptied by. */
@@ -274,7 +378,7 @@ public record TankAnswers(
      * @param volume what it holds (m³)
      */
     public static Size holding(double length, double width, double volume, boolean inside) {
-      double walls = inside ? 0 : 2 * TankSizes.USUAL_WALL;
+      double walls = inside ? 0 : 2 * USUAL_WALL;
       return new Size(length, width, volume / ((length - walls) * (width - walls)) + walls);
     }
   }

@@ -1,23 +1,23 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
-import fernwort.core.guide.Passages.By;
-import fernwort.core.guide.TankAnswers.Fill;
+import fernwort.core.guide.answers.Passages.By;
+import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.kind.tank.Contents;
 import java.util.List;
 import java.util.Optional;
 
 /** What the tanks of some answers have to do with each other and with the pump. */
-final class TankTies {
+public final class TankTies {
 
   private TankTies() {}
 
   /** Tells whether a tank has a filler. */
-  static boolean hasNeck(TankAnswers tank) {
+  public static boolean hasNeck(TankAnswers tank) {
     return tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG);
   }
 
   /** Tells whether the pump sends water back into a tank: the first that it draws from. */
-  static boolean returns(RigAnswers answers, TankAnswers tank) {
+  public static boolean returns(RigAnswers answers, TankAnswers tank) {
     return answers.pump().parts().back() != PumpParts.Back.NONE
         && answers.pump().mover() != PumpParts.Mover.NONE
         && answers.tanks(Contents.FRESH).stream()
@@ -28,7 +28,7 @@ final class TankTies {
   }
 
   /** Returns the fresh tank that another is filled from, where there is one. */
-  static Optional<TankAnswers> source(RigAnswers answers, TankAnswers tank) {
+  public static Optional<TankAnswers> source(RigAnswers answers, TankAnswers tank) {
     return answers.tanks(Contents.FRESH).stream()
         .filter(t -> tank.contents() == Contents.FRESH)
         .filter(t -> tank.from().filter(t.id()::equals).isPresent() && !t.id().equals(tank.id()))
@@ -36,14 +36,14 @@ final class TankTies {
   }
 
   /** Returns the tanks that are filled from a tank. */
-  static List<TankAnswers> fedBy(RigAnswers answers, TankAnswers tank) {
+  public static List<TankAnswers> fedBy(RigAnswers answers, TankAnswers tank) {
     return answers.tanks(Contents.FRESH).stream()
         .filter(t -> source(answers, t).filter(tank::equals).isPresent())
         .toList();
   }
 
   /** Returns the tanks that a tank gives to by the line through which the supply draws from it. */
-  static List<TankAnswers> givesByOutlet(RigAnswers answers, TankAnswers tank) {
+  public static List<TankAnswers> givesByOutlet(RigAnswers answers, TankAnswers tank) {
     return isDrawnFrom(answers, tank)
         ? fedBy(answers, tank).stream()
             .filter(fed -> fed.passages().fromOutlet() && fed.passages().by() != By.OVERFLOW)
@@ -56,7 +56,7 @@ final class TankTies {
    * its water to another by a pump is not drawn from, nor one that is linked to another, unless
    * nothing would be left.
    */
-  static boolean isDrawnFrom(RigAnswers answers, TankAnswers tank) {
+  public static boolean isDrawnFrom(RigAnswers answers, TankAnswers tank) {
     boolean nothingLeft =
         answers.tanks(Contents.FRESH).stream().noneMatch(t -> isUsuallyDrawn(answers, t));
     return drawsAtAll(answers)
@@ -75,7 +75,7 @@ final class TankTies {
   }
 
   /** The opening by which a tank gives to another. */
-  static String toward(TankAnswers fed) {
+  public static String toward(TankAnswers fed) {
     return "to-" + fed.id();
   }
 }

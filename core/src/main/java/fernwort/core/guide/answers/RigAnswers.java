@@ -1,4 +1,4 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Vehicle;

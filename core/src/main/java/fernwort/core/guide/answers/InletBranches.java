@@ -1,6 +1,6 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
-import fernwort.core.guide.RigAnswers.Spot;
+import fernwort.core.guide.answers.RigAnswers.Spot;
 import java.util.Objects;
 import java.util.Optional;
 

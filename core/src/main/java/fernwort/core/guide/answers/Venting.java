@@ -1,4 +1,4 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
 import java.util.Objects;
 import java.util.Optional;

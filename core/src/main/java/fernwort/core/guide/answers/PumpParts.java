@@ -1,4 +1,4 @@
-package fernwort.core.guide;
+package fernwort.core.guide.answers;
 
 import fernwort.core.kind.machine.Pump.Type;
 import java.util.Objects;

@@ -20,7 +20,10 @@ enum Says implements Phrase {
   THE_BACKUP_COULD_NOT_BE_HANDED("The backup could not be handed over ({})."),
 
   // DailyBackup: makes a backup every day that Fernwort runs.
-  DAILY_BACKUP("daily backup");
+  DAILY_BACKUP("daily backup"),
+
+  // StoredRigs: looks whether the rigs of a backup can be read.
+  ITS_HABITS_CANNOT_BE_READ("how its people live cannot be read");
 
   private final String text;
 

@@ -9,6 +9,7 @@ import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.PlainCell;
 import fernwort.core.build.cut.CutList;
 import fernwort.core.build.cut.Cutting;
 import fernwort.core.build.drill.DrillSheet;
@@ -318,11 +319,11 @@ class BuyController {
         Row row = row(trip, item);
         csv.writeRecord(
             item.shop().title(),
-            row.what(),
+            PlainCell.of(row.what()),
             Integer.toString(row.needed()),
             Integer.toString(row.spare()),
             Integer.toString(row.all()),
-            row.places(),
+            PlainCell.of(row.places()),
             row.price(),
             row.box() ? "yes" : "no");
       }

@@ -7,6 +7,7 @@ import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import fernwort.app.services.OpenRig;
 import fernwort.app.store.DiaryStore;
+import fernwort.app.web.PlainCell;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
@@ -85,7 +86,7 @@ final class DiaryCsv {
     switch (what) {
       case Entry.Reading w -> {
         cells.volume = litres(w.volume());
-        cells.shown = w.shown();
+        cells.shown = PlainCell.of(w.shown());
         cells.reckoned = yes(w.reckoned());
       }
       case Entry.Fill w -> {
@@ -112,7 +113,7 @@ final class DiaryCsv {
         kept.entry().id(),
         kept.entry().at().toString(),
         what.kind().name().toLowerCase(Locale.ROOT),
-        what.part(),
+        PlainCell.of(what.part()),
         cells.volume,
         cells.shown,
         cells.reckoned,
@@ -125,8 +126,8 @@ final class DiaryCsv {
         cells.place,
         cells.treated,
         cells.doubtful,
-        what.note(),
-        kept.who(),
+        PlainCell.of(what.note()),
+        PlainCell.of(kept.who()),
         kept.made().toString(),
         Double.toString(kept.slope().pitch()),
         Double.toString(kept.slope().roll()),
@@ -151,7 +152,7 @@ final class DiaryCsv {
 
     private void bought(Entry.Bought bought) {
       price = bought.price().map(BigDecimal::toPlainString).orElse("");
-      place = bought.place();
+      place = PlainCell.of(bought.place());
       treated = bought.treated().map(DiaryCsv::yes).orElse("");
     }
   }
@@ -214,6 +215,11 @@ final class DiaryCsv {
       return line.findField(column).orElse("").strip();
     }
 
+    /** Words, without the mark that keeps a spreadsheet from working them out. */
+    String words(String column) {
+      return PlainCell.read(text(column));
+    }
+
     Refusal refused(String column, String why) {
       return new Refusal(
           Says.LINE_NOTHING_WAS_IMPORTED.with(line.getStartingLineNumber(), column, why));
@@ -250,7 +256,7 @@ final class DiaryCsv {
     Entry.Bought bought() {
       return new Entry.Bought(
           read("price", BigDecimal::new, "price"),
-          text("place"),
+          words("place"),
           text("treated").isEmpty() ? Optional.empty() : Optional.of(yes("treated")));
     }
   }
@@ -267,7 +273,7 @@ final class DiaryCsv {
       String given = row.text("id");
       byte[] content = (rig.id() + row.line().getFields()).getBytes(StandardCharsets.UTF_8);
       String id = given.isEmpty() ? UUID.nameUUIDFromBytes(content).toString() : given;
-      String author = row.text("who");
+      String author = row.words("who");
       String standing = row.text("standing");
       return new DiaryStore.Kept(
           new Entry(id, at.truncatedTo(ChronoUnit.MICROS), what),
@@ -293,8 +299,8 @@ final class DiaryCsv {
             .filter(k -> k.name().equalsIgnoreCase(name))
             .findFirst()
             .orElseThrow(() -> row.refused("kind", Says.IS_NOT_A_KIND_OF_ENTRY.filled(name)));
-    String part = row.text("part");
-    String note = row.text("note");
+    String part = row.words("part");
+    String note = row.words("note");
     Optional<Double> volume = row.volume(Says.VOLUME_L.text());
     return switch (kind) {
       case READING ->
@@ -302,7 +308,7 @@ final class DiaryCsv {
               part,
               volume.orElseThrow(
                   () -> row.refused(Says.VOLUME_L.text(), Says.A_READING_NEEDS_ONE.text())),
-              row.text("shown"),
+              row.words("shown"),
               row.yes("reckoned"),
               note);
       case FILL -> new Entry.Fill(part, volume, row.bought(), row.yes("doubtful"), note);

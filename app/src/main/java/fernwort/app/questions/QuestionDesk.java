@@ -8,6 +8,7 @@ import fernwort.app.units.Units;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -18,6 +19,9 @@ public class QuestionDesk {
   private final Descriptions rigs;
   private final States states;
   private final SizingStore store;
+
+  /** What a card of a page is called; anything else is no place on it. */
+  private static final Pattern CARD = Pattern.compile("[A-Za-z0-9_-]{1,60}");
 
   QuestionDesk(Descriptions rigs, States states, SizingStore store) {
     this.rigs = rigs;
@@ -38,7 +42,7 @@ public class QuestionDesk {
     entries.remove("_csrf");
     String card = entries.remove("card");
     store.keep(rigs.open(id).id(), entries, units.signs());
-    return "#" + (card == null ? "main" : card);
+    return "#" + (card != null && CARD.matcher(card).matches() ? card : "main");
   }
 
   /** Puts a page of questions into a template's model. */

@@ -48,6 +48,12 @@ class RigsController {
     return backups.kept().stream().map(f -> f.getFileName().toString()).toList();
   }
 
+  /** What is missing since the last backup, in a sentence; empty where all is there. */
+  @ModelAttribute("missing")
+  String missing() {
+    return backups.missing().orElse("");
+  }
+
   @GetMapping("/")
   String start() {
     return rigs.all().stream()

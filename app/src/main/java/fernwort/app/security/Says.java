@@ -32,6 +32,11 @@ enum Says implements Phrase {
   LISTEN_NEEDS_AN_ADDRESS(
       "--listen needs an address of this machine in digits, such as 192.168.1.20, not \"{}\"."),
 
+  // OwnPagesOnly: a change comes from a page of this copy, or from a program that is no browser.
+  THIS_CAME_FROM_A_PAGE_ELSEWHERE(
+      "This came from a page at another address, so nothing was changed. Open Fernwort at its own"
+          + " address and do it there."),
+
   // PassphraseCheck: checks the one passphrase; there are no user names.
   TOO_MANY_TRIES("too many tries"),
   WRONG_PASSPHRASE("wrong passphrase"),

@@ -17,6 +17,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
 import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -26,7 +27,8 @@ import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * On this machine alone, everybody at it may use Fernwort; beyond it, whoever knows the passphrase.
- * Every change carries a token against forged requests, and pages may load nothing from elsewhere.
+ * Every change comes from a page of this copy or a program, and carries a token against forged
+ * requests; pages may load nothing from elsewhere.
  */
 @Configuration
 class SecurityConfig {
@@ -46,6 +48,7 @@ class SecurityConfig {
         headers
             .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
             .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)));
+    http.addFilterBefore(new OwnPagesOnly(), CsrfFilter.class);
     if (open) {
       forEverybodyAtThisMachine(http);
     } else {

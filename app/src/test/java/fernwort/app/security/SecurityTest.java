@@ -28,6 +28,8 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SecurityTest {
 
@@ -61,6 +63,51 @@ class SecurityTest {
     assertThat(copy.send(turn).statusCode()).isEqualTo(403);
     assertThat(copy.json("/api/v1/rigs/marginalia/state").at("/positions/bypass").asString())
         .isEqualTo("shut");
+  }
+
+  /** A change with the right token and cookie, as the browser sends it for some page. */
+  private static int changed(String path, String header, String from) throws IOException {
+    String sent = copy.token();
+    return copy.send(
+            HttpRequest.newBuilder(URI.create(copy.address() + path))
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("X-XSRF-TOKEN", sent)
+                .header(header, from)
+                .POST(HttpRequest.BodyPublishers.ofString("position=open&name=Taken+over")))
+        .statusCode();
+  }
+
+  /** Another port of this machine is sent the same cookies; it is not ours for that. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "/rigs/marginalia/handles/bypass",
+        "/rigs/marginalia/rename",
+        "/rigs/marginalia/archive",
+        "/restore",
+        "/api/v1/rigs",
+        "/no/such/page"
+      })
+  void aChangeFromAPageElsewhereIsRefusedThoughItHasTheToken(String path) throws IOException {
+    String state = copy.get("/api/v1/rigs/marginalia/state").body();
+    for (String from :
+        List.of("http://127.0.0.1:1", "http://localhost:1", "https://elsewhere.example", "null")) {
+      assertThat(changed(path, "Origin", from)).as(from).isEqualTo(403);
+    }
+    for (String from : List.of("same-site", "cross-site")) {
+      assertThat(changed(path, "Sec-Fetch-Site", from)).as(from).isEqualTo(403);
+    }
+    assertThat(copy.get("/api/v1/rigs/marginalia/state").body()).isEqualTo(state);
+    assertThat(copy.get("/api/v1/rigs").body()).doesNotContain("Taken over");
+  }
+
+  @Test
+  void aChangeFromAPageOfOursIsMade() throws IOException {
+    String path = "/rigs/marginalia/handles/bypass";
+    assertThat(changed(path, "Origin", copy.address())).isLessThan(400);
+    assertThat(changed(path, "Sec-Fetch-Site", "same-origin")).isLessThan(400);
+    assertThat(changed(path, "Sec-Fetch-Site", "none")).isLessThan(400);
+    copy.change("PUT", "/api/v1/rigs/marginalia/handles/bypass", "{\"position\":\"shut\"}");
   }
 
   @Test

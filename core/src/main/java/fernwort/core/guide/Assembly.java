@@ -46,6 +46,9 @@ final class Assembly {
   /** A tail ends no higher than this over the ground (m). */
   static final double KNEE = 0.35;
 
+  /** What a small ball valve holds (m³). */
+  private static final double VALVE_BODY = 2e-5;
+
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
 
@@ -180,6 +183,17 @@ final class Assembly {
             Fittings.material(bore),
             Fittings.USUAL_LOSS,
             rises ? List.of(new ProfilePoint(first, over)) : List.of()));
+  }
+
+  /** Puts a valve at the end of a line; returns where it goes on. One on a vent stands open. */
+  PortRef valved(
+      QuestionPage page, String label, Spot spot, double height, PortRef from, double bore) {
+    String valve = part(page, label, spot, height, VALVE_BODY, Fittings.twoWay(0));
+    if (page == QuestionPage.VENTS) {
+      runsWith(valve, "open");
+    }
+    join(from, get(valve).port("a"), bore);
+    return get(valve).port("b");
   }
 
   /** Notes how a handle stands while the pump draws from the first tank. */

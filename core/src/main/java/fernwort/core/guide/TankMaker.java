@@ -2,14 +2,11 @@ package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.guide.answers.RigAnswers;
-import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankAnswers.Drain;
 import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.guide.answers.TankTies;
-import fernwort.core.guide.answers.Venting;
-import fernwort.core.guide.answers.Venting.Second;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
@@ -21,16 +18,12 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 
 /** Makes a tank with the openings that its answers ask for, its neck, its vent and its drain. */
 final class TankMaker {
@@ -45,10 +38,8 @@ final class TankMaker {
   private final RigAnswers answers;
   private final List<Guess> guesses;
   private final TankOpenings openings;
+  private final TankVents vents;
   private final List<Box> placed = new ArrayList<>();
-
-  /** Free branches of each tank's vent, for the vents that run into it. */
-  private final Map<String, Deque<PortRef>> vents = new HashMap<>();
 
   /** Where water from another tank comes into the hose of a tank's filler. */
   private final Map<String, PortRef> fillers = new HashMap<>();
@@ -58,6 +49,7 @@ final class TankMaker {
     this.answers = answers;
     this.guesses = guesses;
     openings = new TankOpenings(answers);
+    vents = new TankVents(rig, answers);
   }
 
   /**
@@ -79,10 +71,15 @@ final class TankMaker {
     Box box = beside(new Box(corner(tank, size, sizes.wall()), size));
     placed.add(box);
     String id = rig.part(QuestionPage.TANKS, tank.label(), tank.spot(), box.corner(), 0, kind);
-    vent(tank, id);
+    vents.add(tank, id);
     fills(tank, id);
     drain(tank, id);
     return id;
+  }
+
+  /** Closes what waits for a vent that was joined to nothing in the end. */
+  void closeOpenVents() {
+    vents.closeOpen();
   }
 
   /** Where a tank stands, by its rear right lower corner. */
@@ -155,123 +152,6 @@ final class TankMaker {
     double rear = rig.vehicle().rear() + 5 * Assembly.STEP;
     double x = Math.max(rear, middle.x() - size.length() / 2);
     return new Point(x, y, inside);
-  }
-
-  // --- how it breathes -------------------------------------------------------------------------
-
-  private void vent(TankAnswers tank, String id) {
-    Venting venting = tank.venting();
-    PortRef at = rig.get(id).port("vent");
-    if (venting.valve()) {
-      at =
-          valved(
-              QuestionPage.VENTS,
-              Says.VENT_VALVE.filled(tank.label()),
-              tank.spot(),
-              rig.get(id).at("vent").z() + 2 * Assembly.STEP,
-              at,
-              answers.bores().vent());
-    }
-    at = shared(tank, id, at);
-    Optional<PortRef> other =
-        venting.joins().map(joined -> vents.getOrDefault(joined, new ArrayDeque<>()).pollFirst());
-    if (other.isPresent()) {
-      rig.join(at, other.orElseThrow(), answers.bores().vent());
-    } else {
-      end(tank, at, tank.ventEnd(), tank.ventRises());
-    }
-    if (venting.second() != Second.NONE) {
-      overflow(tank, id);
-    }
-  }
-
-  /** A tee for each tank whose vent runs into this one's. */
-  private PortRef shared(TankAnswers tank, String id, PortRef from) {
-    PortRef at = from;
-    Deque<PortRef> free = new ArrayDeque<>();
-    double high = rig.get(id).at("vent").z() + 5 * Assembly.STEP;
-    for (TankAnswers other : answers.tanks()) {
-      if (other.venting().joins().filter(tank.id()::equals).isPresent() && !other.equals(tank)) {
-        String tee =
-            rig.part(QuestionPage.VENTS, Says.VENT_TEE.text(), tank.spot(), high, 0, new Tee());
-        rig.join(at, rig.get(tee).port("a"), answers.bores().vent());
-        free.add(rig.get(tee).port("b"));
-        at = rig.get(tee).port("c");
-      }
-    }
-    vents.put(tank.id(), free);
-    return at;
-  }
-
-  /** Closes the branches that wait for a vent which was joined to nothing in the end. */
-  void closeOpenVents() {
-    vents.forEach((tank, free) ->
-        free.forEach(port -> {
-          Part tee = rig.get(port.part());
-          String plug =
-              rig.part(
-                  QuestionPage.VENTS,
-                  Says.TEE_PLUG.text(),
-                  answers.tanks().getFirst().spot(),
-                  tee.height(),
-                  0,
-                  new Plug(false));
-          rig.join(port, rig.get(plug).port("in"), answers.bores().vent());
-        }));
-  }
-
-  private void end(TankAnswers tank, PortRef at, double end, boolean rises) {
-    boolean over = tank.venting().overflow();
-    String vent =
-        rig.part(
-            QuestionPage.VENTS,
-            (over ? Says.OVERFLOW_OF : Says.VENT_OF).filled(tank.label()),
-            tank.spot(),
-            end,
-            0,
-            Fittings.end(over ? Role.OVERFLOW : Role.VENT));
-    double loop =
-        rises
-            ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 25 * Assembly.STEP
-            : Double.NaN;
-    rig.join(at, rig.get(vent).port("in"), answers.bores().vent(), loop);
-  }
-
-  /** An overflow of its own, which lets water out under the vehicle. */
-  private void overflow(TankAnswers tank, String id) {
-    double bore = answers.bores().vent();
-    PortRef at = rig.get(id).port(TankOpenings.OVERFLOW);
-    if (tank.venting().second() == Second.VALVED) {
-      at =
-          valved(
-              QuestionPage.VENTS,
-              Says.OVERFLOW_VALVE.filled(tank.label()),
-              tank.spot(),
-              rig.get(id).at(TankOpenings.OVERFLOW).z() + 2 * Assembly.STEP,
-              at,
-              bore);
-    }
-    String end =
-        rig.part(
-            QuestionPage.VENTS,
-            Says.OVERFLOW_OF.filled(tank.label()),
-            tank.spot(),
-            Math.min(
-                rig.overGround() + 5 * Assembly.STEP, rig.get(id).at(TankOpenings.OVERFLOW).z()),
-            0,
-            Fittings.end(Role.OVERFLOW));
-    rig.join(at, rig.get(end).port("in"), bore);
-  }
-
-  /** Puts a valve at the end of a line; returns where it goes on. */
-  private PortRef valved(
-      QuestionPage page, String label, Spot spot, double height, PortRef from, double bore) {
-    String valve = rig.part(page, label, spot, height, VALVE_BODY, Fittings.twoWay(0));
-    if (page == QuestionPage.VENTS) {
-      rig.runsWith(valve, "open");
-    }
-    rig.join(from, rig.get(valve).port("a"), bore);
-    return rig.get(valve).port("b");
   }
 
   // --- how it is filled ------------------------------------------------------------------------
@@ -368,7 +248,7 @@ final class TankMaker {
     }
     double low = rig.get(id).at("drain").z();
     at =
-        valved(
+        rig.valved(
             QuestionPage.TANKS,
             tank.label() + " drain",
             tank.spot(),
@@ -426,7 +306,7 @@ final class TankMaker {
             new Tee());
     rig.join(from, rig.get(tee).port("a"), DRAIN);
     rig.join(rig.get(tee).port("b"), rig.get(inlet).port("out"), DRAIN);
-    return valved(
+    return rig.valved(
         QuestionPage.TANKS,
         Says.OUTLET_VALVE_OF.filled(tank.label()),
         tank.spot(),

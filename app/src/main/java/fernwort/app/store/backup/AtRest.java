@@ -15,7 +15,6 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
-import java.util.function.Consumer;
 import java.util.zip.GZIPOutputStream;
 
 /** Backs up and restores a data folder on which no copy runs. */
@@ -63,9 +62,9 @@ public final class AtRest {
    * @return what was done, in a sentence
    * @throws Refusal when it is no whole and sound backup; nothing is changed
    */
-  public static String restore(DataFolder folder, Path file, Clock clock, Consumer<String> rigs) {
+  public static String restore(DataFolder folder, Path file, Clock clock, Look look) {
     try (InputStream in = Files.newInputStream(file);
-        Staging staging = Staging.read(in, rigs)) {
+        Staging staging = Staging.read(in, look)) {
       return DatabaseFile.exchange(folder, clock, staging::replace)
           .map(copy -> Says.RESTORED_FROM_WHAT_WAS.filled(file, copy))
           .orElse(Says.RESTORED_FROM.filled(file));

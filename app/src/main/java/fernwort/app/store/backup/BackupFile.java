@@ -15,6 +15,8 @@ import java.sql.Statement;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.zip.GZIPInputStream;
 import org.h2.engine.Constants;
 import org.jspecify.annotations.Nullable;
@@ -43,9 +45,14 @@ public final class BackupFile {
 
   private BackupFile() {}
 
-  /** Writes all tables as they stand at one moment. */
-  public static void write(Connection connection, Instant made, OutputStream out)
+  /**
+   * Writes all tables as they stand at one moment.
+   *
+   * @return how many rows of each it has written
+   */
+  public static BackupCounts write(Connection connection, Instant made, OutputStream out)
       throws SQLException, IOException {
+    Map<String, Long> written = new TreeMap<>();
     connection.setAutoCommit(false);
     connection.setTransactionIsolation(Constants.TRANSACTION_SNAPSHOT);
     try (JsonGenerator json = JSON.createGenerator(out)) {
@@ -57,7 +64,7 @@ public final class BackupFile {
       for (String table : Tables.ALL) {
         json.writeRaw("\n");
         json.writeArrayPropertyStart(table);
-        rows(connection, table, json);
+        written.put(table, rows(connection, table, json));
         json.writeEndArray();
       }
       json.writeEndObject();
@@ -68,14 +75,17 @@ public final class BackupFile {
       connection.setAutoCommit(true);
       connection.setTransactionIsolation(Connection.TRANSACTION_READ_COMMITTED);
     }
+    return new BackupCounts(written);
   }
 
-  private static void rows(Connection connection, String table, JsonGenerator json)
+  private static long rows(Connection connection, String table, JsonGenerator json)
       throws SQLException, IOException {
     try (Statement statement = connection.createStatement();
         ResultSet rows = statement.executeQuery("select * from \"" + table + "\" order by 1, 2")) {
       int columns = rows.getMetaData().getColumnCount();
+      long count = 0;
       while (rows.next()) {
+        count++;
         json.writeRaw("\n");
         json.writeStartObject();
         for (int i = 1; i <= columns; i++) {
@@ -84,6 +94,7 @@ public final class BackupFile {
         }
         json.writeEndObject();
       }
+      return count;
     }
   }
 

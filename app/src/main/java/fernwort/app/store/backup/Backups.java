@@ -22,7 +22,9 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import javax.sql.DataSource;
@@ -36,9 +38,13 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Service
 public class Backups {
 
-  private static final int KEPT_DAYS = 7;
   private static final int KEPT_BEFORE_RESTORE = 3;
   private static final String PACKED = ".json.gz";
+
+  /** In the name of a backup that holds more than the next one. */
+  private static final String MORE = "-more";
+
+  private static final Pattern DAILY = Pattern.compile("[-0-9]{10}[.]json[.]gz");
 
   private static final DateTimeFormatter STAMP =
       DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").withZone(ZoneOffset.UTC);
@@ -48,6 +54,7 @@ public class Backups {
   private final DataFolder folder;
   private final Clock clock;
   private final ApplicationEventPublisher events;
+  private volatile Optional<String> missing = Optional.empty();
 
   Backups(
       DataSource source,
@@ -62,13 +69,22 @@ public class Backups {
     this.events = events;
   }
 
+  /** Returns what is missing since the last backup, in a sentence; nothing where all is there. */
+  public Optional<String> missing() {
+    return missing;
+  }
+
   /** Said when everything that is kept was replaced, so that nothing goes on from before. */
   public record Restored() {}
 
   /** Writes everything that is kept. */
   public void write(OutputStream out) throws IOException {
+    written(out);
+  }
+
+  private BackupCounts written(OutputStream out) throws IOException {
     try (Connection connection = source.getConnection()) {
-      BackupFile.write(connection, clock.instant(), out);
+      return BackupFile.write(connection, clock.instant(), out);
     } catch (SQLException e) {
       throw new IOException("the database cannot be read", e);
     }
@@ -78,11 +94,11 @@ public class Backups {
    * Puts a backup in the place of everything that is kept, all or nothing. What is replaced is
    * backed up first.
    *
-   * @param rigs looks at each description of a rig and throws when it cannot be read
+   * @param look looks at each rig and throws when it cannot be read
    * @throws Refusal when it is no whole and sound backup; nothing is changed
    */
-  public void restore(InputStream file, Consumer<String> rigs) {
-    try (Staging staging = Staging.read(file, rigs)) {
+  public void restore(InputStream file, Look look) {
+    try (Staging staging = Staging.read(file, look)) {
       keep(STAMP.format(clock.instant()) + "-before-restore" + PACKED);
       Keeping.newest(folder(), ".*-before-restore.*", KEPT_BEFORE_RESTORE);
       new TransactionTemplate(transactions)
@@ -98,19 +114,64 @@ public class Backups {
           Says.WHAT_IS_HERE_COULD_NOT_BE_BACKED.with(
               String.valueOf(e.getMessage()), folder.path()));
     }
+    missing = Optional.empty();
     events.publishEvent(new Restored());
   }
 
-  /** Makes the backup of today, unless it is there, and keeps those of a week. */
-  public void today() {
+  /**
+   * Makes the backup of today, unless it is there, and deletes what has had its time. Where less is
+   * here than in the newest one, that one is kept for good and a sentence says so.
+   */
+  public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     try {
-      if (!Files.exists(folder().resolve(day + PACKED))) {
-        keep(day + PACKED);
-        Keeping.newest(folder(), "[-0-9]{10}[.]json[.]gz", KEPT_DAYS);
+      if (Files.exists(folder().resolve(day + PACKED))) {
+        return Optional.empty();
       }
+      Optional<Path> before = daily().stream().findFirst();
+      BackupCounts now = keep(day + PACKED);
+      Optional<String> less = before.flatMap(b -> counts(b).flatMap(now::lessThan));
+      if (less.isPresent()) {
+        Path kept = before.orElseThrow();
+        Path name = kept.resolveSibling(dayOf(kept) + MORE + PACKED);
+        Files.move(kept, name, StandardCopyOption.REPLACE_EXISTING);
+        missing = less.map(words -> words + " " + Says.IT_IS_KEPT_AS.filled(name));
+        return missing;
+      }
+      deleteOld();
+      return Optional.empty();
     } catch (IOException e) {
       throw new UncheckedIOException("the backup of " + day + " could not be made", e);
+    }
+  }
+
+  private static Optional<BackupCounts> counts(Path backup) {
+    try (InputStream in = Files.newInputStream(backup)) {
+      return Optional.of(BackupCounts.read(in));
+    } catch (IOException e) {
+      // It is damaged: nothing can be told from it, and the next one is sound again.
+      return Optional.empty();
+    }
+  }
+
+  private static LocalDate dayOf(Path daily) {
+    return LocalDate.parse(String.valueOf(daily.getFileName()).substring(0, 10));
+  }
+
+  /** The daily backups, the newest first. */
+  private List<Path> daily() {
+    return kept().stream()
+        .filter(f -> DAILY.matcher(f.getFileName().toString()).matches())
+        .toList();
+  }
+
+  private void deleteOld() throws IOException {
+    List<Path> daily = daily();
+    Set<LocalDate> kept = BackupAges.kept(daily.stream().map(Backups::dayOf).toList());
+    for (Path file : daily) {
+      if (!kept.contains(dayOf(file))) {
+        Files.deleteIfExists(file);
+      }
     }
   }
 
@@ -134,19 +195,26 @@ public class Backups {
     return folder.path().resolve(FolderOpening.BACKUPS);
   }
 
-  /** Writes a file of that name whole or not at all. */
-  private void keep(String name) throws IOException {
+  /** Writes a file of that name whole or not at all, and reads it back before it counts. */
+  private BackupCounts keep(String name) throws IOException {
     Path backups = Files.createDirectories(folder());
     Path half = backups.resolve("half." + name);
+    BackupCounts written;
     try {
       try (OutputStream out =
           new GZIPOutputStream(new BufferedOutputStream(Files.newOutputStream(half)))) {
-        write(out);
+        written = written(out);
+      }
+      try (InputStream back = Files.newInputStream(half)) {
+        if (!BackupCounts.read(back).equals(written)) {
+          throw new IOException(Says.IT_CANNOT_BE_READ_BACK.text());
+        }
       }
       try (FileChannel file = FileChannel.open(half, StandardOpenOption.WRITE)) {
         file.force(true);
       }
       Files.move(half, backups.resolve(name), StandardCopyOption.ATOMIC_MOVE);
+      return written;
     } finally {
       Files.deleteIfExists(half);
     }

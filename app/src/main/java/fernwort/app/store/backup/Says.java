@@ -13,7 +13,15 @@ enum Says implements Phrase {
   RESTORED_FROM("Restored from {}."),
   THE_BACKUP_CANNOT_BE_READ("The backup {} cannot be read ({}). Nothing was changed."),
 
+  // BackupCounts: how many rows of each table a backup holds, which tells in a moment whether it is
+  // whole, and whether less is there than before.
+  IT_CANNOT_BE_READ_BACK("what was written cannot be read back"),
+  LESS_IS_HERE_THAN(
+      "Less is here than in the last backup: {} rigs and {} entries in the log, where it has {} and"
+          + " {}."),
+
   // Backups: backs up and restores a copy that is running.
+  IT_IS_KEPT_AS("That backup is kept as {}; restore it if something is missing."),
   WHAT_IS_HERE_COULD_NOT_BE_BACKED(
       "What is here could not be backed up before it is replaced ({}). Nothing was changed; make"
           + " room in {}."),
@@ -40,6 +48,7 @@ enum Says implements Phrase {
   TABLE_IS_NOT_A_LIST_OF_ROWS("table {} is not a list of rows"),
   TABLE_HAS_AN_ODD_COLUMN("table {} has an odd column"),
   A_VALUE_IN_IS_A_LIST("a value in {} is a list"),
+  THERE_IS_NO_RIG_IN_IT("there is no rig in it"),
   ROW_OF_IS_EMPTY("row {} of {} is empty"),
   ROW_OF("row {} of {}: {}"),
   RIG("rig {}: {}");

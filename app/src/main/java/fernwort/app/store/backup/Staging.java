@@ -42,16 +42,16 @@ final class Staging implements AutoCloseable {
   /**
    * Reads a backup and checks it.
    *
-   * @param rigs looks at each description of a rig and throws when it cannot be read
+   * @param look looks at each rig and throws when it cannot be read
    * @throws Refusal when it is no whole and sound backup, naming what is wrong
    */
-  static Staging read(InputStream file, Consumer<String> rigs) {
+  static Staging read(InputStream file, Look look) {
     String url = "jdbc:h2:mem:" + java.util.UUID.randomUUID() + ";DATABASE_TO_LOWER=TRUE";
     try {
       Staging staging = new Staging(url, DriverManager.getConnection(url, "sa", ""));
       try {
         staging.fill(file);
-        staging.check(rigs);
+        staging.check(look);
         return staging;
       } catch (RuntimeException | SQLException | IOException e) {
         staging.close();
@@ -178,15 +178,19 @@ final class Staging implements AutoCloseable {
         : value;
   }
 
-  private void check(Consumer<String> rigs) throws SQLException {
-    each("select id, description from rig", rigs);
-    each("select rig, description from rig_version", rigs);
+  private void check(Look look) throws SQLException {
+    long rigs = each("select id, description from rig", look::rig);
+    expect(rigs > 0, Says.THERE_IS_NO_RIG_IN_IT.text());
+    each("select id, habits from rig", look::habits);
+    each("select rig, description from rig_version", look::rig);
   }
 
-  private void each(String query, Consumer<String> look) throws SQLException {
+  private long each(String query, Consumer<String> look) throws SQLException {
     try (Statement statement = connection.createStatement();
         ResultSet rows = statement.executeQuery(query)) {
+      long count = 0;
       while (rows.next()) {
+        count++;
         try {
           look.accept(rows.getString(2));
         } catch (Refusal e) {
@@ -194,6 +198,7 @@ final class Staging implements AutoCloseable {
               NO_BACKUP.formatted(Says.RIG.filled(clip(rows.getString(1)), clip(e.getMessage()))));
         }
       }
+      return count;
     }
   }
 

@@ -7,6 +7,7 @@ import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.FolderOpening;
+import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
@@ -17,17 +18,20 @@ import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.zip.GZIPInputStream;
+import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 
 /** Everything out as one file, and in again. */
 class BackupTest {
@@ -205,5 +209,70 @@ class BackupTest {
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("rig marginalia");
     folder.release();
+  }
+
+  /** What would wipe all rigs, or break the pages of one, is no backup. */
+  @Test
+  void aBackupWithoutARigOrWithHabitsThatNobodyCanReadIsRefused() throws IOException {
+    refuses(text.replaceAll("(?s)\"tables\":\\{.*", "\"tables\":{}\n}"), "there is no rig in it");
+    String habits = text.replaceFirst("\"habits\":\"(?:[^\"\\\\]|\\\\.)*\"", "\"habits\":\"a b\"");
+    assertThat(habits).isNotEqualTo(text);
+    refuses(habits, "how its people live cannot be read");
+  }
+
+  private void refuses(String file, String because) throws IOException {
+    Path from = Files.writeString(home.resolve("wrong.json"), file);
+    DataFolder folder = DataFolder.claim(home.resolve("third"));
+    try {
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining(because);
+    } finally {
+      folder.release();
+    }
+  }
+
+  /** A file that opens as an empty one is noticed the next day, and the full backup stays. */
+  @Test
+  void lessThanInTheLastBackupIsSaidAndThatBackupIsKeptForGood() throws Exception {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    try {
+      JdbcDataSource source = new JdbcDataSource();
+      source.setUrl("jdbc:h2:mem:less;DB_CLOSE_DELAY=-1;DATABASE_TO_LOWER=TRUE");
+      source.setUser("sa");
+      source.setPassword("");
+      Schema.bringUpToDate(source.getURL());
+      try (Connection db = source.getConnection();
+          Staging staging = Staging.read(Files.newInputStream(backup), StoredRigs.look())) {
+        staging.replace(db);
+      }
+      assertThat(on(folder, source, 0).today()).isEmpty();
+      try (Connection db = source.getConnection();
+          Statement statement = db.createStatement()) {
+        statement.execute("delete from \"diary\" where \"rig\" = 'tern'");
+        statement.execute("set referential_integrity false");
+        statement.execute("delete from \"rig\" where \"id\" = 'tern'");
+      }
+      Backups next = on(folder, source, 1);
+      assertThat(next.today().orElseThrow())
+          .startsWith("Less is here than in the last backup:")
+          .contains("2026-06-01-more.json.gz");
+      assertThat(next.missing()).isPresent();
+      for (int day = 2; day < 60; day++) {
+        assertThat(on(folder, source, day).today()).isEmpty();
+      }
+      assertThat(next.kept())
+          .extracting(f -> f.getFileName().toString())
+          .contains("2026-06-01-more.json.gz", "2026-06-30.json.gz", "2026-07-30.json.gz")
+          .hasSizeLessThan(16);
+    } finally {
+      folder.release();
+    }
+  }
+
+  private static Backups on(DataFolder folder, JdbcDataSource source, int days) {
+    Clock clock = Clock.offset(NOON, Duration.ofDays(days));
+    return new Backups(
+        source, new DataSourceTransactionManager(source), folder, clock, event -> {});
   }
 }

@@ -96,7 +96,7 @@ class FolderOpeningTest {
     assertThat(ask("select shown from level where tank = 'main'")).isEqualTo("62 L");
     assertThat(ask("select count(*) from journal")).isEqualTo("2");
     assertThat(ask("select position_id from handle where part = 'bypass'")).isEqualTo("open");
-    StoredRigs.look().accept(ask("select description from rig where id = 'tern'"));
+    StoredRigs.look().rig(ask("select description from rig where id = 'tern'"));
     assertThat(ask("select count(*) from rig_version where shows <> version")).isEqualTo("0");
     try (Stream<Path> copies = Files.list(folder.path().resolve(DatabaseFile.COPIES))) {
       assertThat(Files.readAllBytes(copies.findFirst().orElseThrow())).isEqualTo(before);

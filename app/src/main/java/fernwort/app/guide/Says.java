@@ -42,7 +42,7 @@ enum Says implements Phrase {
   TICK_ALL_THAT_APPLY("Tick all that apply."),
   THE_HOSE_INLET("The hose inlet"),
   WHERE_A_HOSE_FROM_A_TAP(
-      "Where a hose from a tap is screwed on. Nothing here matters without one."),
+      "Where a hose from a tap is screwed on. More is asked once it fills a tank or feeds taps."),
   IT_LEADS_TO_THE_TAPS_AS_WELL("It leads to the taps as well"),
   WHERE_IT_IS("Where it is"),
   THE_INLET_ABOVE_THE_GROUND("The inlet above the ground"),

@@ -79,13 +79,11 @@ final class TapsPage implements GuidePage {
       for (int n = 2; n <= there.size(); n++) {
         cards.add(card(usual, Integer.toString(n), Optional.of(there.get(n - 1)), answers, units));
       }
-      if (!there.isEmpty() && there.size() < MOST) {
+      if (there.size() < MOST) {
         more.add(new Button(ADD + usual.use().name(), Says.ANOTHER.filled(usual.words())));
       }
     }
-    if (!more.isEmpty()) {
-      cards.add(new Card("more", Says.MORE_TAPS.text(), "", List.of(), more));
-    }
+    cards.add(new Card("more", Says.MORE_TAPS.text(), "", List.of(), more));
     return cards;
   }
 

@@ -161,8 +161,8 @@ public final class Sizes {
   /** Bores of hose that tails are made for (m). */
   private static final List<Double> HOSES =
       List.of(
-          6 * MM, 8 * MM, 10 * MM, 12 * MM, 13 * MM, 16 * MM, 19 * MM, 25 * MM, 32 * MM, 38 * MM,
-          50 * MM);
+          6 * MM, 8 * MM, 10 * MM, 12 * MM, 13 * MM, 16 * MM, 19 * MM, 20 * MM, 25 * MM, 28 * MM,
+          32 * MM, 38 * MM, 40 * MM, 50 * MM);
 
   /** What a bulkhead's hole is wider than its thread, for its body (our table, rounded). */
   private static final double BODY = 1.35;

@@ -10,6 +10,7 @@ import fernwort.app.store.backup.AtRest;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
+import java.io.IOException;
 import java.io.PrintStream;
 import java.net.BindException;
 import java.net.URI;
@@ -83,8 +84,7 @@ public class Fernwort {
   /** Starts the application and says where it is. */
   static ConfigurableApplicationContext serve(Launch launch, Clock clock) {
     DataFolder folder = claim(launch, clock);
-    ListenRule.Listen listen =
-        ListenRule.check(launch.listen(), DatabaseFile.passphrase(folder).isPresent());
+    ListenRule.Listen listen = listen(launch, folder);
     SpringApplication application = new SpringApplication(Fernwort.class);
     application.setEnvironment(new OwnWords());
     ApplicationContextInitializer<GenericApplicationContext> given =
@@ -93,6 +93,23 @@ public class Fernwort {
     application.addListeners((ApplicationReadyEvent event) ->
         announce(launch, listen, port(event.getApplicationContext())));
     return application.run(settings(launch, listen, folder).toArray(String[]::new));
+  }
+
+  /** Where it may listen; a folder on which nothing starts is let go. */
+  private static ListenRule.Listen listen(Launch launch, DataFolder folder) {
+    try {
+      return ListenRule.check(
+          launch.listen(),
+          DatabaseFile.passphrase(folder).isPresent(),
+          launch.https() || launch.plainHttp());
+    } catch (Refusal refused) {
+      try {
+        folder.release();
+      } catch (IOException stillHeld) {
+        refused.addSuppressed(stillHeld);
+      }
+      throw refused;
+    }
   }
 
   private static void train(ConfigurableApplicationContext running) {
@@ -128,6 +145,9 @@ public class Fernwort {
     OUT.printf(
         "Fernwort is at %s://%s:%d (Ctrl+C stops it)%n",
         launch.https() ? "https" : "http", listen.shown(), port);
+    if (!launch.https() && !listen.loopback()) {
+      OUT.println(Says.THIS_IS_PLAIN_HTTP.text());
+    }
   }
 
   private static String backUp(Launch launch, Clock clock) {

@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param file the backup's file, where the task has one
  * @param certificate a certificate and its key that the user brings, in PEM files
  * @param https whether to speak HTTPS
+ * @param plainHttp whether plain HTTP is meant, though others on the network can read it
  */
 record Launch(
     Path data,
@@ -22,6 +23,7 @@ record Launch(
     Task task,
     Optional<Path> file,
     boolean https,
+    boolean plainHttp,
     Optional<Certificate> certificate) {
 
   /** What to do. */
@@ -48,6 +50,7 @@ record Launch(
     String listen = "127.0.0.1";
     boolean demo = false;
     boolean https = false;
+    boolean plainHttp = false;
     Task task = Task.SERVE;
     Optional<Path> file = Optional.empty();
     Optional<Path> chain = Optional.empty();
@@ -59,6 +62,7 @@ record Launch(
         case "--port" -> port = port(value(args, ++i, "--port"));
         case "--demo" -> demo = true;
         case "--https" -> https = true;
+        case "--plain-http" -> plainHttp = true;
         case "--certificate" -> chain = Optional.of(readable(args, ++i, "--certificate"));
         case "--key" -> key = Optional.of(readable(args, ++i, "--key"));
         case "--train" -> task = Task.TRAIN;
@@ -86,6 +90,7 @@ record Launch(
         task,
         file,
         https || chain.isPresent(),
+        plainHttp,
         chain.map(c -> new Certificate(c, k)));
   }
 

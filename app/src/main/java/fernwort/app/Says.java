@@ -7,6 +7,8 @@ enum Says implements Phrase {
   // Fernwort: the launcher: reads the command line, makes the data folder ready, and starts the
   // application on it or does what is to be done to it.
   BACKED_UP_TO("Backed up to {}."),
+  THIS_IS_PLAIN_HTTP(
+      "This is plain HTTP: whoever is on that network can read along, the passphrase too."),
   THE_PORT_IS_TAKEN_BY_ANOTHER(
       "The port is taken by another program. Choose another with --port N."),
   FERNWORT_COULD_NOT_START_THE_LOG(

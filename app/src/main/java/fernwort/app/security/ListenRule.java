@@ -5,8 +5,9 @@ import java.net.InetAddress;
 import java.net.UnknownHostException;
 
 /**
- * Refuses to listen beyond this machine before a passphrase is set. Looked at before anything
- * listens; what is listened on is the address that was looked at, not its name.
+ * Refuses to listen beyond this machine before a passphrase is set, or in the clear where nobody
+ * said that this is meant. Looked at before anything listens; what is listened on is the address
+ * that was looked at, not its name.
  */
 public final class ListenRule {
 
@@ -26,13 +27,17 @@ public final class ListenRule {
    *
    * @param wanted an address in digits, or "localhost"
    * @param hasPassphrase whether one was set
+   * @param meant whether it speaks HTTPS, or plain HTTP was asked for by name
    * @throws Refusal when it may not, with what to do first
    */
-  public static Listen check(String wanted, boolean hasPassphrase) {
+  public static Listen check(String wanted, boolean hasPassphrase, boolean meant) {
     InetAddress address = address(wanted);
     boolean loopback = address.isLoopbackAddress();
     if (!loopback && !hasPassphrase) {
       throw new Refusal(Says.TO_LISTEN_ON_SET_A_PASSPHRASE.with(wanted));
+    }
+    if (!loopback && !meant) {
+      throw new Refusal(Says.ON_WHOEVER_IS_ON_THE_NETWORK.with(wanted));
     }
     String digits = address.getHostAddress().replaceFirst("%.*", "");
     return new Listen(digits, digits.contains(":") ? "[" + digits + "]" : digits, loopback);

@@ -29,6 +29,9 @@ enum Says implements Phrase {
   // ListenRule: refuses to listen beyond this machine before a passphrase is set.
   TO_LISTEN_ON_SET_A_PASSPHRASE(
       "To listen on {}, set a passphrase first: ./fernwort passphrase (with the same --data)."),
+  ON_WHOEVER_IS_ON_THE_NETWORK(
+      "On {} whoever is on the network could read along, the passphrase too. Start with --https, or"
+          + " with --plain-http if the network is yours alone."),
   LISTEN_NEEDS_AN_ADDRESS(
       "--listen needs an address of this machine in digits, such as 192.168.1.20, not \"{}\"."),
 

@@ -21,23 +21,27 @@ class ListenRuleTest {
     "[::1], 0:0:0:0:0:0:0:1, [0:0:0:0:0:0:0:1]"
   })
   void thisMachineAloneNeedsNoPassphrase(String wanted, String address, String shown) {
-    ListenRule.Listen listen = ListenRule.check(wanted, false);
+    ListenRule.Listen listen = ListenRule.check(wanted, false, false);
     assertThat(listen).isEqualTo(new ListenRule.Listen(address, shown, true));
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"0.0.0.0", "::", "192.168.7.7", "[fe80::1]"})
   void anyWiderNeedsOneFirst(String wanted) {
-    assertThatThrownBy(() -> ListenRule.check(wanted, false))
+    assertThatThrownBy(() -> ListenRule.check(wanted, false, true))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("set a passphrase first");
-    assertThat(ListenRule.check(wanted, true).loopback()).isFalse();
+    assertThatThrownBy(() -> ListenRule.check(wanted, true, false))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("--https")
+        .hasMessageContaining("--plain-http");
+    assertThat(ListenRule.check(wanted, true, true).loopback()).isFalse();
   }
 
   @ParameterizedTest
   @ValueSource(strings = {"some-host", "127.0.0.1.evil.example", "1.2.3", "999.1.1.1", "", "0"})
   void aNameThatMayLeadAnywhereIsRefusedAlsoWithOne(String wanted) {
-    assertThatThrownBy(() -> ListenRule.check(wanted, true))
+    assertThatThrownBy(() -> ListenRule.check(wanted, true, true))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("needs an address of this machine in digits");
   }

@@ -287,7 +287,11 @@ class SecurityTest {
         .hasMessageContaining("set a passphrase first");
     assertThat(setPassphrase(own, "long wet fern")).contains("The passphrase is set");
 
-    try (OwnCopy wide = OwnCopy.start(own, "--listen", "0.0.0.0")) {
+    assertThatThrownBy(() -> OwnCopy.start(own, "--listen", "0.0.0.0"))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("--https");
+    try (OwnCopy wide = OwnCopy.start(own, "--listen", "0.0.0.0", "--plain-http")) {
+      assertThat(wide.get("/login").body()).contains("This connection is not encrypted");
       assertThat(bound(wide)).as("on all addresses").allMatch(a -> a.matches("[0.]+")).isNotEmpty();
       assertThat(wide.get("/rigs").headers().firstValue("Location").orElse("")).endsWith("/login");
       assertThat(wide.get("/api/v1/rigs").statusCode()).isEqualTo(401);

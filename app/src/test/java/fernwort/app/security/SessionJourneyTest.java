@@ -33,7 +33,7 @@ class SessionJourneyTest {
       FolderOpening.prepare(folder, Clock.systemUTC());
       PassphraseRule.set(folder, WORDS);
     }
-    copy = OwnCopy.start(data, "--listen", "0.0.0.0");
+    copy = OwnCopy.start(data, "--listen", "0.0.0.0", "--plain-http");
     copy.add("marginalia");
     copy.add("tern");
     playwright = Playwright.create();

@@ -2,27 +2,28 @@ package fernwort.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import net.jqwik.api.Arbitraries;
-import net.jqwik.api.Arbitrary;
-import net.jqwik.api.ForAll;
-import net.jqwik.api.Property;
-import net.jqwik.api.Provide;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** No note becomes a formula in somebody's spreadsheet, and none comes back changed. */
 class PlainCellTest {
 
-  @Provide
-  Arbitrary<String> notes() {
-    return Arbitraries.strings().withChars("'=+-@\t\r a1").ofMaxLength(8);
-  }
+  private static final String SIGNS = "'=+-@\t\r a1";
 
-  @Property
-  void whatIsWrittenIsReadAgain(@ForAll("notes") String note) {
-    String cell = PlainCell.of(note);
-    assertThat(PlainCell.read(cell)).isEqualTo(note);
-    assertThat(cell).doesNotMatch("(?s)[=+\\-@\\t\\r].*");
+  @Test
+  void whatIsWrittenIsReadAgain() {
+    Random random = new Random(7);
+    for (int i = 0; i < 20_000; i++) {
+      StringBuilder note = new StringBuilder();
+      for (int n = random.nextInt(8); n > 0; n--) {
+        note.append(SIGNS.charAt(random.nextInt(SIGNS.length())));
+      }
+      String cell = PlainCell.of(note.toString());
+      assertThat(PlainCell.read(cell)).isEqualTo(note.toString());
+      assertThat(cell).doesNotMatch("(?s)[=+\\-@\\t\\r].*");
+    }
   }
 
   @ParameterizedTest

@@ -130,18 +130,7 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
             length + 2 * USUAL_WALL,
             width + 2 * USUAL_WALL,
             litres / (length * width) + 2 * USUAL_WALL);
-    return new TankSizes(
-        size,
-        USUAL_WALL,
-        Optional.of(
-            new Guess(
-                Guess.About.DIMENSIONS,
-                Says.LONG_WIDE_AND_HIGH.with(
-                    tank.label(),
-                    Amount.length(size.length()),
-                    Amount.length(size.width()),
-                    Amount.length(size.height())),
-                Says.ITS_WEIGHT_ON_EACH_AXLE.with())));
+    return guessed(tank, size);
   }
 
   /** A cylinder about as long or high as three times half its diameter. */
@@ -156,6 +145,10 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
           case LYING_ACROSS -> new Size(wide, Math.min(along, vehicle.width()), wide);
           case UPRIGHT -> new Size(wide, wide, along);
         };
+    return guessed(tank, size);
+  }
+
+  private static TankSizes guessed(TankAnswers tank, Size size) {
     return new TankSizes(
         size,
         USUAL_WALL,

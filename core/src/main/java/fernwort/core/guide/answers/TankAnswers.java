@@ -121,6 +121,25 @@ public record TankAnswers(
 
   /** Returns this tank filled from another one, too, by something that brings the water. */
   public TankAnswers filledFrom(Optional<String> other, Passages how) {
+    return like(other, venting, how, form);
+  }
+
+  /** Returns this tank drawn from, or not. */
+  public TankAnswers drawn(boolean is) {
+    return filledFrom(from, passages.drawing(is));
+  }
+
+  /** Returns this tank in another form. */
+  public TankAnswers formed(Form other) {
+    return like(from, venting, passages, other);
+  }
+
+  /** Returns this tank breathing otherwise. */
+  public TankAnswers breathing(Venting how) {
+    return like(from, how, passages, form);
+  }
+
+  private TankAnswers like(Optional<String> other, Venting breath, Passages ways, Form shape) {
     return new TankAnswers(
         id,
         label,
@@ -139,64 +158,9 @@ public record TankAnswers(
         drain,
         other,
         openings,
-        venting,
-        how,
-        form);
-  }
-
-  /** Returns this tank drawn from, or not. */
-  public TankAnswers drawn(boolean is) {
-    return filledFrom(from, passages.drawing(is));
-  }
-
-  /** Returns this tank in another form. */
-  public TankAnswers formed(Form other) {
-    return new TankAnswers(
-        id,
-        label,
-        contents,
-        litres,
-        size,
-        inside,
-        stands,
-        spot,
-        bottom,
-        fills,
-        neck,
-        neckHeight,
-        ventEnd,
-        ventRises,
-        drain,
-        from,
-        openings,
-        venting,
-        passages,
-        other);
-  }
-
-  /** Returns this tank breathing otherwise. */
-  public TankAnswers breathing(Venting how) {
-    return new TankAnswers(
-        id,
-        label,
-        contents,
-        litres,
-        size,
-        inside,
-        stands,
-        spot,
-        bottom,
-        fills,
-        neck,
-        neckHeight,
-        ventEnd,
-        ventRises,
-        drain,
-        from,
-        openings,
-        how,
-        passages,
-        form);
+        breath,
+        ways,
+        shape);
   }
 
   /** Returns this tank with openings that were shown. */

@@ -46,9 +46,6 @@ final class Assembly {
   /** A tail ends no higher than this over the ground (m). */
   static final double KNEE = 0.35;
 
-  /** What a small ball valve holds (m³). */
-  private static final double VALVE_BODY = 2e-5;
-
   private static final String[] ALONG = {"rear", "mid-rear", "middle", "mid-front", "nose"};
   private static final String[] SIDE = {"left", "middle", "right"};
 
@@ -188,7 +185,7 @@ final class Assembly {
   /** Puts a valve at the end of a line; returns where it goes on. One on a vent stands open. */
   PortRef valved(
       QuestionPage page, String label, Spot spot, double height, PortRef from, double bore) {
-    String valve = part(page, label, spot, height, VALVE_BODY, Fittings.twoWay(0));
+    String valve = part(page, label, spot, height, Run.VALVE, Fittings.twoWay(0));
     if (page == QuestionPage.VENTS) {
       runsWith(valve, "open");
     }

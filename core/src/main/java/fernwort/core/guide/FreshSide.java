@@ -19,7 +19,6 @@ import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Strainer;
-import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
@@ -33,15 +32,11 @@ import java.util.Optional;
 /** From the tanks to the pump, and from one tank to another. */
 final class FreshSide {
 
-  private static final double VALVE_BODY = 2e-5;
   private static final double STRAINER_BODY = 4e-5;
-  private static final double FILTER_BODY = 5e-4;
 
   /** What a can that is carried usually holds (m³). */
   private static final double CAN = 0.015;
 
-  /** How long a motor takes from stop to stop (s). */
-  static final double MOTOR = 5;
 
   private final Assembly rig;
   private final RigAnswers answers;
@@ -104,8 +99,7 @@ final class FreshSide {
     PumpAnswers pump = answers.pump();
     String label = can ? Says.WATER_CAN.text() : Says.SUCTION_HOSE.text();
     Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, Assembly.IN_A_BUCKET);
-    double height = rig.below(pump.height(), 10 * Assembly.STEP);
-    String id = rig.part(QuestionPage.SUCTION, label, pump.spot(), height, 0, kind);
+    String id = rig.part(QuestionPage.SUCTION, label, pump.spot(), below(), 0, kind);
     draw(
         rig.get(id).port(can ? "spout" : "out"),
         pressure,
@@ -121,7 +115,7 @@ final class FreshSide {
       List<String> passed,
       Optional<PortRef> other,
       Optional<TankAnswers> first) {
-    PortRef at = from;
+    Run run = run(from);
     boolean chosen = first.isEmpty();
     for (Piece piece : answers.suction()) {
       boolean chooses = piece == Piece.THREE_WAY || piece == Piece.TWO_VALVES;
@@ -129,27 +123,19 @@ final class FreshSide {
         continue;
       }
       chosen |= chooses;
-      at =
-          switch (piece) {
-            case SHUT_OFF -> {
-              PortRef on =
-                  through(Says.TANK_SHUT_OFF.text(), Fittings.twoWay(0), VALVE_BODY, at, "a", "b");
-              rig.runsWith(on.part(), "open");
-              yield on;
-            }
-            case STRAINER -> through("Strainer", new Strainer(), STRAINER_BODY, at, "in", "out");
-            case FILTER ->
-                through(
-                    Says.FILTER_BEFORE_THE_PUMP.text(),
-                    Fittings.filter(Filter.Grade.SEDIMENT),
-                    FILTER_BODY,
-                    at,
-                    "in",
-                    "out");
-            case ANTIFREEZE_PORT -> antifreezePort(at);
-            case THREE_WAY -> selector(at, other, first.orElseThrow());
-            case TWO_VALVES -> twoValves(at, other, first.orElseThrow());
-          };
+      switch (piece) {
+        case SHUT_OFF -> run.openValve(Says.TANK_SHUT_OFF.text(), below(), Fittings.twoWay(0));
+        case STRAINER -> run.through("Strainer", below(), STRAINER_BODY, new Strainer());
+        case FILTER ->
+            run.through(
+                Says.FILTER_BEFORE_THE_PUMP.text(),
+                below(),
+                Run.FILTER,
+                Fittings.filter(Filter.Grade.SEDIMENT));
+        case ANTIFREEZE_PORT -> antifreezePort(run);
+        case THREE_WAY -> run = run(selector(run.at(), other, first.orElseThrow()));
+        case TWO_VALVES -> twoValves(run, other, first.orElseThrow());
+      }
       passed.add(
           switch (piece) {
             case SHUT_OFF -> "shut-off";
@@ -160,80 +146,46 @@ final class FreshSide {
             case ANTIFREEZE_PORT -> Says.TEE_FOR_ANTIFREEZE.text();
           });
     }
-    pressure.draw(at);
+    pressure.draw(run.at());
     boolean pumps = answers.pump().mover() != PumpParts.Mover.NONE;
     passed.add(pumps ? "pump" : Says.THE_TAPS.text());
     ways.add(Message.words(String.join(" → ", passed)));
   }
 
   /** A tee with a valve and a short hose, closed but when antifreeze is drawn. */
-  private PortRef antifreezePort(PortRef from) {
-    PortRef at = through(Says.ANTIFREEZE_TEE.text(), new Tee(), 0, from, "a", "c");
-    double height = rig.below(answers.pump().height(), 10 * Assembly.STEP);
-    Spot spot = answers.pump().spot();
-    String valve =
-        rig.part(
-            QuestionPage.SUCTION,
-            Says.ANTIFREEZE_VALVE.text(),
-            spot,
-            height,
-            VALVE_BODY,
-            Fittings.twoWay(0));
-    String hose =
-        rig.part(
-            QuestionPage.SUCTION,
-            Says.ANTIFREEZE_HOSE.text(),
-            spot,
-            height,
-            0,
-            new HoseInlet(0, Assembly.IN_A_BUCKET));
-    rig.join(rig.get(at.part()).port("b"), rig.get(valve).port("a"), bore);
-    rig.join(rig.get(valve).port("b"), rig.get(hose).port("out"), bore);
-    return at;
+  private void antifreezePort(Run run) {
+    Run port = run(run.branch(Says.ANTIFREEZE_TEE.text(), below()));
+    port.through(Says.ANTIFREEZE_VALVE.text(), below(), Run.VALVE, Fittings.twoWay(0));
+    port.endsIn(Says.ANTIFREEZE_HOSE.text(), below(), new HoseInlet(0, Assembly.IN_A_BUCKET));
   }
 
   /** A valve on the tank's line and one on the other, which meet in a tee. */
-  private PortRef twoValves(PortRef tank, Optional<PortRef> other, TankAnswers first) {
-    PumpAnswers pump = answers.pump();
-    double height = rig.below(pump.height(), 12 * Assembly.STEP);
-    PortRef own = through(Says.TANK_VALVE.text(), turned("shut"), VALVE_BODY, tank, "a", "b");
-    rig.runsWith(own.part(), "open");
-    PortRef at = through(Says.OUTLET_TEE.text(), new Tee(), 0, own, "a", "c");
+  private void twoValves(Run run, Optional<PortRef> other, TankAnswers first) {
+    double height = rig.below(answers.pump().height(), 12 * Assembly.STEP);
+    boolean motor = answers.pump().parts().motor();
+    run.openValve(Says.TANK_VALVE.text(), below(), Run.valve(motor));
+    PortRef aside = run.branch(Says.OUTLET_TEE.text(), below());
     String valve =
         rig.part(
             QuestionPage.SUCTION,
             Says.OUTSIDE_VALVE.text(),
-            pump.spot(),
+            answers.pump().spot(),
             height,
-            VALVE_BODY,
-            turned("shut"));
-    rig.join(rig.get(at.part()).port("b"), rig.get(valve).port("b"), bore);
+            Run.VALVE,
+            Run.valve(motor));
+    rig.join(aside, rig.get(valve).port("b"), bore);
     joinThird(rig.get(valve).port("a"), other, first, height);
-    return at;
-  }
-
-  private Kind turned(String unpowered) {
-    return answers.pump().parts().motor()
-        ? Fittings.motorised(0, unpowered, MOTOR)
-        : Fittings.twoWay(0);
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
   private PortRef together(List<TankAnswers> some, Map<TankAnswers, String> tanks) {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
+    double height = some.getFirst().bottom() + 5 * Assembly.STEP;
     for (TankAnswers tank : some.subList(1, some.size())) {
-      Spot spot = some.getFirst().spot();
-      String tee =
-          rig.part(
-              QuestionPage.SUCTION,
-              Says.OUTLET_TEE.text(),
-              spot,
-              some.getFirst().bottom() + 5 * Assembly.STEP,
-              0,
-              new Tee());
-      rig.join(at, rig.get(tee).port("a"), bore);
-      rig.join(outlet(tank, tanks, true), rig.get(tee).port("b"), bore);
-      at = rig.get(tee).port("c");
+      Run run = new Run(rig, QuestionPage.SUCTION, some.getFirst().spot(), bore, at);
+      PortRef aside = run.branch(Says.OUTLET_TEE.text(), height);
+      rig.join(outlet(tank, tanks, true), aside, bore);
+      at = run.at();
       ways.add(Says.ITS_OUTLET_VALVE_THE_SAME_LINE.with(tank.label()));
     }
     return at;
@@ -244,52 +196,29 @@ final class FreshSide {
     if (!valved) {
       return feed;
     }
-    String valve =
-        rig.part(
-            QuestionPage.SUCTION,
-            tank.label() + " outlet",
-            tank.spot(),
-            tank.bottom() + 3 * Assembly.STEP,
-            VALVE_BODY,
-            Fittings.twoWay(0));
-    rig.runsWith(valve, "open");
-    rig.join(feed, rig.get(valve).port("a"), bore);
-    return rig.get(valve).port("b");
+    Run run = new Run(rig, QuestionPage.SUCTION, tank.spot(), bore, feed);
+    run.openValve(
+        tank.label() + " outlet", tank.bottom() + 3 * Assembly.STEP, Fittings.twoWay(0));
+    return run.at();
   }
 
   /** A tee for each tank that is filled from this one by its outlet line. */
   private PortRef branched(TankAnswers tank, PortRef feed) {
-    PortRef at = feed;
+    Run run = new Run(rig, QuestionPage.FILL, tank.spot(), bore, feed);
     for (TankAnswers fed : TankTies.givesByOutlet(answers, tank)) {
-      String tee =
-          rig.part(
-              QuestionPage.FILL,
-              Says.OUTLET_TEE.text(),
-              tank.spot(),
-              tank.bottom() + 2 * Assembly.STEP,
-              0,
-              new Tee());
-      rig.join(at, rig.get(tee).port("a"), bore);
-      branches.put(fed.id(), rig.get(tee).port("b"));
-      at = rig.get(tee).port("c");
+      branches.put(
+          fed.id(), run.branch(Says.OUTLET_TEE.text(), tank.bottom() + 2 * Assembly.STEP));
     }
-    return at;
+    return run.at();
   }
 
-  /** Puts a part between a port and what follows; at the pump's spot, just below it. */
-  private PortRef through(
-      String label, Kind kind, double body, PortRef from, String in, String out) {
-    PumpAnswers pump = answers.pump();
-    String id =
-        rig.part(
-            QuestionPage.SUCTION,
-            label,
-            pump.spot(),
-            rig.below(pump.height(), 10 * Assembly.STEP),
-            body,
-            kind);
-    rig.join(from, rig.get(id).port(in), bore);
-    return rig.get(id).port(out);
+  private Run run(PortRef from) {
+    return new Run(rig, QuestionPage.SUCTION, answers.pump().spot(), bore, from);
+  }
+
+  /** Returns a little below the pump (m). */
+  private double below() {
+    return rig.below(answers.pump().height(), 10 * Assembly.STEP);
   }
 
   /** The three-way valve: a leads to the pump, b to the tank, c to whatever is third. */
@@ -297,7 +226,7 @@ final class FreshSide {
     List<Stop> stops = new ArrayList<>();
     for (RigAnswers.Position p : answers.selector().positions()) {
       stops.add(
-          new Stop(stop(p.points()), p.points().words(), p.points().angle(), joins(p.joins())));
+          new Stop(stop(p.points()), p.points().words(), p.points().angle(), p.joins().groups()));
     }
     PumpAnswers pump = answers.pump();
     double height = rig.below(pump.height(), 12 * Assembly.STEP);
@@ -320,23 +249,13 @@ final class FreshSide {
 
   private Optional<Motor> motor(List<Stop> stops) {
     return answers.pump().parts().motor()
-        ? Optional.of(new Motor(Optional.of(stops.getFirst().id()), MOTOR))
+        ? Optional.of(new Motor(Optional.of(stops.getFirst().id()), Run.MOTOR))
         : Optional.empty();
   }
 
   /** The id of the position in which the handle points so. */
   private static String stop(RigAnswers.Points points) {
     return points.name().toLowerCase(Locale.ROOT);
-  }
-
-  private static List<List<String>> joins(Joins joins) {
-    return switch (joins) {
-      case NOTHING -> List.of();
-      case TANK_AND_PUMP -> List.of(List.of("a", "b"));
-      case THIRD_AND_PUMP -> List.of(List.of("a", "c"));
-      case TANK_AND_THIRD -> List.of(List.of("b", "c"));
-      case ALL -> List.of(List.of("a", "b", "c"));
-    };
   }
 
   private void joinThird(PortRef at, Optional<PortRef> other, TankAnswers first, double height) {
@@ -368,9 +287,11 @@ final class FreshSide {
                         0,
                         new HoseInlet(0, Assembly.IN_A_BUCKET)))
                 .port("out");
-        yield answers.pump().parts().strained()
-            ? through(Says.HOSE_STRAINER.text(), new Strainer(), STRAINER_BODY, hose, "in", "out")
-            : hose;
+        Run run = run(hose);
+        if (answers.pump().parts().strained()) {
+          run.through(Says.HOSE_STRAINER.text(), below(), STRAINER_BODY, new Strainer());
+        }
+        yield run.at();
       }
       case OTHER_TANK -> {
         ways.add(Says.THREE_WAY_VALVE_A_PLUG.with());

@@ -17,8 +17,6 @@ import java.util.Optional;
 /** The heater with its drain, its bypass, its relief tube and the loop that keeps taps hot. */
 final class HeaterSide {
 
-  private static final double VALVE_BODY = 2e-5;
-
   /** A relief valve of a heater opens at this (Pa). */
   private static final double RELIEF = 6e5;
 
@@ -108,7 +106,7 @@ final class HeaterSide {
             Says.LOOP_CHECK_VALVE.text(),
             heat.spot(),
             at,
-            VALVE_BODY,
+            Run.VALVE,
             Fittings.check());
     rig.join(rig.get(round).port("out"), rig.get(check).port("in"), bore);
     rig.join(rig.get(check).port("out"), into, bore);
@@ -126,7 +124,7 @@ final class HeaterSide {
             Says.RELIEF_VALVE.text(),
             heat.spot(),
             heat.height() + 2 * Assembly.STEP,
-            VALVE_BODY,
+            Run.VALVE,
             new CheckValve(RELIEF));
     String tube =
         rig.part(
@@ -154,7 +152,7 @@ final class HeaterSide {
             Says.HEATER_DRAIN.text(),
             heat.spot(),
             hand,
-            VALVE_BODY,
+            Run.VALVE,
             Fittings.twoWay(0));
     double under =
         Math.min(low - 10 * Assembly.STEP, rig.vehicle().clearance() + 15 * Assembly.STEP);
@@ -218,7 +216,7 @@ final class HeaterSide {
             label,
             heat.spot(),
             heat.height() + 5 * Assembly.STEP,
-            VALVE_BODY,
+            Run.VALVE,
             InletSide.diverter(
                 Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false));
     rig.runsWith(id, "first");
@@ -232,7 +230,7 @@ final class HeaterSide {
             label,
             heat.spot(),
             heat.height() + 5 * Assembly.STEP,
-            VALVE_BODY,
+            Run.VALVE,
             Fittings.twoWay(0));
     rig.runsWith(id, running);
     return id;

@@ -11,7 +11,6 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
-import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
@@ -23,8 +22,8 @@ import java.util.Optional;
 /** From the hose inlet, or two of them, to the tanks, the taps and the pump. */
 final class InletSide {
 
-  private static final double VALVE_BODY = 2e-5;
-  private static final double FILTER_BODY = 5e-4;
+  /** What a regulator in a camper is usually set to (bar). */
+  private static final double REGULATED = 2.8;
 
   private final Assembly rig;
   private final RigAnswers.Mains mains;
@@ -76,17 +75,10 @@ final class InletSide {
     // A three-way valve leads to two; with more of them the others have a valve each before it.
     int before = chosen.diverts() ? Math.max(0, targets.size() - 2) : targets.size() - 1;
     for (int i = 0; i < before; i++) {
-      String tee =
-          rig.part(
-              QuestionPage.FILL,
-              Says.INLET_TEE.text(),
-              mains.spot(),
-              mains.height() + 10 * Assembly.STEP,
-              0,
-              new Tee());
-      rig.join(at, rig.get(tee).port("a"), bore);
-      lead(rig.get(tee).port("b"), left.removeFirst(), passed, true);
-      at = rig.get(tee).port("c");
+      Run run = run(at);
+      PortRef aside = run.branch(Says.INLET_TEE.text(), up(10));
+      lead(aside, left.removeFirst(), passed, true);
+      at = run.at();
     }
     if (left.size() == 2) {
       String valve = diverter(left);
@@ -100,34 +92,16 @@ final class InletSide {
 
   /** Leads a branch to its target, past a valve of its own where it has one. */
   private void lead(PortRef from, Target target, List<String> passed, boolean several) {
-    PortRef at = from;
-    boolean valved = target.tank() || mains.branches().chosenBy() != ChosenBy.TANK_VALVES;
-    if (several && valved) {
-      String valve =
-          rig.part(
-              QuestionPage.FILL,
-              Says.MAINS_TO.filled(target.words()),
-              mains.spot(),
-              mains.height() + 15 * Assembly.STEP,
-              VALVE_BODY,
-              mains.branches().motor()
-                  ? Fittings.motorised(0, "shut", FreshSide.MOTOR)
-                  : Fittings.twoWay(0));
-      rig.join(at, rig.get(valve).port("a"), bore);
-      at = rig.get(valve).port("b");
+    InletBranches branches = mains.branches();
+    Run run = run(from);
+    if (several && (target.tank() || branches.chosenBy() != ChosenBy.TANK_VALVES)) {
+      run.through(
+          Says.MAINS_TO.filled(target.words()), up(15), Run.VALVE, Run.valve(branches.motor()));
     }
-    if (target.tank() && mains.check() && mains.branches().checkAtTank()) {
-      at =
-          after(
-              at,
-              Says.CHECK_TO.filled(target.words()),
-              Fittings.check(),
-              VALVE_BODY,
-              "in",
-              "out",
-              16);
+    if (target.tank() && mains.check() && branches.checkAtTank()) {
+      run.through(Says.CHECK_TO.filled(target.words()), up(16), Run.VALVE, Fittings.check());
     }
-    rig.join(at, target.port(), bore);
+    run.to(target.port());
     ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
   }
 
@@ -137,8 +111,8 @@ final class InletSide {
         QuestionPage.FILL,
         Says.INLET_DIVERTER.text(),
         mains.spot(),
-        mains.height() + 12 * Assembly.STEP,
-        VALVE_BODY,
+        up(12),
+        Run.VALVE,
         diverter(
             Says.DIVERTER_TO.filled(two.getFirst().words()),
             Says.DIVERTER_TO.filled(two.getLast().words()),
@@ -156,31 +130,29 @@ final class InletSide {
     }
     return new ThreeWayValve(
         stops,
-        motor ? Optional.of(new Motor(Optional.of("first"), FreshSide.MOTOR)) : Optional.empty());
+        motor ? Optional.of(new Motor(Optional.of("first"), Run.MOTOR)) : Optional.empty());
   }
 
   private PortRef inlet(List<String> passed) {
-    PortRef at = mouths();
+    Run run = run(mouths());
     if (mains.regulator()) {
-      at = after(at, "Regulator", Fittings.regulator(2.8), VALVE_BODY, "in", "out", 2);
+      run.through("Regulator", up(2), Run.VALVE, Fittings.regulator(REGULATED));
       passed.add("regulator");
     }
     if (mains.check() && !mains.branches().checkAtTank()) {
-      String check = Says.INLET_CHECK_VALVE.text();
-      at = after(at, check, Fittings.check(), VALVE_BODY, "in", "out", 4);
+      run.through(Says.INLET_CHECK_VALVE.text(), up(4), Run.VALVE, Fittings.check());
       passed.add(Says.CHECK_VALVE_INSIDE.text());
     }
     if (mains.branches().filter()) {
       Kind filter = Fittings.filter(Filter.Grade.SEDIMENT);
-      at = after(at, Says.INLET_FILTER.text(), filter, FILTER_BODY, "in", "out", 5);
+      run.through(Says.INLET_FILTER.text(), up(5), Run.FILTER, filter);
       passed.add("filter");
     }
     if (mains.shutOff()) {
-      String shutOff = Says.MAINS_SHUT_OFF.text();
-      at = after(at, shutOff, Fittings.twoWay(0), VALVE_BODY, "a", "b", 6);
+      run.through(Says.MAINS_SHUT_OFF.text(), up(6), Run.VALVE, Fittings.twoWay(0));
       passed.add("shut-off");
     }
-    return at;
+    return run.at();
   }
 
   /** The inlet, or two of them with a diverter that chooses one. */
@@ -196,8 +168,8 @@ final class InletSide {
             QuestionPage.FILL,
             Says.INLET_SELECTOR.text(),
             mains.spot(),
-            mains.height() + 1 * Assembly.STEP,
-            VALVE_BODY,
+            up(1),
+            Run.VALVE,
             diverter(
                 Says.FROM_THE_FIRST_INLET.text(), Says.FROM_THE_SECOND_INLET.text(), false, false));
     rig.join(first, rig.get(diverter).port("b"), bore);
@@ -210,17 +182,12 @@ final class InletSide {
     return rig.get(inlet).port("out");
   }
 
-  private PortRef after(
-      PortRef at, String label, Kind kind, double body, String in, String out, int steps) {
-    String id =
-        rig.part(
-            QuestionPage.FILL,
-            label,
-            mains.spot(),
-            mains.height() + steps * Assembly.STEP,
-            body,
-            kind);
-    rig.join(at, rig.get(id).port(in), bore);
-    return rig.get(id).port(out);
+  private Run run(PortRef from) {
+    return new Run(rig, QuestionPage.FILL, mains.spot(), bore, from);
+  }
+
+  /** Returns so many steps above the inlet (m). */
+  private double up(int steps) {
+    return mains.height() + steps * Assembly.STEP;
   }
 }

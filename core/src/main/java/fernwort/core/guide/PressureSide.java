@@ -32,10 +32,13 @@ import java.util.Optional;
 /** From the pump to the taps, cold and hot. */
 final class PressureSide {
 
-  private static final double FILTER_BODY = 5e-4;
-  private static final double VALVE_BODY = 2e-5;
+  /** What an accumulator holds of water (m³). */
+  private static final double VESSEL = 1e-3;
 
-  private static final double PUMP_BODY = 1e-4;
+  /** It is charged to a little below the pressure at which the pump stops, but to this (Pa). */
+  private static final double LEAST_CHARGE = 5e4;
+
+  private static final double BELOW_CUT_OUT = 7e4;
 
   /** A wheel gives no water at so many times the pressure at which it is stopped. */
   private static final double OVER = 1.2;
@@ -92,7 +95,7 @@ final class PressureSide {
       source = Optional.of(from);
       return;
     }
-    pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, PUMP_BODY, kind());
+    pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, Run.PUMP, kind());
     rig.runsWith(pump, Kind.ON);
     rig.join(from, rig.get(pump).port("in"), bore);
     source = Optional.of(rig.get(pump).port("out"));
@@ -113,7 +116,7 @@ final class PressureSide {
               QuestionPage.FILL,
               Says.HOUSE_TEE.text(),
               spot,
-              height + 15 * Assembly.STEP,
+              up(15),
               0,
               new Tee());
     }
@@ -168,7 +171,7 @@ final class PressureSide {
                 QuestionPage.FILL,
                 Says.TEE_PLUG.text(),
                 spot,
-                height + 15 * Assembly.STEP,
+                up(15),
                 0,
                 new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
@@ -193,39 +196,21 @@ final class PressureSide {
       return from;
     }
     passed.add("Pump");
-    PortRef at = from;
+    Run run = run(from);
     if (answers.pump().parts().second()) {
-      String second =
-          rig.part(
-              QuestionPage.PUMP,
-              Says.SECOND_PUMP.text(),
-              spot,
-              height + 1 * Assembly.STEP,
-              PUMP_BODY,
-              Fittings.boosterPump(answers.pump().flow() * 60_000, BOOST));
-      rig.join(at, rig.get(second).port("in"), bore);
-      at = rig.get(second).port("out");
-      rig.runsWith(second, Kind.ON);
+      Kind booster = Fittings.boosterPump(answers.pump().flow() * 60_000, BOOST);
+      rig.runsWith(run.through(Says.SECOND_PUMP.text(), up(1), Run.PUMP, booster), Kind.ON);
       passed.add(Says.SECOND_PUMP_INSIDE.text());
     }
     if (answers.pump().parts().check()) {
-      String check =
-          rig.part(
-              QuestionPage.PUMP,
-              Says.PUMP_CHECK_VALVE.text(),
-              spot,
-              height + 3 * Assembly.STEP,
-              VALVE_BODY,
-              Fittings.check());
-      rig.join(at, rig.get(check).port("in"), bore);
-      at = rig.get(check).port("out");
+      run.through(Says.PUMP_CHECK_VALVE.text(), up(3), Run.VALVE, Fittings.check());
       passed.add(Says.CHECK_VALVE_INSIDE.text());
     }
     if (answers.pump().accumulator()) {
-      at = accumulator(at);
+      accumulator(run);
       passed.add("accumulator");
     }
-    return at;
+    return run.at();
   }
 
   /** A branch or a three-way valve by which the pump fills its tank; returns where it goes on. */
@@ -235,7 +220,7 @@ final class PressureSide {
     }
     Sent to = back.orElseThrow();
     ways.add(Says.SENT_BACK_TO.with(String.join(" → ", passed), to.words()));
-    double at = height + 12 * Assembly.STEP;
+    double at = up(12);
     boolean motor = answers.pump().parts().motor();
     PumpParts.Back how = answers.pump().parts().back();
     if (how.diverts()) {
@@ -245,7 +230,7 @@ final class PressureSide {
               Says.DELIVERY_VALVE.text(),
               spot,
               at,
-              VALVE_BODY,
+              Run.VALVE,
               InletSide.diverter(
                   Says.DIVERTER_TO.filled(to.words()),
                   Says.DIVERTER_TO.filled(Says.THE_TAPS.text()),
@@ -256,32 +241,15 @@ final class PressureSide {
       rig.runsWith(valve, "second");
       return rig.get(valve).port("c");
     }
-    String tee = rig.part(QuestionPage.PUMP, Says.DELIVERY_TEE.text(), spot, at, 0, new Tee());
-    rig.join(from, rig.get(tee).port("a"), bore);
-    String valve =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.BACK_TO.filled(to.words()),
-            spot,
-            at + 2 * Assembly.STEP,
-            VALVE_BODY,
-            motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
-    rig.join(rig.get(tee).port("b"), rig.get(valve).port("a"), bore);
-    rig.join(rig.get(valve).port("b"), to.port(), bore);
-    if (how == PumpParts.Back.VALVE) {
-      return rig.get(tee).port("c");
+    Run run = run(from);
+    Run aside = run(run.branch(Says.DELIVERY_TEE.text(), at));
+    double above = at + 2 * Assembly.STEP;
+    aside.through(Says.BACK_TO.filled(to.words()), above, Run.VALVE, Run.valve(motor));
+    aside.to(to.port());
+    if (how == PumpParts.Back.TWO_VALVES) {
+      run.openValve(Says.TO_THE_TAPS.text(), above, Run.valve(motor));
     }
-    String on =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.TO_THE_TAPS.text(),
-            spot,
-            at + 2 * Assembly.STEP,
-            VALVE_BODY,
-            motor ? Fittings.motorised(0, "shut", FreshSide.MOTOR) : Fittings.twoWay(0));
-    rig.runsWith(on, "open");
-    rig.join(rig.get(tee).port("c"), rig.get(on).port("a"), bore);
-    return rig.get(on).port("b");
+    return run.at();
   }
 
   /** One switch that turns pump and heater on. */
@@ -292,36 +260,32 @@ final class PressureSide {
           QuestionPage.PUMP,
           Says.PUMP_AND_HEATER_SWITCH.text(),
           spot,
-          height + 40 * Assembly.STEP,
+          up(40),
           0,
           new GangSwitch(List.of(new Moved(pump, Kind.ON), new Moved(heater, Kind.ON))));
     }
   }
 
-  private PortRef accumulator(PortRef from) {
-    String tee =
-        rig.part(
-            QuestionPage.PUMP,
-            Says.ACCUMULATOR_TEE.text(),
-            spot,
-            height + 5 * Assembly.STEP,
-            0,
-            new Tee());
+  private void accumulator(Run run) {
+    PortRef aside = run.branch(Says.ACCUMULATOR_TEE.text(), up(5));
+    double charge = Math.max(LEAST_CHARGE, answers.pump().cutOut() - BELOW_CUT_OUT);
     String vessel =
         rig.part(
-            QuestionPage.PUMP,
-            "Accumulator",
-            spot,
-            height + 10 * Assembly.STEP,
-            1e-3,
-            new Accumulator(Math.max(5e4, answers.pump().cutOut() - 7e4)));
-    rig.join(from, rig.get(tee).port("a"), bore);
-    rig.join(rig.get(tee).port("b"), rig.get(vessel).port("in"), bore);
-    return rig.get(tee).port("c");
+            QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
+    rig.join(aside, rig.get(vessel).port("in"), bore);
+  }
+
+  private Run run(PortRef from) {
+    return new Run(rig, QuestionPage.PUMP, spot, bore, from);
+  }
+
+  /** Returns so many steps above the pump (m). */
+  private double up(int steps) {
+    return height + steps * Assembly.STEP;
   }
 
   private PortRef filtered(PortRef from, List<String> passed) {
-    PortRef at = from;
+    Run run = run(from);
     for (Filter.Grade grade : answers.pump().filters()) {
       String label =
           switch (grade) {
@@ -329,19 +293,10 @@ final class PressureSide {
             case CARBON -> Says.CARBON_FILTER.text();
             case PURIFIER -> "Purifier";
           };
-      String id =
-          rig.part(
-              QuestionPage.PUMP,
-              label,
-              spot,
-              height + 20 * Assembly.STEP,
-              FILTER_BODY,
-              Fittings.filter(grade));
-      rig.join(at, rig.get(id).port("in"), bore);
-      at = rig.get(id).port("out");
+      run.through(label, up(20), Run.FILTER, Fittings.filter(grade));
       passed.add(label.toLowerCase(Locale.ROOT));
     }
-    return at;
+    return run.at();
   }
 
   // --- distribution ----------------------------------------------------------------------------
@@ -397,7 +352,7 @@ final class PressureSide {
             (hot ? Says.HOT_DRAIN : Says.COLD_DRAIN).text(),
             spot,
             low,
-            VALVE_BODY,
+            Run.VALVE,
             Fittings.twoWay(0));
     String tail =
         rig.part(
@@ -420,7 +375,7 @@ final class PressureSide {
               QuestionPage.TAPS,
               Says.LINE_PLUG.text(),
               spot,
-              height + 30 * Assembly.STEP,
+              up(30),
               0,
               new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
@@ -433,8 +388,8 @@ final class PressureSide {
               QuestionPage.PUMP,
               label,
               spot,
-              height + 35 * Assembly.STEP,
-              PUMP_BODY,
+              up(35),
+              Run.PUMP,
               new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
@@ -446,7 +401,7 @@ final class PressureSide {
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
       String tee =
-          rig.part(QuestionPage.PUMP, label, spot, height + 30 * Assembly.STEP, 0, new Tee());
+          rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");

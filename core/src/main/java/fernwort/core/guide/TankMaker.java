@@ -28,9 +28,6 @@ import java.util.Map;
 /** Makes a tank with the openings that its answers ask for, its neck, its vent and its drain. */
 final class TankMaker {
 
-  private static final double VALVE_BODY = 2e-5;
-  private static final double PUMP_BODY = 1e-4;
-
   /** How wide a drain is (m). */
   private static final double DRAIN = 0.019;
 
@@ -217,7 +214,7 @@ final class TankMaker {
             Says.BARREL_PUMP.filled(tank.label()),
             tank.neck(),
             port + 2 * Assembly.STEP,
-            PUMP_BODY,
+            Run.PUMP,
             Fittings.barrelPump());
     rig.join(rig.get(inlet).port("out"), rig.get(pump).port("in"), bore);
     rig.join(rig.get(pump).port("out"), rig.get(id).port(TankOpenings.BARREL), bore);

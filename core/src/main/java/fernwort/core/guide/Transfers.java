@@ -13,9 +13,6 @@ import java.util.Optional;
 /** Water from one tank to another: by a pump of its own, a link at the bottom, or the overflow. */
 final class Transfers {
 
-  private static final double VALVE_BODY = 2e-5;
-  private static final double PUMP_BODY = 1e-4;
-
   /** A small submersible or in-line pump, as it is sold for this (L/min, bar). */
   private static final double TRANSFER_FLOW = 10;
 
@@ -61,19 +58,12 @@ final class Transfers {
     switch (tank.passages().by()) {
       case PUMP -> pumped(tank, from, outlet, entry);
       case LINK -> {
-        String valve =
-            rig.part(
-                QuestionPage.FILL,
-                Says.LINK_TO.filled(tank.label()),
-                from.spot(),
-                from.bottom() + 2 * Assembly.STEP,
-                VALVE_BODY,
-                tank.passages().motor()
-                    ? Fittings.motorised(0, "shut", FreshSide.MOTOR)
-                    : Fittings.twoWay(0));
-        rig.runsWith(valve, "open");
-        rig.join(outlet, rig.get(valve).port("a"), answers.bores().fill());
-        rig.join(rig.get(valve).port("b"), entry, answers.bores().fill());
+        Run run = new Run(rig, QuestionPage.FILL, from.spot(), answers.bores().fill(), outlet);
+        run.openValve(
+            Says.LINK_TO.filled(tank.label()),
+            from.bottom() + 2 * Assembly.STEP,
+            Run.valve(tank.passages().motor()));
+        run.to(entry);
         ways.add(Says.LINK_VALVE.with(from.label(), tank.label()));
       }
       case OVERFLOW -> {
@@ -86,36 +76,21 @@ final class Transfers {
   /** A pump of its own, with a valve and a check valve, from the tank that fills another. */
   private void pumped(TankAnswers tank, TankAnswers from, PortRef outlet, PortRef entry) {
     String toward = " for " + tank.label();
-    String valve =
-        rig.part(
-            QuestionPage.FILL,
-            "Valve" + toward,
-            from.spot(),
-            from.bottom() + 3 * Assembly.STEP,
-            VALVE_BODY,
-            tank.passages().motor()
-                ? Fittings.motorised(0, "shut", FreshSide.MOTOR)
-                : Fittings.twoWay(0));
-    String pump =
-        rig.part(
-            QuestionPage.FILL,
-            "Pump" + toward,
-            from.spot(),
-            from.bottom() + 2 * Assembly.STEP,
-            PUMP_BODY,
-            Fittings.transferPump(TRANSFER_FLOW, TRANSFER_PRESSURE));
-    rig.join(outlet, rig.get(valve).port("a"), bore);
-    rig.join(rig.get(valve).port("b"), rig.get(pump).port("in"), bore);
-    String check =
-        rig.part(
-            QuestionPage.FILL,
-            Says.CHECK_VALVE.filled(toward),
-            from.spot(),
-            from.bottom() + 4 * Assembly.STEP,
-            VALVE_BODY,
-            Fittings.check());
-    rig.join(rig.get(pump).port("out"), rig.get(check).port("in"), bore);
-    rig.join(rig.get(check).port("out"), entry, bore);
+    double low = from.bottom();
+    Run run = new Run(rig, QuestionPage.FILL, from.spot(), bore, outlet);
+    run.through(
+        "Valve" + toward,
+        low + 3 * Assembly.STEP,
+        Run.VALVE,
+        Run.valve(tank.passages().motor()));
+    run.through(
+        "Pump" + toward,
+        low + 2 * Assembly.STEP,
+        Run.PUMP,
+        Fittings.transferPump(TRANSFER_FLOW, TRANSFER_PRESSURE));
+    run.through(
+        Says.CHECK_VALVE.filled(toward), low + 4 * Assembly.STEP, Run.VALVE, Fittings.check());
+    run.to(entry);
     ways.add(Says.VALVE_PUMP_CHECK_VALVE.with(from.label(), tank.label()));
   }
 }

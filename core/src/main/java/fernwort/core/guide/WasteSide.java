@@ -26,8 +26,6 @@ import java.util.Optional;
 final class WasteSide {
 
   private static final double TRAP_BODY = 1.2e-4;
-  private static final double VALVE_BODY = 2e-5;
-
   /** How wide the outlet of a gray tank usually is (m). */
   private static final double OUTLET = 0.038;
 
@@ -191,7 +189,7 @@ final class WasteSide {
             Says.RINSE_CHECK_VALVE.text(),
             tank.spot(),
             height,
-            VALVE_BODY,
+            Run.VALVE,
             Fittings.check());
     rig.join(rig.get(inlet).port("out"), rig.get(check).port("in"), pipe);
     rig.join(rig.get(check).port("out"), into, pipe);

@@ -272,10 +272,21 @@ public record RigAnswers(
   /** What a three-way valve joins in one position of its handle. */
   public enum Joins {
     NOTHING,
-    TANK_AND_PUMP,
-    THIRD_AND_PUMP,
-    TANK_AND_THIRD,
-    ALL
+    TANK_AND_PUMP("a", "b"),
+    THIRD_AND_PUMP("a", "c"),
+    TANK_AND_THIRD("b", "c"),
+    ALL("a", "b", "c");
+
+    private final List<String> ports;
+
+    Joins(String... ports) {
+      this.ports = List.of(ports);
+    }
+
+    /** Returns the ports it joins: a leads to the pump, b to the tank, c to whatever is third. */
+    public List<List<String>> groups() {
+      return ports.isEmpty() ? List.of() : List.of(ports);
+    }
   }
 
   /** Where a handle points, seen from in front. */

@@ -15,6 +15,7 @@ import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /** What the water passes between tank and pump, and what a three-way valve joins. */
@@ -183,25 +184,15 @@ final class SuctionPage implements GuidePage {
 
   /** The valve in each of its positions: the tank at the left, the pump at the right. */
   static List<ValvePicture> pictures(Selector valve) {
-    String third = words(valve.third());
+    Map<String, String> leads = Map.of("a", "pump", "b", "tank", "c", words(valve.third()));
     return valve.positions().stream()
         .map(p ->
-            new ValvePicture(
+            ValvePicture.of(
                 p.points().words(),
-                ValvePicture.turn(p.points().angle()),
-                p.joins() == Joins.TANK_AND_PUMP
-                    || p.joins() == Joins.TANK_AND_THIRD
-                    || p.joins() == Joins.ALL,
-                p.joins() == Joins.TANK_AND_PUMP
-                    || p.joins() == Joins.THIRD_AND_PUMP
-                    || p.joins() == Joins.ALL,
-                p.joins() == Joins.THIRD_AND_PUMP
-                    || p.joins() == Joins.TANK_AND_THIRD
-                    || p.joins() == Joins.ALL,
-                "tank",
-                "pump",
-                third,
-                said(p.joins(), third)))
+                p.points().angle(),
+                p.joins().groups(),
+                port -> leads.getOrDefault(port, ""),
+                said(p.joins(), words(valve.third()))))
         .toList();
   }
 

@@ -81,7 +81,9 @@ final class HandleForm {
 
   /** Returns a three-way valve in each of its positions. */
   List<ValvePicture> pictures(Valve valve) {
-    return ValvePicture.of(valve, ports, stop -> joins(stop.joins()));
+    return valve.stops().stream()
+        .map(s -> ValvePicture.of(s.words(), s.angle(), s.joins(), ports, joins(s.joins())))
+        .toList();
   }
 
   private static List<Field.Option> designs() {

@@ -1,10 +1,10 @@
 package fernwort.app.web;
 
-import fernwort.core.kind.line.Stop;
-import fernwort.core.kind.line.Valve;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * A three-way valve in one position of its handle, its ports named by where their lines go.
@@ -30,31 +30,32 @@ public record ValvePicture(
     String belowWords,
     String said) {
 
-  /** Returns the turn of a picture for a handle at an angle (degrees, 0 right, 90 up). */
-  public static String turn(double angle) {
-    return String.format(Locale.ROOT, "%.0f", -angle);
-  }
-
   /**
-   * Returns a valve in each of its positions: port b at the left, a at the right, c below.
+   * Returns a valve in one position: port b at the left, a at the right, c below.
    *
-   * @param ports where the line of each port goes
-   * @param said what a position does, in words
+   * @param words how the handle looks
+   * @param angle where it points (degrees, 0 right, 90 up)
+   * @param joins the groups of ports that are joined
+   * @param leads where the line of each port goes
+   * @param said what it does then
    */
-  public static List<ValvePicture> of(Valve valve, UnaryOperator<String> ports, Said said) {
-    return valve.stops().stream()
-        .map(stop ->
-            new ValvePicture(
-                stop.words(),
-                turn(stop.angle()),
-                joins(stop, "b"),
-                joins(stop, "a"),
-                joins(stop, "c"),
-                beside(ports.apply("b")),
-                beside(ports.apply("a")),
-                beside(ports.apply("c")),
-                said.of(stop)))
-        .toList();
+  public static ValvePicture of(
+      String words,
+      double angle,
+      List<List<String>> joins,
+      UnaryOperator<String> leads,
+      String said) {
+    Set<String> joined = joins.stream().flatMap(List::stream).collect(Collectors.toSet());
+    return new ValvePicture(
+        words,
+        String.format(Locale.ROOT, "%.0f", -angle),
+        joined.contains("b"),
+        joined.contains("a"),
+        joined.contains("c"),
+        beside(leads.apply("b")),
+        beside(leads.apply("a")),
+        beside(leads.apply("c")),
+        said);
   }
 
   /** What stands beside a port has room for so many letters; the sentence below says all. */
@@ -62,15 +63,5 @@ public record ValvePicture(
 
   private static String beside(String words) {
     return words.length() <= ROOM ? words : words.substring(0, ROOM - 1).strip() + "…";
-  }
-
-  /** What a position of a valve does, in words. */
-  public interface Said {
-    /** Returns the words. */
-    String of(Stop stop);
-  }
-
-  private static boolean joins(Stop stop, String port) {
-    return stop.joins().stream().anyMatch(group -> group.contains(port));
   }
 }

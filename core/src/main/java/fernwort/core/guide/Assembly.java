@@ -182,17 +182,6 @@ final class Assembly {
             rises ? List.of(new ProfilePoint(first, over)) : List.of()));
   }
 
-  /** Puts a valve at the end of a line; returns where it goes on. One on a vent stands open. */
-  PortRef valved(
-      QuestionPage page, String label, Spot spot, double height, PortRef from, double bore) {
-    String valve = part(page, label, spot, height, Run.VALVE, Fittings.twoWay(0));
-    if (page == QuestionPage.VENTS) {
-      runsWith(valve, "open");
-    }
-    join(from, get(valve).port("a"), bore);
-    return get(valve).port("b");
-  }
-
   /** Notes how a handle stands while the pump draws from the first tank. */
   void runsWith(String part, String position) {
     running.put(part, position);
@@ -214,9 +203,14 @@ final class Assembly {
     return height >= vehicle.floor() ? Math.max(low, vehicle.floor() + OVER_FLOOR) : low;
   }
 
+  /** Returns where the tail of a drain ends that begins at some height (m). */
+  double tail(double from) {
+    return Math.max(overGround(), Math.min(from - 10 * STEP, KNEE));
+  }
+
   /** Returns a height from which a tail or overflow lets water onto the ground (m). */
   double overGround() {
-    return vehicle.clearance() + 0.02;
+    return vehicle.clearance() + 2 * STEP;
   }
 
   int lines() {

@@ -6,7 +6,6 @@ import fernwort.core.guide.answers.PumpParts;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.RigAnswers.Joins;
 import fernwort.core.guide.answers.RigAnswers.Piece;
-import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.guide.answers.RigAnswers.Third;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankTies;
@@ -36,7 +35,6 @@ final class FreshSide {
 
   /** What a can that is carried usually holds (m³). */
   private static final double CAN = 0.015;
-
 
   private final Assembly rig;
   private final RigAnswers answers;
@@ -197,8 +195,7 @@ final class FreshSide {
       return feed;
     }
     Run run = new Run(rig, QuestionPage.SUCTION, tank.spot(), bore, feed);
-    run.openValve(
-        tank.label() + " outlet", tank.bottom() + 3 * Assembly.STEP, Fittings.twoWay(0));
+    run.openValve(tank.label() + " outlet", tank.bottom() + 3 * Assembly.STEP, Fittings.twoWay(0));
     return run.at();
   }
 
@@ -206,8 +203,7 @@ final class FreshSide {
   private PortRef branched(TankAnswers tank, PortRef feed) {
     Run run = new Run(rig, QuestionPage.FILL, tank.spot(), bore, feed);
     for (TankAnswers fed : TankTies.givesByOutlet(answers, tank)) {
-      branches.put(
-          fed.id(), run.branch(Says.OUTLET_TEE.text(), tank.bottom() + 2 * Assembly.STEP));
+      branches.put(fed.id(), run.branch(Says.OUTLET_TEE.text(), tank.bottom() + 2 * Assembly.STEP));
     }
     return run.at();
   }
@@ -307,16 +303,12 @@ final class FreshSide {
       }
       case DRAIN -> {
         ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
-        double low =
-            Math.max(
-                rig.vehicle().clearance() + 2 * Assembly.STEP,
-                Math.min(first.bottom() - 10 * Assembly.STEP, Assembly.KNEE));
         String tail =
             rig.part(
                 QuestionPage.SUCTION,
                 Says.DRAIN_TAIL.text(),
                 answers.pump().spot(),
-                low,
+                rig.tail(first.bottom()),
                 0,
                 Fittings.end(Role.DRAIN));
         yield rig.get(tail).port("in");

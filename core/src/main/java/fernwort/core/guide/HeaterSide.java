@@ -6,6 +6,7 @@ import fernwort.core.guide.answers.PumpAnswers.Heat;
 import fernwort.core.guide.answers.PumpAnswers.HeaterDrain;
 import fernwort.core.guide.answers.PumpAnswers.Hot;
 import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.LeakTray;
@@ -98,7 +99,7 @@ final class HeaterSide {
             Says.LOOP_PUMP.text(),
             heat.spot(),
             at,
-            1e-4,
+            Run.PUMP,
             Fittings.circulationPump(6, 0.3));
     String check =
         rig.part(
@@ -183,17 +184,17 @@ final class HeaterSide {
             heat.height() + 10 * Assembly.STEP,
             0,
             new Tee());
-    String in = valve(Says.HEATER_IN.text(), heat, "open");
+    String in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), "open");
     rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
     rig.join(rig.get(in).port("b"), cold, bore);
     PortRef left = hot;
     if (three) {
-      String out = valve(Says.HEATER_OUT.text(), heat, "open");
+      String out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), "open");
       rig.join(hot, rig.get(out).port("a"), bore);
       left = rig.get(out).port("b");
     }
     rig.join(left, rig.get(after).port("a"), bore);
-    String past = valve(Says.HEATER_BYPASS.text(), heat, "shut");
+    String past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), "shut");
     rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
     rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
     return new Heated(heater, rig.get(before).port("a"), rig.get(after).port("c"), loop);
@@ -210,28 +211,15 @@ final class HeaterSide {
   }
 
   private String past(String label, Heat heat) {
-    String id =
-        rig.part(
-            QuestionPage.PUMP,
-            label,
-            heat.spot(),
-            heat.height() + 5 * Assembly.STEP,
-            Run.VALVE,
-            InletSide.diverter(
-                Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false));
-    rig.runsWith(id, "first");
-    return id;
+    Kind kind =
+        InletSide.diverter(
+            Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false);
+    return valve(label, heat, kind, "first");
   }
 
-  private String valve(String label, Heat heat, String running) {
-    String id =
-        rig.part(
-            QuestionPage.PUMP,
-            label,
-            heat.spot(),
-            heat.height() + 5 * Assembly.STEP,
-            Run.VALVE,
-            Fittings.twoWay(0));
+  private String valve(String label, Heat heat, Kind kind, String running) {
+    double height = heat.height() + 5 * Assembly.STEP;
+    String id = rig.part(QuestionPage.PUMP, label, heat.spot(), height, Run.VALVE, kind);
     rig.runsWith(id, running);
     return id;
   }

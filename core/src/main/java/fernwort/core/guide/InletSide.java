@@ -129,8 +129,7 @@ final class InletSide {
       stops.add(new Stop("off", Says.DIVERTER_CLOSED.text(), 90, List.of()));
     }
     return new ThreeWayValve(
-        stops,
-        motor ? Optional.of(new Motor(Optional.of("first"), Run.MOTOR)) : Optional.empty());
+        stops, motor ? Optional.of(new Motor(Optional.of("first"), Run.MOTOR)) : Optional.empty());
   }
 
   private PortRef inlet(List<String> passed) {

@@ -111,14 +111,7 @@ final class PressureSide {
   /** Returns the port by which the mains come to the taps, of a tee that is made for it. */
   PortRef mains() {
     if (house.isEmpty()) {
-      house =
-          rig.part(
-              QuestionPage.FILL,
-              Says.HOUSE_TEE.text(),
-              spot,
-              up(15),
-              0,
-              new Tee());
+      house = rig.part(QuestionPage.FILL, Says.HOUSE_TEE.text(), spot, up(15), 0, new Tee());
     }
     return rig.get(house).port("b");
   }
@@ -167,13 +160,7 @@ final class PressureSide {
       if (at.isEmpty()) {
         passed.add(Says.THE_MAINS.text());
         String plug =
-            rig.part(
-                QuestionPage.FILL,
-                Says.TEE_PLUG.text(),
-                spot,
-                up(15),
-                0,
-                new Plug(false));
+            rig.part(QuestionPage.FILL, Says.TEE_PLUG.text(), spot, up(15), 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
         rig.join(at.orElseThrow(), rig.get(house).port("a"), bore);
@@ -270,8 +257,7 @@ final class PressureSide {
     PortRef aside = run.branch(Says.ACCUMULATOR_TEE.text(), up(5));
     double charge = Math.max(LEAST_CHARGE, answers.pump().cutOut() - BELOW_CUT_OUT);
     String vessel =
-        rig.part(
-            QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
+        rig.part(QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
     rig.join(aside, rig.get(vessel).port("in"), bore);
   }
 
@@ -371,26 +357,14 @@ final class PressureSide {
     if (to.isEmpty()) {
       // Nothing is said yet of where it leads: it ends in a plug until then.
       String plug =
-          rig.part(
-              QuestionPage.TAPS,
-              Says.LINE_PLUG.text(),
-              spot,
-              up(30),
-              0,
-              new Plug(false));
+          rig.part(QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, up(30), 0, new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
       String id =
-          rig.part(
-              QuestionPage.PUMP,
-              label,
-              spot,
-              up(35),
-              Run.PUMP,
-              new Manifold(to.size()));
+          rig.part(QuestionPage.PUMP, label, spot, up(35), Run.PUMP, new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
         rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
@@ -400,8 +374,7 @@ final class PressureSide {
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
-      String tee =
-          rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
+      String tee = rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");

@@ -14,7 +14,6 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.PortableContainer;
-import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -168,21 +167,14 @@ final class TankMaker {
             tank.neckHeight(),
             0,
             new GravityFiller());
-    PortRef at = rig.get(neck).port("out");
+    Run run =
+        new Run(
+            rig, QuestionPage.FILL, tank.spot(), answers.bores().fill(), rig.get(neck).port("out"));
     if (tank.passages().intoFiller() && TankTies.source(answers, tank).isPresent()) {
-      String tee =
-          rig.part(
-              QuestionPage.FILL,
-              Says.FILLER_TEE.filled(tank.label()),
-              tank.spot(),
-              rig.get(id).at("neck").z() + 5 * Assembly.STEP,
-              0,
-              new Tee());
-      rig.join(at, rig.get(tee).port("a"), answers.bores().fill());
-      fillers.put(tank.id(), rig.get(tee).port("b"));
-      at = rig.get(tee).port("c");
+      double over = rig.get(id).at("neck").z() + 5 * Assembly.STEP;
+      fillers.put(tank.id(), run.branch(Says.FILLER_TEE.filled(tank.label()), over));
     }
-    rig.join(at, rig.get(id).port("neck"), answers.bores().fill());
+    run.to(rig.get(id).port("neck"));
     if (tank.fills().contains(Fill.JUG)) {
       String jug =
           rig.part(
@@ -208,16 +200,14 @@ final class TankMaker {
             port,
             0,
             new HoseInlet(0, Assembly.IN_A_BUCKET));
-    String pump =
-        rig.part(
-            QuestionPage.FILL,
-            Says.BARREL_PUMP.filled(tank.label()),
-            tank.neck(),
-            port + 2 * Assembly.STEP,
-            Run.PUMP,
-            Fittings.barrelPump());
-    rig.join(rig.get(inlet).port("out"), rig.get(pump).port("in"), bore);
-    rig.join(rig.get(pump).port("out"), rig.get(id).port(TankOpenings.BARREL), bore);
+    PortRef from = rig.get(inlet).port("out");
+    Run run = new Run(rig, QuestionPage.FILL, tank.neck(), bore, from);
+    run.through(
+        Says.BARREL_PUMP.filled(tank.label()),
+        port + 2 * Assembly.STEP,
+        Run.PUMP,
+        Fittings.barrelPump());
+    run.to(rig.get(id).port(TankOpenings.BARREL));
   }
 
   /** Returns where water from another tank comes into a tank. */
@@ -235,86 +225,46 @@ final class TankMaker {
       return;
     }
     boolean below = tank.fills().contains(Fill.OUTLET);
-    if (!below && (tank.drain() == Drain.NONE || tank.drain() == Drain.CARRIED)) {
-      return;
+    boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
+    if (!below && tank.drain() == Drain.CAP) {
+      cap(tank, Says.DRAIN_CAP.filled(tank.label()), rig.get(id).port("drain"));
     }
-    PortRef at = rig.get(id).port("drain");
-    if (tank.drain() == Drain.CAP && !below) {
-      cap(tank, Says.DRAIN_CAP.filled(tank.label()), at);
+    if (!below && !out) {
       return;
     }
     double low = rig.get(id).at("drain").z();
-    at =
-        rig.valved(
-            QuestionPage.TANKS,
-            tank.label() + " drain",
-            tank.spot(),
-            low - 2 * Assembly.STEP,
-            at,
-            DRAIN);
+    Run run = new Run(rig, QuestionPage.TANKS, tank.spot(), DRAIN, rig.get(id).port("drain"));
+    run.through(tank.label() + " drain", low - 2 * Assembly.STEP, Run.VALVE, Fittings.twoWay(0));
+    if (!out) {
+      station(tank, run.at(), low);
+      return;
+    }
     if (below) {
-      at = station(tank, at, low);
+      station(tank, run.branch(Says.OUTLET_TEE.text(), low - 4 * Assembly.STEP), low);
+      run.through(
+          Says.OUTLET_VALVE_OF.filled(tank.label()),
+          low - 6 * Assembly.STEP,
+          Run.VALVE,
+          Fittings.twoWay(0));
     }
-    boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
-    if (out) {
-      double under =
-          Math.max(
-              rig.vehicle().clearance() + 2 * Assembly.STEP,
-              Math.min(low - 10 * Assembly.STEP, Assembly.KNEE));
-      boolean hose = tank.drain() == Drain.HOSE;
-      String tail =
-          rig.part(
-              QuestionPage.TANKS,
-              (hose ? Says.OUTLET_HOSE_OF : Says.DRAIN_TAIL_OF).filled(tank.label()),
-              tank.spot(),
-              under,
-              0,
-              hose
-                  ? Fittings.fixture(Fixture.Type.HOSE_POINT, false, 20)
-                  : Fittings.end(Role.DRAIN));
-      rig.join(at, rig.get(tail).port(hose ? "cold" : "in"), DRAIN);
-    }
+    boolean hose = tank.drain() == Drain.HOSE;
+    run.endsIn(
+        (hose ? Says.OUTLET_HOSE_OF : Says.DRAIN_TAIL_OF).filled(tank.label()),
+        rig.tail(low),
+        hose ? Fittings.fixture(Fixture.Type.HOSE_POINT, false, 20) : Fittings.end(Role.DRAIN));
   }
 
-  /**
-   * An inlet on the outlet of a tank, by which it is filled from below; returns where it goes on.
-   */
-  private PortRef station(TankAnswers tank, PortRef from, double low) {
-    String inlet =
-        rig.part(
-            QuestionPage.FILL,
+  /** An inlet by which a tank is filled from below. */
+  private void station(TankAnswers tank, PortRef from, double low) {
+    new Run(rig, QuestionPage.FILL, tank.spot(), DRAIN, from)
+        .endsIn(
             Says.INLET_BELOW.filled(tank.label()),
-            tank.spot(),
             Math.max(rig.overGround(), low - 8 * Assembly.STEP),
-            0,
             Fittings.inlet(4));
-    boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
-    if (!out) {
-      rig.join(from, rig.get(inlet).port("out"), DRAIN);
-      return from;
-    }
-    String tee =
-        rig.part(
-            QuestionPage.FILL,
-            Says.OUTLET_TEE.text(),
-            tank.spot(),
-            low - 4 * Assembly.STEP,
-            0,
-            new Tee());
-    rig.join(from, rig.get(tee).port("a"), DRAIN);
-    rig.join(rig.get(tee).port("b"), rig.get(inlet).port("out"), DRAIN);
-    return rig.valved(
-        QuestionPage.TANKS,
-        Says.OUTLET_VALVE_OF.filled(tank.label()),
-        tank.spot(),
-        low - 6 * Assembly.STEP,
-        rig.get(tee).port("c"),
-        DRAIN);
   }
 
   private void cap(TankAnswers tank, String label, PortRef at) {
     double low = rig.get(at.part()).at(at.port()).z();
-    String cap = rig.part(QuestionPage.TANKS, label, tank.spot(), low, 0, new Plug(true));
-    rig.join(at, rig.get(cap).port("in"), DRAIN);
+    new Run(rig, QuestionPage.TANKS, tank.spot(), DRAIN, at).endsIn(label, low, new Plug(true));
   }
 }

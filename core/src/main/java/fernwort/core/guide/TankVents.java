@@ -7,8 +7,6 @@ import fernwort.core.guide.answers.Venting;
 import fernwort.core.guide.answers.Venting.Second;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
-import fernwort.core.kind.line.Tee;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -33,24 +31,19 @@ final class TankVents {
   /** Adds the vent of a tank (its part), and its overflow. */
   void add(TankAnswers tank, String id) {
     Venting venting = tank.venting();
-    PortRef at = rig.get(id).port("vent");
+    Run run = run(tank, rig.get(id).port("vent"));
+    double high = rig.get(id).at("vent").z();
     if (venting.valve()) {
-      at =
-          rig.valved(
-              QuestionPage.VENTS,
-              Says.VENT_VALVE.filled(tank.label()),
-              tank.spot(),
-              rig.get(id).at("vent").z() + 2 * Assembly.STEP,
-              at,
-              answers.bores().vent());
+      run.openValve(
+          Says.VENT_VALVE.filled(tank.label()), high + 2 * Assembly.STEP, Fittings.twoWay(0));
     }
-    at = shared(tank, id, at);
+    share(tank, run, high + 5 * Assembly.STEP);
     Optional<PortRef> other =
         venting.joins().map(joined -> vents.getOrDefault(joined, new ArrayDeque<>()).pollFirst());
     if (other.isPresent()) {
-      rig.join(at, other.orElseThrow(), answers.bores().vent());
+      run.to(other.orElseThrow());
     } else {
-      end(tank, at, tank.ventEnd(), tank.ventRises());
+      end(tank, run.at(), tank.ventEnd(), tank.ventRises());
     }
     if (venting.second() != Second.NONE) {
       overflow(tank, id);
@@ -58,38 +51,28 @@ final class TankVents {
   }
 
   /** A tee for each tank whose vent runs into this one's. */
-  private PortRef shared(TankAnswers tank, String id, PortRef from) {
-    PortRef at = from;
+  private void share(TankAnswers tank, Run run, double high) {
     Deque<PortRef> free = new ArrayDeque<>();
-    double high = rig.get(id).at("vent").z() + 5 * Assembly.STEP;
     for (TankAnswers other : answers.tanks()) {
       if (other.venting().joins().filter(tank.id()::equals).isPresent() && !other.equals(tank)) {
-        String tee =
-            rig.part(QuestionPage.VENTS, Says.VENT_TEE.text(), tank.spot(), high, 0, new Tee());
-        rig.join(at, rig.get(tee).port("a"), answers.bores().vent());
-        free.add(rig.get(tee).port("b"));
-        at = rig.get(tee).port("c");
+        free.add(run.branch(Says.VENT_TEE.text(), high));
       }
     }
     vents.put(tank.id(), free);
-    return at;
+  }
+
+  private Run run(TankAnswers tank, PortRef from) {
+    return new Run(rig, QuestionPage.VENTS, tank.spot(), answers.bores().vent(), from);
   }
 
   /** Closes the branches that wait for a vent which was joined to nothing in the end. */
   void closeOpen() {
-    vents.forEach((tank, free) ->
-        free.forEach(port -> {
-          Part tee = rig.get(port.part());
-          String plug =
-              rig.part(
-                  QuestionPage.VENTS,
-                  Says.TEE_PLUG.text(),
-                  answers.tanks().getFirst().spot(),
-                  tee.height(),
-                  0,
-                  new Plug(false));
-          rig.join(port, rig.get(plug).port("in"), answers.bores().vent());
-        }));
+    for (TankAnswers tank : answers.tanks()) {
+      for (PortRef port : vents.getOrDefault(tank.id(), new ArrayDeque<>())) {
+        double height = rig.get(port.part()).height();
+        run(tank, port).endsIn(Says.TEE_PLUG.text(), height, new Plug(false));
+      }
+    }
   }
 
   private void end(TankAnswers tank, PortRef at, double end, boolean rises) {
@@ -111,27 +94,15 @@ final class TankVents {
 
   /** An overflow of its own, which lets water out under the vehicle. */
   private void overflow(TankAnswers tank, String id) {
-    double bore = answers.bores().vent();
-    PortRef at = rig.get(id).port(TankOpenings.OVERFLOW);
+    double high = rig.get(id).at(TankOpenings.OVERFLOW).z();
+    Run run = run(tank, rig.get(id).port(TankOpenings.OVERFLOW));
     if (tank.venting().second() == Second.VALVED) {
-      at =
-          rig.valved(
-              QuestionPage.VENTS,
-              Says.OVERFLOW_VALVE.filled(tank.label()),
-              tank.spot(),
-              rig.get(id).at(TankOpenings.OVERFLOW).z() + 2 * Assembly.STEP,
-              at,
-              bore);
+      run.openValve(
+          Says.OVERFLOW_VALVE.filled(tank.label()), high + 2 * Assembly.STEP, Fittings.twoWay(0));
     }
-    String end =
-        rig.part(
-            QuestionPage.VENTS,
-            Says.OVERFLOW_OF.filled(tank.label()),
-            tank.spot(),
-            Math.min(
-                rig.overGround() + 5 * Assembly.STEP, rig.get(id).at(TankOpenings.OVERFLOW).z()),
-            0,
-            Fittings.end(Role.OVERFLOW));
-    rig.join(at, rig.get(end).port("in"), bore);
+    run.endsIn(
+        Says.OVERFLOW_OF.filled(tank.label()),
+        Math.min(rig.overGround() + 5 * Assembly.STEP, high),
+        Fittings.end(Role.OVERFLOW));
   }
 }

@@ -79,10 +79,7 @@ final class Transfers {
     double low = from.bottom();
     Run run = new Run(rig, QuestionPage.FILL, from.spot(), bore, outlet);
     run.through(
-        "Valve" + toward,
-        low + 3 * Assembly.STEP,
-        Run.VALVE,
-        Run.valve(tank.passages().motor()));
+        "Valve" + toward, low + 3 * Assembly.STEP, Run.VALVE, Run.valve(tank.passages().motor()));
     run.through(
         "Pump" + toward,
         low + 2 * Assembly.STEP,

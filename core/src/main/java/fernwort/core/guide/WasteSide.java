@@ -26,6 +26,7 @@ import java.util.Optional;
 final class WasteSide {
 
   private static final double TRAP_BODY = 1.2e-4;
+
   /** How wide the outlet of a gray tank usually is (m). */
   private static final double OUTLET = 0.038;
 

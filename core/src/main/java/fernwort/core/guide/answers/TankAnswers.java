@@ -116,7 +116,7 @@ public record TankAnswers(
 
   /** Returns this tank filled from another one, too. */
   public TankAnswers filledFrom(Optional<String> other) {
-    return with(fills, neck, neckHeight, ventEnd, ventRises, other, openings);
+    return like(other, venting, passages, form);
   }
 
   /** Returns this tank filled from another one, too, by something that brings the water. */
@@ -165,30 +165,24 @@ public record TankAnswers(
 
   /** Returns this tank with openings that were shown. */
   public TankAnswers opened(List<Opening> shown) {
-    return with(fills, neck, neckHeight, ventEnd, ventRises, from, shown);
+    return with(fills, neck, neckHeight, ventEnd, ventRises, shown);
   }
 
   /** Returns this tank filled otherwise, its neck at a spot and height (m). */
   public TankAnswers filled(Set<Fill> ways, Spot neckAt, double height) {
-    return with(ways, neckAt, height, ventEnd, ventRises, from, openings);
+    return with(ways, neckAt, height, ventEnd, ventRises, openings);
   }
 
   /** Returns this tank with a vent that ends elsewhere (m above the ground). */
   public TankAnswers vented(double end, boolean rises) {
-    return with(fills, neck, neckHeight, end, rises, from, openings);
+    return with(fills, neck, neckHeight, end, rises, openings);
   }
 
   private TankAnswers with(
-      Set<Fill> ways,
-      Spot neckAt,
-      double height,
-      double end,
-      boolean rises,
-      Optional<String> other,
-      List<Opening> shown) {
+      Set<Fill> ways, Spot neckAt, double height, double end, boolean rises, List<Opening> shown) {
     return new TankAnswers(
         id, label, contents, litres, size, inside, stands, spot, bottom, ways, neckAt, height, end,
-        rises, drain, other, shown, venting, passages, form);
+        rises, drain, from, shown, venting, passages, form);
   }
 
   /** Returns this tank inside or underneath. */

@@ -170,7 +170,7 @@ final class TankMaker {
     Run run =
         new Run(
             rig, QuestionPage.FILL, tank.spot(), answers.bores().fill(), rig.get(neck).port("out"));
-    if (tank.passages().intoFiller() && TankTies.source(answers, tank).isPresent()) {
+    if (TankTies.comesIntoFiller(answers, tank)) {
       double over = rig.get(id).at("neck").z() + 5 * Assembly.STEP;
       fillers.put(tank.id(), run.branch(Says.FILLER_TEE.filled(tank.label()), over));
     }

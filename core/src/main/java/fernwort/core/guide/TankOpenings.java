@@ -115,8 +115,7 @@ final class TankOpenings {
             });
       }
     }
-    if (TankTies.source(answers, tank).isPresent()
-        && !(tank.passages().intoFiller() && TankTies.hasNeck(tank))) {
+    if (TankTies.source(answers, tank).isPresent() && !TankTies.comesIntoFiller(answers, tank)) {
       ports.add(
           tank.passages().by() == By.LINK
               ? Fittings.port(TRANSFER, Use.LINK, far, right, 10 * MM * small)

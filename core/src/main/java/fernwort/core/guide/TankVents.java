@@ -39,7 +39,10 @@ final class TankVents {
     }
     share(tank, run, high + 5 * Assembly.STEP);
     Optional<PortRef> other =
-        venting.joins().map(joined -> vents.getOrDefault(joined, new ArrayDeque<>()).pollFirst());
+        venting
+            .joins()
+            .filter(joined -> !joined.equals(tank.id()))
+            .map(joined -> vents.getOrDefault(joined, new ArrayDeque<>()).pollFirst());
     if (other.isPresent()) {
       run.to(other.orElseThrow());
     } else {

@@ -40,6 +40,9 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
    */
   public record Stands(String words, List<List<String>> ways) {}
 
+  /** How full a tank is that stands above those linked to it. */
+  private static final double FULLER = 0.9;
+
   /** More ways through one part than a person compares are not told. */
   private static final int MOST = 6;
 
@@ -76,6 +79,14 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
           turned.put(other.id(), position.id());
           stands = stands(network, turned, half, part, lines);
         }
+      }
+    }
+    // Between tanks that are level nothing runs: the first of them is the fuller one then.
+    for (Part tank : network.tanks()) {
+      if (lines.isEmpty()) {
+        Map<String, Double> uneven = new HashMap<>(half);
+        uneven.put(tank.id(), FULLER * network.room(tank.id()).capacity());
+        stands = stands(network, open, uneven, part, lines);
       }
     }
     List<String> beside = new ArrayList<>();

@@ -16,6 +16,14 @@ public final class TankTies {
     return tank.fills().contains(Fill.NECK) || tank.fills().contains(Fill.JUG);
   }
 
+  /** Tells whether water from another tank comes into the hose of a filler; a link is too low. */
+  public static boolean comesIntoFiller(RigAnswers answers, TankAnswers tank) {
+    return tank.passages().intoFiller()
+        && tank.passages().by() != By.LINK
+        && hasNeck(tank)
+        && source(answers, tank).isPresent();
+  }
+
   /** Tells whether the pump sends water back into a tank: the first that it draws from. */
   public static boolean returns(RigAnswers answers, TankAnswers tank) {
     return answers.pump().parts().back() != PumpParts.Back.NONE

@@ -80,7 +80,7 @@ final class TapsPage implements GuidePage {
         cards.add(card(usual, Integer.toString(n), Optional.of(there.get(n - 1)), answers, units));
       }
       if (there.size() < MOST) {
-        more.add(new Button(ADD + usual.use().name(), Says.ANOTHER.filled(usual.words())));
+        more.add(new Button(ADD + usual.use().name(), another(usual.use())));
       }
     }
     cards.add(new Card("more", Says.MORE_TAPS.text(), "", List.of(), more));
@@ -125,6 +125,17 @@ final class TapsPage implements GuidePage {
     }
     String title = number.isEmpty() ? usual.words() : usual.words() + " " + number;
     return new Card(usual.use().name() + number, title, usual.what(), fields);
+  }
+
+  private static String another(Use use) {
+    return switch (use) {
+      case SINK -> Says.ANOTHER_SINK.text();
+      case BASIN -> Says.ANOTHER_BASIN.text();
+      case SHOWER -> Says.ANOTHER_SHOWER.text();
+      case TOILET -> Says.ANOTHER_TOILET.text();
+      case DRINKING -> Says.ANOTHER_DRINKING_TAP.text();
+      case OUTSIDE -> Says.ANOTHER_TAP_OUTSIDE.text();
+    };
   }
 
   private static List<Tap> there(RigAnswers answers, Usual usual) {

@@ -2,6 +2,7 @@ package fernwort.app.store.backup;
 
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.FolderOpening;
+import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.store.disk.Keeping;
 import fernwort.core.say.Refusal;
 import java.io.BufferedOutputStream;
@@ -52,6 +53,7 @@ public class Backups {
   private final DataSource source;
   private final PlatformTransactionManager transactions;
   private final DataFolder folder;
+  private final FolderWatch watch;
   private final Clock clock;
   private final ApplicationEventPublisher events;
   private volatile Optional<String> missing = Optional.empty();
@@ -60,11 +62,13 @@ public class Backups {
       DataSource source,
       PlatformTransactionManager transactions,
       DataFolder folder,
+      FolderWatch watch,
       Clock clock,
       ApplicationEventPublisher events) {
     this.source = source;
     this.transactions = transactions;
     this.folder = folder;
+    this.watch = watch;
     this.clock = clock;
     this.events = events;
   }
@@ -119,14 +123,15 @@ public class Backups {
   }
 
   /**
-   * Makes the backup of today, unless it is there, and deletes what has had its time. Where less is
+   * Makes the backup of today, unless it is there or the database is damaged, and deletes what has had its time. Where less is
    * here than in the newest one, that one is kept for good and a sentence says so.
    */
   public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     try {
-      if (Files.exists(folder().resolve(day + PACKED))) {
-        return Optional.empty();
+      Optional<String> damage = watch.lookThrough();
+      if (damage.isPresent() || Files.exists(folder().resolve(day + PACKED))) {
+        return damage;
       }
       Optional<Path> before = daily().stream().findFirst();
       BackupCounts now = keep(day + PACKED);

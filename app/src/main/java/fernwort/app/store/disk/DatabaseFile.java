@@ -49,7 +49,9 @@ public final class DatabaseFile {
       throw new IOException("the new database could not be filled", e);
     }
     close(url);
+    Soundness.forget(database);
     Files.move(half, database, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    Soundness.begin(database);
   }
 
   /** Opens the database of a claimed folder to read. */

@@ -9,7 +9,6 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Clob;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -34,8 +33,6 @@ public final class FolderOpening {
 
   /** Backups of each day are kept here. */
   public static final String BACKUPS = "backups";
-
-  private static final long WORTH_COMPACTING = 8L << 20;
 
   private final DataFolder folder;
   private final Clock clock;
@@ -67,11 +64,14 @@ public final class FolderOpening {
     } else if (Files.size(database) == 0) {
       throw damaged(Says.IS_EMPTY_0_BYTES_THOUGH.text());
     } else {
-      int step = lookThrough();
+      int step = open();
       if (step > Schema.NEWEST) {
         throw new Refusal(Says.THE_DATA_IN_WERE_WRITTEN.filled(folder.path(), step, Schema.NEWEST));
       }
-      bringUpToDate(step);
+      lookThrough();
+      if (step < Schema.NEWEST) {
+        bringUpToDate(step);
+      }
     }
     Reserve.in(folder.path()).make();
     Path log = folder.path().resolve(LOG);
@@ -89,30 +89,48 @@ public final class FolderOpening {
     DatabaseFile.make(folder.database(), connection -> {});
   }
 
-  /** Reads every value of every table, changing nothing, and returns the newest step it has. */
-  private int lookThrough() {
+  /** Opens what is there, changing nothing, and returns the newest step it has. */
+  private int open() throws IOException {
     try (Connection connection = DatabaseFile.reading(folder)) {
-      List<String> tables = tables(connection);
-      if (!tables.contains("flyway_schema_history")) {
+      if (!tables(connection).contains("flyway_schema_history")) {
         throw damaged(Says.IS_NOT_A_DATABASE_OF_FERNWORT.text());
       }
-      for (String table : tables) {
-        readAll(connection, table);
-      }
       return step(connection);
-    } catch (SQLException e) {
-      throw switch (e.getErrorCode()) {
-        case ErrorCode.DATABASE_ALREADY_OPEN_1 ->
-            new Refusal(Says.THE_DATABASE_IN_IS_OPEN.with(folder.path()));
-        case ErrorCode.FILE_VERSION_ERROR_1 -> damaged(Says.HAS_A_FORM_THAT_THIS_FERNWORT.text());
-        default -> damaged(Says.IS_DAMAGED.text());
-      };
-    } catch (IOException | RuntimeException e) {
-      if (e instanceof Refusal refusal) {
-        throw refusal;
-      }
-      throw damaged(Says.IS_DAMAGED.text());
+    } catch (SQLException | RuntimeException e) {
+      throw unreadable(e);
     }
+  }
+
+  private Refusal unreadable(Exception e) {
+    return switch (e) {
+      case Refusal refusal -> refusal;
+      case SQLException sql when sql.getErrorCode() == ErrorCode.DATABASE_ALREADY_OPEN_1 ->
+          new Refusal(Says.THE_DATABASE_IN_IS_OPEN.with(folder.path()));
+      case SQLException sql when sql.getErrorCode() == ErrorCode.FILE_VERSION_ERROR_1 ->
+          damaged(Says.HAS_A_FORM_THAT_THIS_FERNWORT.text());
+      default -> damaged(Says.IS_DAMAGED.text());
+    };
+  }
+
+  /**
+   * Sees to it that the file is as it was written. What nobody can vouch for, since it is from
+   * before or a power cut took the sums, is read in full: every value of every table.
+   */
+  private void lookThrough() throws IOException {
+    Soundness found = Soundness.of(folder.database());
+    if (found.damage().isPresent()) {
+      throw damaged(found.damage().get());
+    }
+    if (!found.complete()) {
+      try (Connection connection = DatabaseFile.reading(folder)) {
+        for (String table : tables(connection)) {
+          readAll(connection, table);
+        }
+      } catch (SQLException | IOException | RuntimeException e) {
+        throw unreadable(e);
+      }
+    }
+    found.vouch(folder.database());
   }
 
   private static List<String> tables(Connection connection) throws SQLException {
@@ -155,10 +173,6 @@ public final class FolderOpening {
 
   /** Steps that are missing are taken on the database, of which a copy is made first. */
   private void bringUpToDate(int step) throws IOException {
-    if (step == Schema.NEWEST) {
-      compactIfLoose();
-      return;
-    }
     Path copy =
         DatabaseFile.copy(folder, String.format(Locale.ROOT, "before-step-%02d-", step + 1), clock);
     try {
@@ -166,6 +180,7 @@ public final class FolderOpening {
       DatabaseFile.close(DatabaseUrl.writing(folder.database()));
     } catch (RuntimeException e) {
       closeQuietly();
+      Soundness.forget(folder.database());
       Files.copy(copy, folder.database(), StandardCopyOption.REPLACE_EXISTING);
       throw new Refusal(Says.THE_DATA_IN_COULD_NOT_BE_BROUGHT.with(folder.path(), firstLine(e)));
     }
@@ -183,20 +198,6 @@ public final class FolderOpening {
     }
   }
 
-  /** Gives back room that a process that was killed could not. */
-  private void compactIfLoose() throws IOException {
-    if (Files.size(folder.database()) < WORTH_COMPACTING) {
-      return;
-    }
-    try (Connection connection =
-            DriverManager.getConnection(DatabaseUrl.writing(folder.database()), "sa", "");
-        Statement statement = connection.createStatement()) {
-      statement.execute("SHUTDOWN COMPACT");
-    } catch (SQLException e) {
-      throw new IOException("it could not be compacted", e);
-    }
-  }
-
   private Refusal damaged(String how) {
     String way =
         newestBackup()
@@ -206,6 +207,11 @@ public final class FolderOpening {
   }
 
   private Optional<Path> newestBackup() {
+    return newestBackup(folder);
+  }
+
+  /** Returns the newest backup in a folder. */
+  static Optional<Path> newestBackup(DataFolder folder) {
     Path backups = folder.path().resolve(BACKUPS);
     if (!Files.isDirectory(backups)) {
       return Optional.empty();

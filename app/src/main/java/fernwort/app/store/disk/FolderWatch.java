@@ -29,6 +29,7 @@ public final class FolderWatch {
   private final DataFolder folder;
   private final @Nullable Object file;
   private final Reserve reserve;
+  private volatile Optional<String> damage = Optional.empty();
   private volatile Optional<String> last = Optional.empty();
   private volatile long looked = System.nanoTime() - LOOK_AGAIN;
 
@@ -62,7 +63,31 @@ public final class FolderWatch {
     });
   }
 
+  /**
+   * Looks through the database while it is open. What no longer reads as it was written is said
+   * from then on in place of anything else, and nothing more is changed.
+   */
+  public Optional<String> lookThrough() {
+    try {
+      int parts = OrderedFiles.damaged(folder.database());
+      damage =
+          parts == 0
+              ? Optional.empty()
+              : Optional.of(
+                  Says.NOTHING_CAN_BE_CHANGED_NOW_DAMAGED.filled(
+                      folder.path(),
+                      parts,
+                      FolderOpening.newestBackup(folder).map(Path::toString).orElse("FILE")));
+    } catch (IOException e) {
+      damage = Optional.of(READ_ONLY.formatted(folder.path()));
+    }
+    return damage;
+  }
+
   private Optional<String> look() {
+    if (damage.isPresent()) {
+      return damage;
+    }
     Path path = folder.path();
     Path database = folder.database();
     if (!Files.exists(database)) {

@@ -73,6 +73,11 @@ final class HeaderPages {
     return Optional.of(new Page(page(newer), intoSecond ? PAGE : 0));
   }
 
+  /** Returns the version that a chunk made, from its start; −1 where it says none. */
+  static long version(ByteBuffer chunk) {
+    return version(parsed(firstLine(chunk.slice())));
+  }
+
   private static long version(Map<String, String> map) {
     return DataUtils.readHexLong(map, VERSION, -1);
   }

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
+import java.util.List;
 import java.util.Optional;
 import org.h2.store.fs.FileBaseDefault;
 
@@ -24,11 +25,23 @@ final class OrderedChannel extends FileBaseDefault {
 
   private final FileChannel file;
   private final Reserve reserve;
+  private final Optional<ChunkSums> sums;
+  private final Runnable closed;
   private boolean unsynced;
+  private long newest = -1;
 
-  OrderedChannel(FileChannel file, Reserve reserve) {
+  /**
+   * Lays the order over a file.
+   *
+   * @param sums what its chunks sum up to, where that is noted
+   * @param closed what is done when it is closed
+   */
+  OrderedChannel(
+      FileChannel file, Reserve reserve, Optional<ChunkSums> sums, Runnable closed) {
     this.file = file;
     this.reserve = reserve;
+    this.sums = sums;
+    this.closed = closed;
   }
 
   @Override
@@ -36,6 +49,7 @@ final class OrderedChannel extends FileBaseDefault {
     int length = source.remaining();
     sync();
     Optional<HeaderPages.Page> name = name(source, position);
+    sumUp(source, position);
     // The header at the start is two copies of one page; either serves.
     if (length > PAGE && position > 0) {
       int last = length % PAGE == 0 ? PAGE : length % PAGE;
@@ -52,6 +66,15 @@ final class OrderedChannel extends FileBaseDefault {
     }
     unsynced = true;
     return length;
+  }
+
+  /** Notes what a chunk sums up to before it is written. */
+  private void sumUp(ByteBuffer written, long position) throws IOException {
+    if (sums.isPresent() && HeaderPages.isChunk(written, position)) {
+      long version = HeaderPages.version(written);
+      newest = Math.max(newest, version);
+      sums.get().writing(ChunkSums.Chunk.of(position / PAGE, version, written));
+    }
   }
 
   /** Returns the page of the header that names what is written, if that is a chunk to be named. */
@@ -95,13 +118,37 @@ final class OrderedChannel extends FileBaseDefault {
 
   @Override
   public synchronized void force(boolean metaData) throws IOException {
+    long written = newest;
     file.force(metaData);
     unsynced = false;
+    if (sums.isPresent()) {
+      sums.get().synced(written);
+    }
+  }
+
+  /** Returns how many chunks do not read as they were written since the file was looked through. */
+  int damaged() throws IOException {
+    int damaged = 0;
+    for (ChunkSums.Chunk chunk : sums.map(ChunkSums::chunks).orElse(List.of())) {
+      damaged += readsOtherwise(chunk) ? 1 : 0;
+    }
+    return damaged;
+  }
+
+  /** One that was written over meanwhile is another chunk. */
+  private synchronized boolean readsOtherwise(ChunkSums.Chunk chunk) throws IOException {
+    if (sums.flatMap(s -> s.at(chunk.block())).filter(chunk::equals).isEmpty()) {
+      return false;
+    }
+    return !ChunkSums.Chunk.read(file, chunk).equals(chunk);
   }
 
   @Override
   protected synchronized void implTruncate(long size) throws IOException {
     sync();
+    if (sums.isPresent()) {
+      sums.get().cut(size / PAGE);
+    }
     file.truncate(size);
     unsynced = true;
   }
@@ -123,6 +170,11 @@ final class OrderedChannel extends FileBaseDefault {
 
   @Override
   protected void implCloseChannel() throws IOException {
-    file.close();
+    closed.run();
+    try (file) {
+      if (sums.isPresent()) {
+        sums.get().close();
+      }
+    }
   }
 }

@@ -2,6 +2,9 @@ package fernwort.app.store.disk;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.Path;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import org.h2.store.fs.FilePath;
 import org.h2.store.fs.FilePathWrapper;
 
@@ -12,6 +15,8 @@ import org.h2.store.fs.FilePathWrapper;
 public final class OrderedFiles extends FilePathWrapper {
 
   static final String SCHEME = "fernwort";
+
+  private static final Map<String, OrderedChannel> OPEN = new ConcurrentHashMap<>();
 
   /** Makes the layer known to the database. */
   public static void register() {
@@ -26,6 +31,24 @@ public final class OrderedFiles extends FilePathWrapper {
   @Override
   public FileChannel open(String mode) throws IOException {
     FileChannel file = super.open(mode);
-    return mode.equals("r") ? file : new OrderedChannel(file, Reserve.beside(getBase()));
+    if (mode.equals("r")) {
+      return file;
+    }
+    String path = getBase().toString();
+    OrderedChannel channel =
+        new OrderedChannel(
+            file, Reserve.beside(getBase()), ChunkSums.open(getBase()), () -> OPEN.remove(path));
+    OPEN.put(path, channel);
+    return channel;
+  }
+
+  /**
+   * Looks through a database's file while it is open.
+   *
+   * @return how many of its chunks do not read as they were written; none where it is not open
+   */
+  static int damaged(Path database) throws IOException {
+    OrderedChannel channel = OPEN.get(database.toString());
+    return channel == null ? 0 : channel.damaged();
   }
 }

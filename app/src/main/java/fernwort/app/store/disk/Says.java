@@ -28,6 +28,14 @@ enum Says implements Phrase {
       "The database in {} is open in another program. Close it there, then start again."),
   HAS_A_FORM_THAT_THIS_FERNWORT("has a form that this Fernwort cannot read"),
   IS_DAMAGED("is damaged"),
+
+  // Soundness: whether a database's file still holds what was written to it.
+  PARTS_READ_OTHERWISE("is damaged: {} of its {} parts do not read as they were written"),
+  LACKS_WHAT_WAS_CONFIRMED(
+      "was cut off, or an older one was put in its place: the newest changes are not in it (if that"
+          + " was you and you meant it, delete the file of the same name with {} at its end)"),
+
+  // FolderOpening, once more.
   THE_DATA_IN_COULD_NOT_BE_BROUGHT(
       "The data in {} could not be brought up to date ({}). They are as they were; go on with the"
           + " Fernwort you had, and report this."),
@@ -44,6 +52,10 @@ enum Says implements Phrase {
   NOTHING_CAN_BE_CHANGED_NOW(
       "Nothing can be changed now, because the disk of the data folder %s is full. Everything can"
           + " be read; make room, and it goes on."),
+  NOTHING_CAN_BE_CHANGED_NOW_DAMAGED(
+      "Nothing can be changed now, because the database in {} was damaged on its disk ({} parts)."
+          + " Back up what can still be read, stop Fernwort, and bring back the newest sound backup:"
+          + " ./fernwort restore {}"),
   NOTHING_CAN_BE_CHANGED_NOW_BECAUSE(
       "Nothing can be changed now, because the data folder %s cannot be written. Everything can"
           + " be read; make it writable, and it goes on."),

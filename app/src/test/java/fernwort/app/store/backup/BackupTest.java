@@ -7,6 +7,7 @@ import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.FolderOpening;
+import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
@@ -273,6 +274,11 @@ class BackupTest {
   private static Backups on(DataFolder folder, JdbcDataSource source, int days) {
     Clock clock = Clock.offset(NOON, Duration.ofDays(days));
     return new Backups(
-        source, new DataSourceTransactionManager(source), folder, clock, event -> {});
+        source,
+        new DataSourceTransactionManager(source),
+        folder,
+        new FolderWatch(folder),
+        clock,
+        event -> {});
   }
 }

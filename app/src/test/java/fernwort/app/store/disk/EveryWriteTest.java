@@ -32,7 +32,7 @@ class EveryWriteTest {
   @TempDir Path folder;
 
   /** What the disk may hold, and what it has to. */
-  private record Moment(byte[] found, int confirmed) {}
+  private record Moment(byte[] found, byte[] sums, int confirmed) {}
 
   @Test
   void endedAfterAnyWriteTheDatabaseHoldsWhatWasConfirmed() throws Exception {
@@ -45,19 +45,30 @@ class EveryWriteTest {
       statement.execute("create table change (number int, text varchar)");
       GroupSync.sync(connection);
     }
+    Soundness.begin(file);
     for (int process = 0; process < PROCESSES; process++) {
       List<Moment> moments = moments(file, random);
       for (int look = 0; look < 3; look++) {
         Moment moment = moments.get(random.nextInt(moments.size()));
         Path image = Files.write(folder.resolve("image.mv.db"), moment.found);
+        Files.write(sums(image), moment.sums);
+        Soundness sound = Soundness.of(image);
+        assertThat(sound.damage()).as("process %d, damage", process).isEmpty();
+        sound.vouch(image);
         assertThat(newest(image))
             .as("process %d", process)
             .isGreaterThanOrEqualTo(moment.confirmed);
         if (look == 2) {
           Files.write(file, moment.found);
+          Files.write(sums(file), moment.sums);
+          Soundness.of(file).vouch(file);
         }
       }
     }
+  }
+
+  private static Path sums(Path database) {
+    return Path.of(database + ChunkSums.SUFFIX);
   }
 
   /** Lets a process keep up to a dozen changes; what is found had it ended after each write. */
@@ -67,11 +78,13 @@ class EveryWriteTest {
     Path copy = folder.resolve("image.mv.db");
     int[] confirmed = {newest(Files.copy(file, copy, StandardCopyOption.REPLACE_EXISTING))};
     disk.settle(file);
+    UncertainFiles.Disk sums = UncertainFiles.disk(sums(file));
+    sums.settle(sums(file));
     int usual = random.nextInt(3_000);
-    moments.add(new Moment(disk.afterKill(), confirmed[0]));
+    moments.add(new Moment(disk.afterKill(), sums.afterKill(), confirmed[0]));
     disk.afterEachWrite(() -> {
-      moments.add(new Moment(disk.afterKill(), confirmed[0]));
-      moments.add(new Moment(disk.afterPowerCut(random), confirmed[0]));
+      moments.add(new Moment(disk.afterKill(), sums.afterKill(), confirmed[0]));
+      moments.add(new Moment(disk.afterPowerCut(random), sums.afterPowerCut(random), confirmed[0]));
     });
     try (Connection connection =
             open("fernwort:uncertain:nio:", file, random.nextBoolean() ? 0 : 3_600_000);

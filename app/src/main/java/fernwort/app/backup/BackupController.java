@@ -4,14 +4,17 @@ import fernwort.app.store.backup.Backups;
 import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.InputStream;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Date;
 import java.util.zip.GZIPOutputStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
@@ -40,23 +43,25 @@ class BackupController {
     }
   }
 
+  /** Reads a backup in and shows what it holds beside what is here; nothing is changed yet. */
   @PostMapping("/restore")
-  String restore(
-      @RequestParam MultipartFile file,
-      @RequestParam(defaultValue = "false") boolean sure,
-      Model model)
-      throws IOException {
-    if (!sure) {
-      throw new Refusal(Says.RESTORING_REPLACES_EVERYTHING.with());
-    }
+  String preview(@RequestParam MultipartFile file, Model model) throws IOException {
     if (file.isEmpty()) {
       throw new Refusal(Says.NO_FILE_WAS_CHOSEN_CHOOSE.with());
     }
-    try {
-      backups.restore(file.getInputStream(), StoredRigs.look());
-    } catch (Refusal wrong) {
-      throw new Refusal(wrong.getMessage(), wrong);
+    Backups.Preview preview;
+    try (InputStream in = file.getInputStream()) {
+      preview = backups.prepare(in, StoredRigs.look());
     }
+    model.addAttribute("preview", preview);
+    model.addAttribute("counts", RestoreCount.of(preview));
+    model.addAttribute("made", preview.made().map(Date::from).orElse(null));
+    return "restore";
+  }
+
+  @PostMapping("/restore/{token}")
+  String restore(@PathVariable String token) {
+    backups.restore(token);
     return "redirect:/rigs?restored";
   }
 }

@@ -5,8 +5,6 @@ import fernwort.core.say.Phrase;
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
   // BackupController: everything that is kept, out as a file and in again.
-  RESTORING_REPLACES_EVERYTHING(
-      "Restoring replaces everything here with the backup: tick that you mean it"),
   NO_FILE_WAS_CHOSEN_CHOOSE("No file was chosen; choose a backup"),
 
   // BackupDoor: lets the launcher ask a running copy for a backup: a socket in the data folder,
@@ -21,6 +19,15 @@ enum Says implements Phrase {
 
   // DailyBackup: makes a backup every day that Fernwort runs.
   DAILY_BACKUP("daily backup"),
+
+  // RestoreCount: how much of something a backup has, beside what is here.
+  RIGS("Rigs"),
+  VERSIONS_OF_RIGS("Versions of rigs"),
+  LOG_ENTRIES("Entries in the log"),
+  JOBS_DONE("Jobs, done or begun"),
+  WINTER_SHEETS("Winter and spring sheets"),
+  CARDS("Cards"),
+  AUTOMATIONS("Automations"),
 
   // StoredRigs: looks whether the rigs of a backup can be read.
   ITS_HABITS_CANNOT_BE_READ("how its people live cannot be read");

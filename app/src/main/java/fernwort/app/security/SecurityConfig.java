@@ -16,6 +16,7 @@ import org.springframework.security.core.Authentication;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
+import org.springframework.security.web.authentication.session.SessionAuthenticationException;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
@@ -42,7 +43,8 @@ class SecurityConfig {
   };
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, @Value("${fernwort.open}") boolean open)
+  SecurityFilterChain security(
+      HttpSecurity http, @Value("${fernwort.open}") boolean open, LoggedIn loggedIn)
       throws Exception {
     http.headers(headers ->
         headers
@@ -52,7 +54,7 @@ class SecurityConfig {
     if (open) {
       forEverybodyAtThisMachine(http);
     } else {
-      forWhoeverKnowsThePassphrase(http);
+      forWhoeverKnowsThePassphrase(http, loggedIn);
     }
     return http.build();
   }
@@ -66,7 +68,8 @@ class SecurityConfig {
   }
 
   /** The token belongs to the session: a cookie set by somebody else is no token. */
-  private static void forWhoeverKnowsThePassphrase(HttpSecurity http) throws Exception {
+  private static void forWhoeverKnowsThePassphrase(HttpSecurity http, LoggedIn loggedIn)
+      throws Exception {
     HttpSessionCsrfTokenRepository tokens = new HttpSessionCsrfTokenRepository();
     tokens.setHeaderName("X-XSRF-TOKEN");
     http.csrf(csrf ->
@@ -87,7 +90,7 @@ class SecurityConfig {
         form.loginPage("/login")
             .usernameParameter("who")
             .passwordParameter("passphrase")
-            .successHandler(new GoOn())
+            .successHandler(new GoOn(loggedIn))
             .failureHandler((request, response, failure) -> {
               boolean wait = failure instanceof LockedException;
               if (AskForPassphrase.isByScript(request)) {
@@ -97,6 +100,16 @@ class SecurityConfig {
                 response.sendRedirect(wait ? "/login?wait" : "/login?wrong");
               }
             }));
+    http.sessionManagement(sessions ->
+        sessions
+            .maximumSessions(LoggedIn.MOST)
+            .sessionRegistry(loggedIn.registry())
+            .expiredSessionStrategy(event ->
+                new AskForPassphrase()
+                    .commence(
+                        event.getRequest(),
+                        event.getResponse(),
+                        new SessionAuthenticationException("ended from another device"))));
     http.logout(logout ->
         logout
             .logoutRequestMatcher(
@@ -109,10 +122,17 @@ class SecurityConfig {
   /** A script goes on where it was; others go to the page they wanted. */
   private static final class GoOn extends SavedRequestAwareAuthenticationSuccessHandler {
 
+    private final LoggedIn loggedIn;
+
+    GoOn(LoggedIn loggedIn) {
+      this.loggedIn = loggedIn;
+    }
+
     @Override
     public void onAuthenticationSuccess(
         HttpServletRequest request, HttpServletResponse response, Authentication known)
         throws ServletException, IOException {
+      loggedIn.welcome(request.getSession());
       if (AskForPassphrase.isByScript(request)) {
         response.setStatus(HttpStatus.NO_CONTENT.value());
       } else {

@@ -9,6 +9,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -72,13 +74,19 @@ class BackupWhileRunningTest {
         .contains("fernwort-")
         .contains(".json.gz");
     turn("shut");
-    assertThat(upload(file.body(), false).statusCode()).as("not meant").isEqualTo(422);
-    assertThat(bypass()).isEqualTo("shut");
-    assertThat(upload(file.body(), true).headers().firstValue("Location").orElse(""))
-        .endsWith("/rigs?restored");
+    String preview = upload(file.body()).body();
+    assertThat(preview).contains("Restore this backup?", "Entries in the log", "Here now");
+    assertThat(bypass()).as("looked at only").isEqualTo("shut");
+    Matcher go = Pattern.compile("action=\"(/restore/[^\"]+)\"").matcher(preview);
+    assertThat(go.find()).isTrue();
+    HttpResponse<String> done = copy.post(go.group(1), "");
+    assertThat(done.headers().firstValue("Location").orElse("")).endsWith("/rigs?restored");
     assertThat(bypass()).isEqualTo("open");
+    HttpResponse<String> again = copy.post(go.group(1), "");
+    assertThat(again.statusCode()).as("it went in once").isEqualTo(422);
+    assertThat(again.body()).contains("no longer waits");
     byte[] half = java.util.Arrays.copyOf(file.body(), file.body().length / 2);
-    HttpResponse<String> refused = upload(half, true);
+    HttpResponse<String> refused = upload(half);
     assertThat(refused.statusCode()).isEqualTo(422);
     assertThat(refused.body()).contains("not a backup of Fernwort");
     assertThat(copy.get("/rigs/marginalia/journal.csv").body())
@@ -86,14 +94,9 @@ class BackupWhileRunningTest {
         .contains("TURN,bypass,Bypass,");
   }
 
-  private static HttpResponse<String> upload(byte[] file, boolean sure) throws IOException {
+  private static HttpResponse<String> upload(byte[] file) throws IOException {
     String edge = "----edge";
     java.io.ByteArrayOutputStream body = new java.io.ByteArrayOutputStream();
-    if (sure) {
-      body.write(
-          ("--" + edge + "\r\nContent-Disposition: form-data; name=\"sure\"\r\n\r\ntrue\r\n")
-              .getBytes());
-    }
     body.write(
         ("--"
                 + edge

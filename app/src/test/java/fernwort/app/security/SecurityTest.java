@@ -329,6 +329,39 @@ class SecurityTest {
     }
   }
 
+  /** A phone that was lost is shut out from another device, and too many devices give way. */
+  @Test
+  void devicesAreListedAndAllOthersCanBeEnded(@TempDir Path own) throws Exception {
+    setPassphrase(own, "long wet fern");
+    try (OwnCopy wide = OwnCopy.start(own, "--listen", "0.0.0.0", "--plain-http");
+        Client lost = new Client(wide.address())) {
+      login(wide, "long wet fern");
+      login(lost, "long wet fern");
+      assertThat(lost.get("/rigs").statusCode()).isEqualTo(200);
+      assertThat(wide.get("/devices").body()).contains("(this device)", "End all others");
+      send(wide, "/devices/end-others");
+      assertThat(lost.get("/rigs").headers().firstValue("Location").orElse("")).endsWith("/login");
+      assertThat(wide.get("/devices").body()).contains("(this device)").doesNotContain("End all");
+      for (int device = 0; device < LoggedIn.MOST; device++) {
+        try (Client another = new Client(wide.address())) {
+          login(another, "long wet fern");
+        }
+      }
+      assertThat(wide.get("/rigs").statusCode()).as("the longest unused gave way").isEqualTo(302);
+    }
+  }
+
+  private static void send(Client client, String path) throws IOException {
+    assertThat(
+            client
+                .send(
+                    HttpRequest.newBuilder(URI.create(client.address() + path))
+                        .header("X-XSRF-TOKEN", client.token())
+                        .POST(HttpRequest.BodyPublishers.noBody()))
+                .statusCode())
+        .isEqualTo(302);
+  }
+
   @Test
   void withACertificateOfTheHouseItSpeaksHttps(@TempDir Path own) throws Exception {
     try (OwnCopy house = OwnCopy.start(own, "--https")) {

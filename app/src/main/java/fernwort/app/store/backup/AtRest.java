@@ -64,8 +64,8 @@ public final class AtRest {
    */
   public static String restore(DataFolder folder, Path file, Clock clock, Look look) {
     try (InputStream in = Files.newInputStream(file);
-        Staging staging = Staging.read(in, look)) {
-      return DatabaseFile.exchange(folder, clock, staging::replace)
+        Staging staging = Staging.read(in, folder.database(), look)) {
+      return DatabaseFile.exchange(folder, clock, staging.database())
           .map(copy -> Says.RESTORED_FROM_WHAT_WAS.filled(file, copy))
           .orElse(Says.RESTORED_FROM.filled(file));
     } catch (IOException e) {

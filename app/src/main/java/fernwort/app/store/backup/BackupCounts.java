@@ -2,6 +2,10 @@ package fernwort.app.store.backup;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.Collections;
 import java.util.Map;
 import java.util.Optional;
@@ -16,9 +20,9 @@ import tools.jackson.core.JsonToken;
  *
  * @param rows the number of rows of each table
  */
-record BackupCounts(Map<String, Long> rows) {
+public record BackupCounts(Map<String, Long> rows) {
 
-  BackupCounts {
+  public BackupCounts {
     rows = Collections.unmodifiableMap(new TreeMap<>(rows));
   }
 
@@ -49,6 +53,19 @@ record BackupCounts(Map<String, Long> rows) {
     return new BackupCounts(rows);
   }
 
+  /** Counts what a database holds. */
+  static BackupCounts of(Connection connection) throws SQLException {
+    Map<String, Long> rows = new TreeMap<>();
+    for (String table : Tables.ALL) {
+      try (Statement statement = connection.createStatement();
+          ResultSet count = statement.executeQuery("select count(*) from \"" + table + "\"")) {
+        count.next();
+        rows.put(table, count.getLong(1));
+      }
+    }
+    return new BackupCounts(rows);
+  }
+
   private static void tables(JsonParser json, Map<String, Long> rows) throws IOException {
     need(json.currentToken() == JsonToken.START_OBJECT);
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
@@ -71,7 +88,8 @@ record BackupCounts(Map<String, Long> rows) {
     }
   }
 
-  long of(String table) {
+  /** Returns the number of rows of a table. */
+  public long of(String table) {
     return rows.getOrDefault(table, 0L);
   }
 

@@ -1,7 +1,9 @@
 package fernwort.app.store.backup;
 
 import fernwort.app.store.disk.Schema;
+import fernwort.core.say.Refusal;
 import java.io.BufferedInputStream;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -38,7 +40,6 @@ public final class BackupFile {
           JsonFactory.builder()
               .streamReadConstraints(
                   StreamReadConstraints.builder()
-                      .maxDocumentLength(MOST_BYTES)
                       .maxNestingDepth(8)
                       .build())
               .build());
@@ -121,12 +122,44 @@ public final class BackupFile {
     }
   }
 
-  /** Unpacks a file that is packed, and returns any other as it is. */
+  /**
+   * Unpacks a file that is packed, and returns any other as it is; both end with a refusal when they
+   * are longer than any backup.
+   */
   static InputStream unpacked(InputStream file) throws IOException {
     BufferedInputStream in = new BufferedInputStream(file);
     in.mark(2);
     boolean packed = in.read() == 0x1f && in.read() == 0x8b;
     in.reset();
-    return packed ? new GZIPInputStream(in) : in;
+    return new Bounded(packed ? new GZIPInputStream(in) : in);
+  }
+
+  /** Reads no more than a backup may hold: a small file may unpack to any size. */
+  private static final class Bounded extends FilterInputStream {
+
+    private long left = MOST_BYTES;
+
+    Bounded(InputStream in) {
+      super(in);
+    }
+
+    @Override
+    public int read() throws IOException {
+      return count(in.read(), 1);
+    }
+
+    @Override
+    public int read(byte[] target, int from, int length) throws IOException {
+      int read = in.read(target, from, length);
+      return count(read, read);
+    }
+
+    private int count(int read, int bytes) {
+      left -= read < 0 ? 0 : bytes;
+      if (left < 0) {
+        throw new Refusal(Says.IT_UNPACKS_TO_MORE.with(MOST_BYTES >> 20));
+      }
+      return read;
+    }
   }
 }

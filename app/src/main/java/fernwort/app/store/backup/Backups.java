@@ -5,6 +5,7 @@ import fernwort.app.store.disk.FolderOpening;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.store.disk.Keeping;
 import fernwort.core.say.Refusal;
+import jakarta.annotation.PreDestroy;
 import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -18,6 +19,7 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
@@ -25,6 +27,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
@@ -40,6 +43,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Backups {
 
   private static final int KEPT_BEFORE_RESTORE = 3;
+  private static final String RESTORING = "restoring.mv.db";
   private static final String PACKED = ".json.gz";
 
   /** In the name of a backup that holds more than the next one. */
@@ -57,6 +61,7 @@ public class Backups {
   private final Clock clock;
   private final ApplicationEventPublisher events;
   private volatile Optional<String> missing = Optional.empty();
+  private Optional<Waiting> waiting = Optional.empty();
 
   Backups(
       DataSource source,
@@ -95,29 +100,95 @@ public class Backups {
   }
 
   /**
-   * Puts a backup in the place of everything that is kept, all or nothing. What is replaced is
-   * backed up first.
+   * A backup that was read in and is sound, before it replaces anything.
+   *
+   * @param token names it when it is to go in
+   * @param made when it was made, if it says so
+   * @param file how many rows of each table it has
+   * @param here how many are here now
+   */
+  public record Preview(
+      String token, Optional<Instant> made, BackupCounts file, BackupCounts here) {}
+
+  private record Waiting(String token, Staging staging) {}
+
+  /**
+   * Reads a backup in and looks whether it is sound; it waits until it is restored, or another is
+   * read in.
+   *
+   * @param look looks at each rig and throws when it cannot be read
+   * @throws Refusal when it is no whole and sound backup
+   */
+  public synchronized Preview prepare(InputStream file, Look look) {
+    letGo();
+    Staging staging = read(file, look);
+    String token = UUID.randomUUID().toString();
+    waiting = Optional.of(new Waiting(token, staging));
+    try (Connection connection = source.getConnection()) {
+      return new Preview(token, staging.made(), staging.counts(), BackupCounts.of(connection));
+    } catch (SQLException e) {
+      letGo();
+      throw new IllegalStateException("what is here cannot be counted", e);
+    }
+  }
+
+  private Staging read(InputStream file, Look look) {
+    return Staging.read(file, folder.path().resolve(RESTORING), look);
+  }
+
+  /** Lets go of a backup that waits. */
+  @PreDestroy
+  synchronized void letGo() {
+    waiting.ifPresent(w -> w.staging().close());
+    waiting = Optional.empty();
+  }
+
+  /**
+   * Puts a backup that waits in the place of everything that is kept, all or nothing. What is
+   * replaced is backed up first.
+   *
+   * @param token the backup's name from its preview
+   * @throws Refusal when it waits no longer
+   */
+  public synchronized void restore(String token) {
+    Waiting found =
+        waiting
+            .filter(w -> w.token().equals(token))
+            .orElseThrow(() -> new Refusal(Says.THAT_BACKUP_WAITS_NO_LONGER.with()));
+    replaceWith(found.staging());
+    letGo();
+  }
+
+  /**
+   * Reads a backup in and puts it in the place of everything at once, for whoever was asked before.
    *
    * @param look looks at each rig and throws when it cannot be read
    * @throws Refusal when it is no whole and sound backup; nothing is changed
    */
-  public void restore(InputStream file, Look look) {
-    try (Staging staging = Staging.read(file, look)) {
+  public synchronized void restore(InputStream file, Look look) {
+    letGo();
+    try (Staging staging = read(file, look)) {
+      replaceWith(staging);
+    }
+  }
+
+  private void replaceWith(Staging staging) {
+    try {
       keep(STAMP.format(clock.instant()) + "-before-restore" + PACKED);
       Keeping.newest(folder(), ".*-before-restore.*", KEPT_BEFORE_RESTORE);
-      new TransactionTemplate(transactions)
-          .executeWithoutResult(status -> {
-            try {
-              staging.replace(DataSourceUtils.getConnection(source));
-            } catch (SQLException e) {
-              throw new IllegalStateException("the backup did not go in", e);
-            }
-          });
     } catch (IOException e) {
       throw new Refusal(
           Says.WHAT_IS_HERE_COULD_NOT_BE_BACKED.with(
               String.valueOf(e.getMessage()), folder.path()));
     }
+    new TransactionTemplate(transactions)
+        .executeWithoutResult(status -> {
+          try {
+            staging.replace(DataSourceUtils.getConnection(source));
+          } catch (SQLException e) {
+            throw new IllegalStateException("the backup did not go in", e);
+          }
+        });
     missing = Optional.empty();
     events.publishEvent(new Restored());
   }

@@ -20,13 +20,21 @@ enum Says implements Phrase {
       "Less is here than in the last backup: {} rigs and {} entries in the log, where it has {} and"
           + " {}."),
 
+  // BackupFile: writes everything that is kept as one JSON file.
+  IT_UNPACKS_TO_MORE(
+      "This file unpacks to more than {} MB, which no backup does. Nothing was changed; choose a file"
+          + " that “Back up” made."),
+
   // Backups: backs up and restores a copy that is running.
   IT_IS_KEPT_AS("That backup is kept as {}; restore it if something is missing."),
+  THAT_BACKUP_WAITS_NO_LONGER(
+      "That backup no longer waits: another was chosen since, or Fernwort was started again."
+          + " Nothing was changed; choose the file once more."),
   WHAT_IS_HERE_COULD_NOT_BE_BACKED(
       "What is here could not be backed up before it is replaced ({}). Nothing was changed; make"
           + " room in {}."),
 
-  // Staging: a backup read into a database of its own, in memory, where it is checked before it
+  // Staging: a backup read into a database of its own, in a file, where it is checked before it
   // replaces anything.
   THIS_IS_NOT_A_BACKUP_OF_FERNWORT(
       "This is not a backup of Fernwort (%s). Nothing was changed; choose a file that “Back up”"
@@ -50,6 +58,7 @@ enum Says implements Phrase {
   A_VALUE_IN_IS_A_LIST("a value in {} is a list"),
   THERE_IS_NO_RIG_IN_IT("there is no rig in it"),
   ROW_OF_IS_EMPTY("row {} of {} is empty"),
+  A_ROW_REFERS("a row of {} belongs to {} “{}”, which is not in it"),
   ROW_OF("row {} of {}: {}"),
   RIG("rig {}: {}");
 

@@ -1,22 +1,34 @@
 package fernwort.app.store.backup;
 
+import fernwort.app.store.disk.NewDatabase;
 import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.ByteBuffer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.DateTimeException;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -24,31 +36,40 @@ import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 
 /**
- * A backup read into a database of its own, in memory, where it is checked before it replaces
- * anything. A backup of an older Fernwort is taken in at its step and brought up to date there.
+ * A backup read into a database of its own, in a file, where it is checked before it replaces
+ * anything: row by row, in the same memory however large it is. A backup of an older Fernwort is
+ * taken in at its step and brought up to date there.
  */
 final class Staging implements AutoCloseable {
 
   private static final String NO_BACKUP = Says.THIS_IS_NOT_A_BACKUP_OF_FERNWORT.text();
 
-  private final String url;
-  private final Connection connection;
+  private static final Pattern COLUMN = Pattern.compile("[a-z_]{1,40}");
+  private static final int ROWS_AT_ONCE = 5_000;
 
-  private Staging(String url, Connection connection) {
-    this.url = url;
-    this.connection = connection;
+  /** The rows of a table mostly have the same columns; more sorts than this are no backup. */
+  private static final int MOST_FORMS = 500;
+
+  private final NewDatabase database;
+  private final Connection connection;
+  private final Map<String, PreparedStatement> inserts = new HashMap<>();
+  private Optional<Instant> made = Optional.empty();
+
+  private Staging(NewDatabase database) {
+    this.database = database;
+    this.connection = database.connection();
   }
 
   /**
    * Reads a backup and checks it.
    *
+   * @param place the database beside which it is read in
    * @param look looks at each rig and throws when it cannot be read
    * @throws Refusal when it is no whole and sound backup, naming what is wrong
    */
-  static Staging read(InputStream file, Look look) {
-    String url = "jdbc:h2:mem:" + java.util.UUID.randomUUID() + ";DATABASE_TO_LOWER=TRUE";
+  static Staging read(InputStream file, Path place, Look look) {
     try {
-      Staging staging = new Staging(url, DriverManager.getConnection(url, "sa", ""));
+      Staging staging = new Staging(NewDatabase.beside(place));
       try {
         staging.fill(file);
         staging.check(look);
@@ -85,17 +106,28 @@ final class Staging implements AutoCloseable {
           case "step" -> step = step(json);
           case "tables" -> {
             expect(known && step > 0, Says.FORMAT_AND_STEP_DO_NOT_COME.text());
-            Schema.bringTo(url, step);
+            database.bringTo(step);
             tables(json);
             filled = true;
           }
+          case "made" -> made = moment(json);
           default -> json.skipChildren();
         }
       }
       expect(filled && json.currentToken() == JsonToken.END_OBJECT, Says.IT_ENDS_TOO_EARLY.text());
       expect(json.nextToken() == null, Says.SOMETHING_FOLLOWS_ITS_END.text());
     }
-    Schema.bringUpToDate(url);
+    referencesHold();
+    connection.setAutoCommit(true);
+    database.bringUpToDate();
+  }
+
+  private static Optional<Instant> moment(JsonParser json) {
+    try {
+      return Optional.of(Instant.parse(String.valueOf(json.getValueAsString())));
+    } catch (DateTimeException unreadable) {
+      return Optional.empty();
+    }
   }
 
   private static int step(JsonParser json) {
@@ -107,26 +139,67 @@ final class Staging implements AutoCloseable {
     return step;
   }
 
+  /** Tables come in any order, so that what a row refers to is looked for at the end. */
   private void tables(JsonParser json) throws SQLException {
     expect(json.currentToken() == JsonToken.START_OBJECT, Says.ITS_TABLES_ARE_MISSING.text());
-    Map<String, List<Map<String, @Nullable Object>>> waiting = new TreeMap<>();
+    try (Statement statement = connection.createStatement()) {
+      statement.execute("set referential_integrity false");
+    }
+    List<String> indexes = database.withoutIndexes();
+    connection.setAutoCommit(false);
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String table = json.currentName();
       expect(Tables.ALL.contains(table), Says.IT_HAS_A_TABLE.filled(clip(table)));
       expect(json.nextToken() == JsonToken.START_ARRAY, Says.TABLE_IS_NOT_A_LIST.filled(table));
-      List<Map<String, @Nullable Object>> rows = new ArrayList<>();
+      int number = 0;
       while (json.nextToken() == JsonToken.START_OBJECT) {
-        rows.add(row(json, table));
+        insert(table, number++, row(json, table));
+        if (number % ROWS_AT_ONCE == 0) {
+          connection.commit();
+        }
       }
       expect(
           json.currentToken() == JsonToken.END_ARRAY,
           Says.TABLE_IS_NOT_A_LIST_OF_ROWS.filled(table));
-      waiting.put(table, rows);
     }
+    connection.commit();
+    for (PreparedStatement insert : inserts.values()) {
+      insert.close();
+    }
+    try (Statement statement = connection.createStatement()) {
+      for (String index : indexes) {
+        statement.execute(index);
+      }
+    }
+  }
+
+  /** Every row that refers to another finds it. */
+  private void referencesHold() throws SQLException {
     for (String table : Tables.ALL) {
-      List<Map<String, @Nullable Object>> rows = waiting.getOrDefault(table, List.of());
-      for (int i = 0; i < rows.size(); i++) {
-        insert(table, i, rows.get(i));
+      try (ResultSet keys = connection.getMetaData().getImportedKeys(null, "public", table)) {
+        while (keys.next()) {
+          String column = keys.getString("FKCOLUMN_NAME");
+          String other = keys.getString("PKTABLE_NAME");
+          refersToSomething(table, column, other, keys.getString("PKCOLUMN_NAME"));
+        }
+      }
+    }
+    try (Statement statement = connection.createStatement()) {
+      statement.execute("set referential_integrity true");
+    }
+  }
+
+  private void refersToSomething(String table, String column, String other, String key)
+      throws SQLException {
+    try (Statement statement = connection.createStatement();
+        ResultSet lost =
+            statement.executeQuery(
+                ("select \"%1$s\" from \"%2$s\" where \"%1$s\" not in"
+                        + " (select \"%4$s\" from \"%3$s\") limit 1")
+                    .formatted(column, table, other, key))) {
+      if (lost.next()) {
+        throw new Refusal(
+            NO_BACKUP.formatted(Says.A_ROW_REFERS.filled(table, other, clip(lost.getString(1)))));
       }
     }
   }
@@ -135,7 +208,9 @@ final class Staging implements AutoCloseable {
     Map<String, @Nullable Object> row = new TreeMap<>();
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String column = json.currentName();
-      expect(column.matches("[a-z_]{1,40}"), Says.TABLE_HAS_AN_ODD_COLUMN.filled(table));
+      if (!COLUMN.matcher(column).matches()) {
+        throw odd(table);
+      }
       row.put(
           column,
           switch (json.nextToken()) {
@@ -154,13 +229,11 @@ final class Staging implements AutoCloseable {
 
   private void insert(String table, int number, Map<String, @Nullable Object> row)
       throws SQLException {
-    expect(!row.isEmpty(), Says.ROW_OF_IS_EMPTY.filled(number + 1, table));
-    String columns =
-        row.keySet().stream().map(c -> '"' + c + '"').collect(Collectors.joining(", "));
-    String marks = String.join(", ", java.util.Collections.nCopies(row.size(), "?"));
-    try (PreparedStatement insert =
-        connection.prepareStatement(
-            "insert into \"%s\" (%s) values (%s)".formatted(table, columns, marks))) {
+    if (row.isEmpty()) {
+      throw new Refusal(NO_BACKUP.formatted(Says.ROW_OF_IS_EMPTY.filled(number + 1, table)));
+    }
+    try {
+      PreparedStatement insert = insert(table, row.keySet());
       int i = 1;
       for (Map.Entry<String, @Nullable Object> value : row.entrySet()) {
         insert.setObject(i++, typed(value.getKey(), value.getValue()));
@@ -172,6 +245,27 @@ final class Staging implements AutoCloseable {
     }
   }
 
+  private static Refusal odd(String table) {
+    return new Refusal(NO_BACKUP.formatted(Says.TABLE_HAS_AN_ODD_COLUMN.filled(table)));
+  }
+
+  private PreparedStatement insert(String table, Collection<String> names) throws SQLException {
+    String columns = names.stream().map(c -> '"' + c + '"').collect(Collectors.joining(", "));
+    PreparedStatement known = inserts.get(table + columns);
+    if (known != null) {
+      return known;
+    }
+    if (inserts.size() >= MOST_FORMS) {
+      throw odd(table);
+    }
+    String marks = String.join(", ", java.util.Collections.nCopies(names.size(), "?"));
+    PreparedStatement insert =
+        connection.prepareStatement(
+            "insert into \"%s\" (%s) values (%s)".formatted(table, columns, marks));
+    inserts.put(table + columns, insert);
+    return insert;
+  }
+
   private static @Nullable Object typed(String column, @Nullable Object value) {
     return column.endsWith("_at") && value instanceof String text
         ? OffsetDateTime.parse(text)
@@ -179,10 +273,30 @@ final class Staging implements AutoCloseable {
   }
 
   private void check(Look look) throws SQLException {
-    long rigs = each("select id, description from rig", look::rig);
+    Consumer<String> rig = once(look::rig);
+    long rigs = each("select id, description from rig", rig);
     expect(rigs > 0, Says.THERE_IS_NO_RIG_IN_IT.text());
-    each("select id, habits from rig", look::habits);
-    each("select rig, description from rig_version", look::rig);
+    each("select id, habits from rig", once(look::habits));
+    each("select rig, description from rig_version", rig);
+  }
+
+  /** Looks at the same text once. */
+  private static Consumer<String> once(Consumer<String> look) {
+    Set<ByteBuffer> seen = new HashSet<>();
+    return text -> {
+      if (seen.add(digest(text))) {
+        look.accept(text);
+      }
+    };
+  }
+
+  private static ByteBuffer digest(String text) {
+    try {
+      return ByteBuffer.wrap(
+          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java has it", e);
+    }
   }
 
   private long each(String query, Consumer<String> look) throws SQLException {
@@ -253,12 +367,26 @@ final class Staging implements AutoCloseable {
     return plain.length() > 160 ? plain.substring(0, 160) + "…" : plain;
   }
 
+  /** Returns when it was made, if it says so. */
+  Optional<Instant> made() {
+    return made;
+  }
+
+  /** Returns how many rows of each table it has. */
+  BackupCounts counts() {
+    try {
+      return BackupCounts.of(connection);
+    } catch (SQLException e) {
+      throw new IllegalStateException("what was read in cannot be counted", e);
+    }
+  }
+
+  NewDatabase database() {
+    return database;
+  }
+
   @Override
   public void close() {
-    try {
-      connection.close();
-    } catch (SQLException e) {
-      // It is in memory and goes with its last connection.
-    }
+    database.close();
   }
 }

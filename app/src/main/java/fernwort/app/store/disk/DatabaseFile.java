@@ -30,28 +30,12 @@ public final class DatabaseFile {
 
   private DatabaseFile() {}
 
-  /** Fills a database that is new. */
-  public interface Filling {
-    void into(Connection connection) throws SQLException;
-  }
-
-  /** Makes a database at a path, whole or not at all. */
-  static void make(Path database, Filling content) throws IOException {
-    Path half = database.resolveSibling("half." + database.getFileName());
-    Files.deleteIfExists(half);
-    String url = DatabaseUrl.making(half);
-    Schema.bringUpToDate(url);
-    try (Connection connection = DriverManager.getConnection(url, "sa", "")) {
-      connection.setAutoCommit(false);
-      content.into(connection);
-      connection.commit();
-    } catch (SQLException e) {
-      throw new IOException("the new database could not be filled", e);
+  /** Makes an empty database at a path, whole or not at all. */
+  static void make(Path database) throws IOException {
+    try (NewDatabase made = NewDatabase.beside(database)) {
+      made.bringUpToDate();
+      made.become(database);
     }
-    close(url);
-    Soundness.forget(database);
-    Files.move(half, database, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
-    Soundness.begin(database);
   }
 
   /** Opens the database of a claimed folder to read. */
@@ -65,7 +49,7 @@ public final class DatabaseFile {
    *
    * @return where the old one is, if there was one
    */
-  public static Optional<Path> exchange(DataFolder folder, Clock clock, Filling content)
+  public static Optional<Path> exchange(DataFolder folder, Clock clock, NewDatabase ready)
       throws IOException {
     Optional<String> passphrase = passphrase(folder);
     Optional<Path> old = Optional.empty();
@@ -76,20 +60,24 @@ public final class DatabaseFile {
       old = Optional.of(Files.copy(folder.database(), copy, StandardCopyOption.REPLACE_EXISTING));
       Keeping.newest(copies, "before-restore-.*", KEPT_COPIES);
     }
-    make(
-        folder.database(),
-        connection -> {
-          content.into(connection);
-          if (passphrase.isPresent()) {
-            try (var insert =
-                connection.prepareStatement("insert into passphrase (id, hash) values (1, ?)")) {
-              insert.setString(1, passphrase.get());
-              insert.executeUpdate();
-            }
-          }
-        });
+    if (passphrase.isPresent()) {
+      keep(passphrase.get(), ready);
+    }
+    ready.become(folder.database());
     folder.tighten();
     return old;
+  }
+
+  private static void keep(String passphrase, NewDatabase database) throws IOException {
+    try (PreparedStatement insert =
+        database
+            .connection()
+            .prepareStatement("insert into passphrase (id, hash) values (1, ?)")) {
+      insert.setString(1, passphrase);
+      insert.executeUpdate();
+    } catch (SQLException e) {
+      throw new IOException("the passphrase could not be kept", e);
+    }
   }
 
   /** Keeps the hash of a passphrase in a folder that is ready. */

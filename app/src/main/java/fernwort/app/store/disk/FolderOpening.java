@@ -86,7 +86,7 @@ public final class FolderOpening {
     if (newestBackup().isPresent()) {
       throw damaged(Says.IS_MISSING_THOUGH_THE_FOLDER_WAS.text());
     }
-    DatabaseFile.make(folder.database(), connection -> {});
+    DatabaseFile.make(folder.database());
   }
 
   /** Opens what is there, changing nothing, and returns the newest step it has. */

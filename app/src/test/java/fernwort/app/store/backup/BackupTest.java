@@ -12,6 +12,7 @@ import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,6 +27,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -161,7 +163,7 @@ class BackupTest {
         "\"id\":\"tern\"|\"id\":null|row 2 of rig",
         "\"position_id\":\"open\"|\"position_id\":[1]|is a list",
         "\"read_at\":\"2026|\"read_at\":\"some 2026|row 1 of level",
-        "\"rig\":\"tern\"|\"rig\":\"heron\"|row",
+        "\"rig\":\"tern\"|\"rig\":\"heron\"|belongs to rig “heron”, which is not in it",
         "fernwort-rig-1|fernwort-rig-0|NOT REFUSED"
       })
   void aBackupThatIsNotWholeOrSoundIsRefusedAndNothingIsChanged(
@@ -221,6 +223,37 @@ class BackupTest {
     refuses(habits, "how its people live cannot be read");
   }
 
+  /** A small file may unpack to any size; it is not read to its end. */
+  @Test
+  void aSmallFileThatUnpacksToGigabytesIsRefused() throws IOException {
+    Path from = home.resolve("blanks.json.gz");
+    byte[] blanks = new byte[1 << 20];
+    java.util.Arrays.fill(blanks, (byte) ' ');
+    try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(from))) {
+      for (int megabyte = 0; megabyte < 1200; megabyte++) {
+        out.write(blanks);
+      }
+    }
+    DataFolder folder = DataFolder.claim(home.resolve("third"));
+    assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("unpacks to more than 1024 MB");
+    assertThat(folder.path().resolve("half.fernwort.mv.db")).doesNotExist();
+    folder.release();
+  }
+
+  /** Another program may write the tables in another order. */
+  @Test
+  void tablesMayComeInAnyOrder() throws IOException {
+    int rigs = text.indexOf(",\"rig\":[");
+    int versions = text.indexOf(",\"rig_version\":[");
+    String moved = text.substring(rigs, versions);
+    String file = text.substring(0, rigs) + text.substring(versions);
+    int end = file.indexOf(",\"automation\":[");
+    file = file.substring(0, end) + moved + file.substring(end);
+    assertThat(restored(file)).isEqualTo(text);
+  }
+
   private void refuses(String file, String because) throws IOException {
     Path from = Files.writeString(home.resolve("wrong.json"), file);
     DataFolder folder = DataFolder.claim(home.resolve("third"));
@@ -244,7 +277,8 @@ class BackupTest {
       source.setPassword("");
       Schema.bringUpToDate(source.getURL());
       try (Connection db = source.getConnection();
-          Staging staging = Staging.read(Files.newInputStream(backup), StoredRigs.look())) {
+          Staging staging = Staging.read(
+                  Files.newInputStream(backup), home.resolve("less.mv.db"), StoredRigs.look())) {
         staging.replace(db);
       }
       assertThat(on(folder, source, 0).today()).isEmpty();

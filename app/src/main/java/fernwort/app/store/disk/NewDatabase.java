@@ -1,0 +1,128 @@
+package fernwort.app.store.disk;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * A database in the making, in a file under another name, so that one half made is never taken for
+ * one. It is deleted unless it becomes a folder's database.
+ */
+public final class NewDatabase implements AutoCloseable {
+
+  private static final String HALF = "half.";
+
+  private static final String INDEXES =
+      "select c.index_name, c.table_name, c.column_name"
+          + " from information_schema.index_columns c join information_schema.indexes i"
+          + " on i.index_schema = c.index_schema and i.index_name = c.index_name"
+          + " where c.index_schema = 'public' and not i.is_generated"
+          + " and i.index_type_name = 'INDEX' order by c.index_name, c.ordinal_position";
+
+  private final Path file;
+  private final String url;
+  private final Connection connection;
+
+  private NewDatabase(Path file, String url, Connection connection) {
+    this.file = file;
+    this.url = url;
+    this.connection = connection;
+  }
+
+  /**
+   * Begins one, without a table.
+   *
+   * @param database the file that it may take the place of; it is made in the same folder
+   */
+  public static NewDatabase beside(Path database) throws IOException {
+    Path file = database.resolveSibling(HALF + database.getFileName());
+    Files.deleteIfExists(file);
+    String url = DatabaseUrl.making(file);
+    try {
+      return new NewDatabase(file, url, DriverManager.getConnection(url, "sa", ""));
+    } catch (SQLException e) {
+      throw new IOException("no new database can be made", e);
+    }
+  }
+
+  public Connection connection() {
+    return connection;
+  }
+
+  /** Gives it the tables as they were at some step. */
+  public void bringTo(int step) {
+    Schema.bringTo(url, step);
+  }
+
+  /**
+   * Takes its indexes away but those that keep rows apart, for filling it: made at once at the end
+   * they take a fraction of the time and of the room.
+   *
+   * @return what makes them again
+   */
+  public List<String> withoutIndexes() throws SQLException {
+    Map<String, List<String>> columns = new LinkedHashMap<>();
+    Map<String, String> tables = new HashMap<>();
+    try (Statement statement = connection.createStatement();
+        ResultSet found = statement.executeQuery(INDEXES)) {
+      while (found.next()) {
+        String index = found.getString(1);
+        tables.put(index, found.getString(2));
+        columns.computeIfAbsent(index, i -> new ArrayList<>()).add('"' + found.getString(3) + '"');
+      }
+    }
+    List<String> again = new ArrayList<>();
+    try (Statement statement = connection.createStatement()) {
+      for (Map.Entry<String, List<String>> index : columns.entrySet()) {
+        String name = index.getKey();
+        statement.execute("drop index \"" + name + '"');
+        again.add(
+            "create index \"%s\" on \"%s\" (%s)"
+                .formatted(name, tables.get(name), String.join(", ", index.getValue())));
+      }
+    }
+    return again;
+  }
+
+  /** Brings its tables to the newest step. */
+  public void bringUpToDate() {
+    Schema.bringUpToDate(url);
+  }
+
+  /** Closes it and puts it in the place of a database that nobody has open. */
+  void become(Path database) throws IOException {
+    DatabaseFile.close(url);
+    Soundness.forget(database);
+    Files.move(file, database, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    Soundness.begin(database);
+  }
+
+  @Override
+  public void close() {
+    if (!Files.exists(file)) {
+      return;
+    }
+    try (connection;
+        Statement statement = connection.createStatement()) {
+      statement.execute("SHUTDOWN IMMEDIATELY");
+    } catch (SQLException closed) {
+      // It says that it is closed, which is what was asked.
+    }
+    try {
+      Files.deleteIfExists(file);
+    } catch (IOException left) {
+      // The next one begins by deleting it.
+    }
+  }
+}

@@ -3,6 +3,7 @@ package fernwort.app;
 import fernwort.app.services.DemoData;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
+import fernwort.app.store.DataFolder;
 import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.rig.Rig;
@@ -57,6 +58,11 @@ public final class SharedCopy implements BeforeAllCallback, BeforeEachCallback {
   /** Returns the pages of the copy without the way through a socket. */
   public MockMvc mvc() {
     return copy.mvc();
+  }
+
+  /** Returns the copy's data folder. */
+  public Path folder() {
+    return copy.bean(DataFolder.class).path();
   }
 
   /** Adds a rig of the test's own, and returns its address. */

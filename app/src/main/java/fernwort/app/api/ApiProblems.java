@@ -82,7 +82,10 @@ class ApiProblems {
 
   @ExceptionHandler({DataAccessException.class, TransactionException.class})
   ResponseEntity<Failure> database(RuntimeException e, HttpServletRequest request) {
-    return answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e));
+    return Sentence.tooLong(e)
+        .map(sentence -> answer(HttpStatus.UNPROCESSABLE_CONTENT, sentence))
+        .orElseGet(() ->
+            answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e)));
   }
 
   @ExceptionHandler

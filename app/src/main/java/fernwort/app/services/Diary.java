@@ -3,6 +3,7 @@ package fernwort.app.services;
 import fernwort.app.store.DiaryStore;
 import fernwort.core.budget.Budget;
 import fernwort.core.diary.Entry;
+import fernwort.core.hygiene.Upkeep;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
@@ -59,6 +60,7 @@ public class Diary {
   @Transactional
   public boolean add(OpenRig rig, Entry entry, String who) {
     check(rig, entry);
+    knows(rig, entry);
     boolean added = store.add(rig.id(), entry, states.parked(rig), who);
     if (added) {
       relevel(rig, entry, who);
@@ -110,6 +112,7 @@ public class Diary {
     DiaryStore.Kept old = standing(rig, id);
     Entry entry = entry(UUID.randomUUID().toString(), what, at);
     check(rig, entry);
+    knows(rig, entry);
     store.correct(rig.id(), id, entry, old.slope(), who);
     relevel(rig, old.entry(), who);
     relevel(rig, entry, who);
@@ -173,6 +176,13 @@ public class Diary {
       case Entry.Haul w -> tank(rig, w.tank(), 0);
       case Entry.Sanitize w -> tank(rig, w.tank(), 0);
       case Entry.People _, Entry.Away _, Entry.Upkeep _, Entry.Note _ -> {}
+    }
+  }
+
+  /** What is noted now is of a part that is there; an old log may have others. */
+  private static void knows(OpenRig rig, Entry entry) {
+    if (entry.what() instanceof Entry.Upkeep w && !w.part().equals(Upkeep.LEAKS)) {
+      rig.rig().part(w.part());
     }
   }
 

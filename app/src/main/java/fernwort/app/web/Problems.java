@@ -14,6 +14,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.TypeMismatchException;
@@ -112,8 +113,11 @@ class Problems {
   @ExceptionHandler({DataAccessException.class, TransactionException.class})
   String database(
       RuntimeException e, Model model, HttpServletRequest request, HttpServletResponse response) {
-    return say(
-        HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e), model, response);
+    Optional<String> tooLong = Sentence.tooLong(e);
+    return tooLong.isPresent()
+        ? say(HttpStatus.UNPROCESSABLE_CONTENT, tooLong.get(), model, response)
+        : say(
+            HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e), model, response);
   }
 
   @ExceptionHandler({MissingServletRequestParameterException.class, TypeMismatchException.class})

@@ -38,6 +38,11 @@ enum Says implements Phrase {
   THE_DATABASE_DID_NOT_ANSWER(
       "The database did not answer. Nothing of what was confirmed is lost; try again. ({} in the"
           + " log)"),
+  ONE_OF_THE_TEXTS_IS_LONGER_THAN(
+      "One of the texts is longer than the {} characters that are kept. Nothing was changed; shorten"
+          + " it."),
+  ONE_OF_THE_TEXTS_IS_TOO_LONG(
+      "One of the texts is longer than what is kept. Nothing was changed; shorten it."),
   THE_FIELD_IS_MISSING_FILL_IT_IN("The field “{}” is missing; fill it in."),
   THE_FIELD_NEEDS("The field “{}” needs {}."),
   A_FIELD_IS_OF_ANOTHER_KIND("A field is of another kind than asked for; check what was sent."),

@@ -17,7 +17,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.DateTimeException;
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -26,9 +25,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeMap;
 import java.util.function.Consumer;
-import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -42,9 +39,8 @@ import tools.jackson.core.JsonToken;
  */
 final class Staging implements AutoCloseable {
 
-  private static final String NO_BACKUP = Says.THIS_IS_NOT_A_BACKUP_OF_FERNWORT.text();
+  static final String NO_BACKUP = Says.THIS_IS_NOT_A_BACKUP_OF_FERNWORT.text();
 
-  private static final Pattern COLUMN = Pattern.compile("[a-z_]{1,40}");
   private static final int ROWS_AT_ONCE = 5_000;
 
   /** The rows of a table mostly have the same columns; more sorts than this are no backup. */
@@ -139,28 +135,25 @@ final class Staging implements AutoCloseable {
     return step;
   }
 
-  /** Tables come in any order, so that what a row refers to is looked for at the end. */
-  private void tables(JsonParser json) throws SQLException {
+  /**
+   * Tables come in any order, so that what a row refers to is looked for at the end. One thread
+   * reads while this one keeps, a few thousand rows behind it.
+   */
+  private void tables(JsonParser json) throws SQLException, IOException {
     expect(json.currentToken() == JsonToken.START_OBJECT, Says.ITS_TABLES_ARE_MISSING.text());
     try (Statement statement = connection.createStatement()) {
       statement.execute("set referential_integrity false");
     }
     List<String> indexes = database.withoutIndexes();
     connection.setAutoCommit(false);
-    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
-      String table = json.currentName();
-      expect(Tables.ALL.contains(table), Says.IT_HAS_A_TABLE.filled(clip(table)));
-      expect(json.nextToken() == JsonToken.START_ARRAY, Says.TABLE_IS_NOT_A_LIST.filled(table));
-      int number = 0;
-      while (json.nextToken() == JsonToken.START_OBJECT) {
-        insert(table, number++, row(json, table));
-        if (number % ROWS_AT_ONCE == 0) {
+    try (RowReader rows = RowReader.of(json)) {
+      int kept = 0;
+      for (RowReader.Row row = rows.next(); row != null; row = rows.next()) {
+        insert(row.table(), row.number(), row.values());
+        if (++kept % ROWS_AT_ONCE == 0) {
           connection.commit();
         }
       }
-      expect(
-          json.currentToken() == JsonToken.END_ARRAY,
-          Says.TABLE_IS_NOT_A_LIST_OF_ROWS.filled(table));
     }
     connection.commit();
     for (PreparedStatement insert : inserts.values()) {
@@ -204,29 +197,6 @@ final class Staging implements AutoCloseable {
     }
   }
 
-  private static Map<String, @Nullable Object> row(JsonParser json, String table) {
-    Map<String, @Nullable Object> row = new TreeMap<>();
-    while (json.nextToken() == JsonToken.PROPERTY_NAME) {
-      String column = json.currentName();
-      if (!COLUMN.matcher(column).matches()) {
-        throw odd(table);
-      }
-      row.put(
-          column,
-          switch (json.nextToken()) {
-            case VALUE_NULL -> null;
-            case VALUE_STRING -> json.getString();
-            case VALUE_NUMBER_INT -> json.getLongValue();
-            case VALUE_NUMBER_FLOAT -> json.getDoubleValue();
-            case VALUE_TRUE -> Boolean.TRUE;
-            case VALUE_FALSE -> Boolean.FALSE;
-            default ->
-                throw new Refusal(NO_BACKUP.formatted(Says.A_VALUE_IN_IS_A_LIST.filled(table)));
-          });
-    }
-    return row;
-  }
-
   private void insert(String table, int number, Map<String, @Nullable Object> row)
       throws SQLException {
     if (row.isEmpty()) {
@@ -236,16 +206,16 @@ final class Staging implements AutoCloseable {
       PreparedStatement insert = insert(table, row.keySet());
       int i = 1;
       for (Map.Entry<String, @Nullable Object> value : row.entrySet()) {
-        insert.setObject(i++, typed(value.getKey(), value.getValue()));
+        insert.setObject(i++, value.getValue());
       }
       insert.executeUpdate();
-    } catch (SQLException | DateTimeException e) {
+    } catch (SQLException e) {
       String said = String.valueOf(e.getMessage()).split("[;\n]")[0];
       throw new Refusal(NO_BACKUP.formatted(Says.ROW_OF.filled(number + 1, table, clip(said))));
     }
   }
 
-  private static Refusal odd(String table) {
+  static Refusal odd(String table) {
     return new Refusal(NO_BACKUP.formatted(Says.TABLE_HAS_AN_ODD_COLUMN.filled(table)));
   }
 
@@ -264,12 +234,6 @@ final class Staging implements AutoCloseable {
             "insert into \"%s\" (%s) values (%s)".formatted(table, columns, marks));
     inserts.put(table + columns, insert);
     return insert;
-  }
-
-  private static @Nullable Object typed(String column, @Nullable Object value) {
-    return column.endsWith("_at") && value instanceof String text
-        ? OffsetDateTime.parse(text)
-        : value;
   }
 
   private void check(Look look) throws SQLException {
@@ -356,13 +320,13 @@ final class Staging implements AutoCloseable {
     }
   }
 
-  private static void expect(boolean holds, String otherwise) {
+  static void expect(boolean holds, String otherwise) {
     if (!holds) {
       throw new Refusal(NO_BACKUP.formatted(otherwise));
     }
   }
 
-  private static String clip(@Nullable String text) {
+  static String clip(@Nullable String text) {
     String plain = String.valueOf(text).replaceAll("\\p{Cntrl}", " ");
     return plain.length() > 160 ? plain.substring(0, 160) + "…" : plain;
   }

@@ -10,6 +10,9 @@ final class DatabaseUrl {
 
   private static final String NAMES = ";DATABASE_TO_LOWER=TRUE;DB_CLOSE_ON_EXIT=FALSE";
 
+  /** The database writes no trace of its own: it would quote what people typed. */
+  private static final String QUIET = ";TRACE_LEVEL_FILE=0;TRACE_LEVEL_SYSTEM_OUT=0";
+
   /**
    * Texts stand in their rows. A long one that stands beside them is taken away as soon as a change
    * replaces it, and whoever reads the row as it was finds nothing: an error of the database, met
@@ -43,6 +46,6 @@ final class DatabaseUrl {
   private static String base(Path database) {
     OrderedFiles.register();
     String name = database.toString().replaceFirst("\\.mv\\.db$", "");
-    return "jdbc:h2:" + OrderedFiles.SCHEME + ":" + FILES + name + NAMES;
+    return "jdbc:h2:" + OrderedFiles.SCHEME + ":" + FILES + name + NAMES + QUIET;
   }
 }

@@ -45,7 +45,7 @@ public class Fernwort {
     // Until the application has its log, nothing that a library says is for the terminal.
     LoggingSystem.get(Fernwort.class.getClassLoader()).beforeInitialize();
     try {
-      run(Launch.from(args));
+      run(Launch.from(args, System.getenv()));
     } catch (Refusal refusal) {
       ERR.println(refusal.getMessage());
       System.exit(2);
@@ -60,7 +60,8 @@ public class Fernwort {
     switch (launch.task()) {
       case SERVE -> serve(launch, clock);
       case TRAIN -> train(serve(launch, clock));
-      case SET_PASSPHRASE, BACK_UP, RESTORE -> OUT.println(say(launch, clock));
+      case SET_PASSPHRASE, BACK_UP, RESTORE, DOCTOR, HELP, VERSION ->
+          OUT.println(say(launch, clock));
     }
   }
 
@@ -70,6 +71,9 @@ public class Fernwort {
       case SET_PASSPHRASE -> PassphraseRule.ask(claim(launch, clock));
       case BACK_UP -> backUp(launch, clock);
       case RESTORE -> restore(launch, clock);
+      case DOCTOR -> Doctor.report(launch, clock);
+      case HELP -> Help.text();
+      case VERSION -> Version.NUMBER;
       case SERVE, TRAIN ->
           throw new IllegalArgumentException(launch.task() + " has nothing to say");
     };
@@ -126,6 +130,10 @@ public class Fernwort {
     settings.add("--fernwort.open=" + listen.loopback());
     settings.add("--fernwort.demo=" + launch.demo());
     settings.add("--logging.file.name=" + folder.path().resolve(FolderOpening.LOG));
+    settings.add("--logging.logback.rollingpolicy.max-history=" + launch.logFiles());
+    settings.add(
+        "--logging.logback.rollingpolicy.total-size-cap=" + (launch.logFiles() + 1) + "MB");
+    launch.backupsTo().ifPresent(d -> settings.add("--fernwort.backups-to=" + d));
     if (launch.https()) {
       settings.addAll(
           HouseCertificate.settings(

@@ -20,7 +20,48 @@ enum Says implements Phrase {
       "A certificate and its key come together: --certificate FILE --key FILE."),
   NEEDS_A_VALUE_AFTER_IT_SEE_HELP("{} needs a value after it. See --help."),
   NEEDS_A_FILE_THAT_CAN_BE_READ("{} needs a file that can be read; {} is not one."),
-  PORT_NEEDS_A_NUMBER_FROM_0("--port needs a number from 0 to 65535, not \"{}\".");
+  NEEDS_A_NUMBER_FROM_0("{} needs a number from 0 to {}, not \"{}\"."),
+  NEEDS_A_FILE("{} needs a FILE after it. See --help."),
+  IS_NOT_A_COMMAND_SEE_HELP("\"{}\" is not a command. See --help."),
+  NEEDS_YES_OR_NO("{} needs yes or no, not \"{}\"."),
+
+  // Setting: what can be set.
+  THE_SETTINGS_CANNOT_BE_READ("The settings in {} cannot be read. Look at the file, or leave it out."),
+  IN_THE_SETTINGS_IS_NONE("In {} stands \"{}\", which is no setting. There are: {}."),
+
+  // Doctor: what somebody who helps would ask for.
+  FERNWORT("Fernwort"),
+  JAVA("Java"),
+  SYSTEM("system"),
+  MEMORY("memory"),
+  MB_AND_PROCESSORS("{} MB at most, {} processors"),
+  TIME("time"),
+  PORT("port"),
+  FREE("free"),
+  TAKEN("taken, by Fernwort or another program"),
+  LISTENS_ON("listens on"),
+  THIS_MACHINE_ONLY("this machine only"),
+  THE_NETWORK("the network too"),
+  HTTPS("HTTPS"),
+  OWN_CERTIFICATE("own certificate"),
+  PLAIN_HTTP_ALLOWED("plain HTTP allowed"),
+  SECOND_PLACE("second backup place"),
+  CAN_BE_WRITTEN("set, can be written"),
+  CANNOT_BE_WRITTEN("set, cannot be written now"),
+  NONE("none"),
+  DATA_FOLDER("data folder"),
+  STATE("state"),
+  IT_IS_NOT_THERE_YET("it is not there yet"),
+  FERNWORT_RUNS_ON_IT("Fernwort runs on it"),
+  FREE_ROOM("free room"),
+  MB("{} MB"),
+  NOT_KNOWN("not known"),
+  DAILY_BACKUPS("daily backups"),
+  THE_NEWEST_IS("{}, the newest is {}"),
+  CANNOT_BE_READ("cannot be read"),
+  FAULTS_IN_THE_LOG("faults in the log"),
+  YES("yes"),
+  NO("no");
 
   private final String text;
 

@@ -45,6 +45,12 @@ public final class OwnCopy extends Client {
     }
   }
 
+  /** Returns what the doctor says of a folder. */
+  public static String doctor(Path data) {
+    String[] words = {"doctor", "--port", "0", "--data", data.toString()};
+    return Fernwort.say(Launch.from(words), Clock.systemDefaultZone());
+  }
+
   private static Launch launch(Path data, String... options) {
     List<String> own = List.of("--port", "0", "--data", data.toString());
     return Launch.from(Stream.concat(own.stream(), Stream.of(options)).toArray(String[]::new));

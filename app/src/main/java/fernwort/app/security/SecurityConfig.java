@@ -39,7 +39,7 @@ class SecurityConfig {
           + " connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
   private static final String[] OPEN = {
-    "/login", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
+    "/login", "/health", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
   };
 
   @Bean

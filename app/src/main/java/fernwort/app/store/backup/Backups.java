@@ -32,6 +32,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import javax.sql.DataSource;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.datasource.DataSourceUtils;
 import org.springframework.stereotype.Service;
@@ -60,6 +61,7 @@ public class Backups {
   private final FolderWatch watch;
   private final Clock clock;
   private final ApplicationEventPublisher events;
+  private final String secondPlace;
   private volatile Optional<String> missing = Optional.empty();
   private Optional<Waiting> waiting = Optional.empty();
 
@@ -69,13 +71,15 @@ public class Backups {
       DataFolder folder,
       FolderWatch watch,
       Clock clock,
-      ApplicationEventPublisher events) {
+      ApplicationEventPublisher events,
+      @Value("${fernwort.backups-to:}") String secondPlace) {
     this.source = source;
     this.transactions = transactions;
     this.folder = folder;
     this.watch = watch;
     this.clock = clock;
     this.events = events;
+    this.secondPlace = secondPlace;
   }
 
   /** Returns what is missing since the last backup, in a sentence; nothing where all is there. */
@@ -204,8 +208,9 @@ public class Backups {
       if (damage.isPresent() || Files.exists(folder().resolve(day + PACKED))) {
         return damage;
       }
-      Optional<Path> before = daily().stream().findFirst();
+      Optional<Path> before = daily(folder()).stream().findFirst();
       BackupCounts now = keep(day + PACKED);
+      missing = copied(day + PACKED);
       Optional<String> less = before.flatMap(b -> counts(b).flatMap(now::lessThan));
       if (less.isPresent()) {
         Path kept = before.orElseThrow();
@@ -214,8 +219,11 @@ public class Backups {
         missing = less.map(words -> words + " " + Says.IT_IS_KEPT_AS.filled(name));
         return missing;
       }
-      deleteOld();
-      return Optional.empty();
+      deleteOld(folder());
+      if (!secondPlace.isBlank()) {
+        deleteOld(Path.of(secondPlace));
+      }
+      return missing;
     } catch (IOException e) {
       throw new UncheckedIOException("the backup of " + day + " could not be made", e);
     }
@@ -235,14 +243,34 @@ public class Backups {
   }
 
   /** The daily backups, the newest first. */
-  private List<Path> daily() {
-    return kept().stream()
+  private List<Path> daily(Path place) {
+    return kept(place).stream()
         .filter(f -> DAILY.matcher(f.getFileName().toString()).matches())
         .toList();
   }
 
-  private void deleteOld() throws IOException {
-    List<Path> daily = daily();
+  /** Copies a backup to the second place and reads it back there; says where that fails. */
+  private Optional<String> copied(String name) {
+    if (secondPlace.isBlank()) {
+      return Optional.empty();
+    }
+    Path there = Path.of(secondPlace);
+    Path half = there.resolve("half." + name);
+    try {
+      Path from = folder().resolve(name);
+      Files.copy(from, half, StandardCopyOption.REPLACE_EXISTING);
+      if (Files.mismatch(from, half) >= 0) {
+        throw new IOException(Says.IT_CANNOT_BE_READ_BACK.text());
+      }
+      Files.move(half, there.resolve(name), StandardCopyOption.REPLACE_EXISTING);
+      return Optional.empty();
+    } catch (IOException e) {
+      return Optional.of(Says.THE_SECOND_PLACE_COULD_NOT.filled(there));
+    }
+  }
+
+  private void deleteOld(Path place) throws IOException {
+    List<Path> daily = daily(place);
     Set<LocalDate> kept = BackupAges.kept(daily.stream().map(Backups::dayOf).toList());
     for (Path file : daily) {
       if (!kept.contains(dayOf(file))) {
@@ -253,7 +281,10 @@ public class Backups {
 
   /** Returns the backups in the folder, the newest first. */
   public List<Path> kept() {
-    Path backups = folder();
+    return kept(folder());
+  }
+
+  private static List<Path> kept(Path backups) {
     if (!Files.isDirectory(backups)) {
       return List.of();
     }

@@ -30,6 +30,9 @@ enum Says implements Phrase {
   THAT_BACKUP_WAITS_NO_LONGER(
       "That backup no longer waits: another was chosen since, or Fernwort was started again."
           + " Nothing was changed; choose the file once more."),
+  THE_SECOND_PLACE_COULD_NOT(
+      "Today's backup could not be copied to {}: put the stick or the disk in. It is tried again"
+          + " tomorrow; the backup in the data folder is there."),
   WHAT_IS_HERE_COULD_NOT_BE_BACKED(
       "What is here could not be backed up before it is replaced ({}). Nothing was changed; make"
           + " room in {}."),

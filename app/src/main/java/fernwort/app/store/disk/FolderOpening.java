@@ -34,6 +34,10 @@ public final class FolderOpening {
   /** Backups of each day are kept here. */
   public static final String BACKUPS = "backups";
 
+  /** Asks a database for the newest step it has. */
+  static final String STEP =
+      "select max(cast(\"version\" as int)) from \"flyway_schema_history\" where \"success\"";
+
   private final DataFolder folder;
   private final Clock clock;
 
@@ -163,9 +167,7 @@ public final class FolderOpening {
 
   private static int step(Connection connection) throws SQLException {
     try (Statement statement = connection.createStatement();
-        ResultSet found =
-            statement.executeQuery(
-                "select max(cast(\"version\" as int)) from \"flyway_schema_history\" where \"success\"")) {
+        ResultSet found = statement.executeQuery(STEP)) {
       found.next();
       return found.getInt(1);
     }

@@ -4,6 +4,19 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
+  // Checkup: how a folder's database is, in words and numbers that say nothing about its owner.
+  DATABASE("database"),
+  NOT_THERE_YET("not there yet"),
+  MB("{} MB"),
+  SOUND("sound"),
+  EVERY_PART_IS_AS_IT_WAS("every part is as it was written"),
+  READABLE("it opens; the next start looks it through"),
+  STEP("step of the tables"),
+  THIS_KNOWS("this Fernwort knows {}"),
+  RIGS("rigs"),
+  ENTRIES("entries in the log"),
+  PASSPHRASE_SET("passphrases set"),
+
   // DatabaseFile: the file of a database on which no application runs: made, read, copied and
   // exchanged.
   THE_PASSPHRASE_COULD("The passphrase could not be saved: the data folder cannot be written."),

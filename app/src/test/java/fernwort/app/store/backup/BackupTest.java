@@ -305,7 +305,34 @@ class BackupTest {
     }
   }
 
+  @Test
+  void aSecondPlaceGetsEachDailyBackupAndItIsSaidWhenItDoesNot() throws Exception {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    try {
+      JdbcDataSource source = new JdbcDataSource();
+      source.setUrl("jdbc:h2:mem:second;DB_CLOSE_DELAY=-1;DATABASE_TO_LOWER=TRUE");
+      source.setUser("sa");
+      source.setPassword("");
+      Schema.bringUpToDate(source.getURL());
+      Path stick = home.resolve("stick");
+      Backups without = on(folder, source, 0, stick.toString());
+      assertThat(without.today().orElseThrow()).contains("could not be copied to " + stick);
+      Files.createDirectory(stick);
+      Backups with = on(folder, source, 1, stick.toString());
+      assertThat(with.today()).isEmpty();
+      assertThat(stick.resolve("2026-06-02.json.gz"))
+          .hasSameBinaryContentAs(folder.path().resolve("backups/2026-06-02.json.gz"));
+    } finally {
+      folder.release();
+    }
+  }
+
   private static Backups on(DataFolder folder, JdbcDataSource source, int days) {
+    return on(folder, source, days, "");
+  }
+
+  private static Backups on(
+      DataFolder folder, JdbcDataSource source, int days, String secondPlace) {
     Clock clock = Clock.offset(NOON, Duration.ofDays(days));
     return new Backups(
         source,
@@ -313,6 +340,7 @@ class BackupTest {
         folder,
         new FolderWatch(folder),
         clock,
-        event -> {});
+        event -> {},
+        secondPlace);
   }
 }

@@ -193,10 +193,11 @@ record Launch(
   }
 
   private static boolean yes(Map<Setting, String> set, Setting setting) {
-    return switch (set.getOrDefault(setting, "no").toLowerCase(Locale.ROOT)) {
+    String said = set.getOrDefault(setting, "no");
+    return switch (said.toLowerCase(Locale.ROOT)) {
       case "yes", "true", "on" -> true;
       case "no", "false", "off" -> false;
-      default -> throw new Refusal(Says.NEEDS_YES_OR_NO.with(setting.key(), set.get(setting)));
+      default -> throw new Refusal(Says.NEEDS_YES_OR_NO.with(setting.key(), said));
     };
   }
 

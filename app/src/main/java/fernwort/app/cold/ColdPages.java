@@ -184,6 +184,18 @@ class ColdPages {
     return "cold/schools";
   }
 
+  /** The sheet of the method to take, as it hangs on the door. */
+  @GetMapping("/sheet-to-take")
+  String toTake(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    Trip trip = desk.trip(id, units);
+    List<WinterPlan> plans = winters.plans(trip.open(), WishPage.of(trip).wish());
+    WinterizingMethod method =
+        WinterChoice.among(plans)
+            .map(choice -> choice.plan().school())
+            .orElse(WinterizingMethod.values()[0]);
+    return school(id, name(method), units, model);
+  }
+
   @GetMapping("/school/{school}")
   String school(
       @PathVariable String id,

@@ -7,7 +7,9 @@ import fernwort.app.services.Winters;
 import fernwort.app.store.WinterStore.Season;
 import fernwort.app.units.Units;
 import fernwort.core.winter.FrostRisks;
+import java.time.Instant;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +17,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** A sheet of winter or spring: shows how far it is, and takes ticks. */
 @Controller
@@ -60,8 +63,14 @@ class SheetPages {
       @PathVariable String id,
       @PathVariable String sheet,
       @PathVariable int seq,
+      @RequestParam(name = "queued-at") Optional<Instant> queued,
       @ModelAttribute("who") String who) {
-    winters.tick(rigs.open(id), sheet, seq, who);
+    OpenRig rig = rigs.open(id);
+    if (queued.isPresent()) {
+      winters.tickBefore(rig, sheet, seq, false, queued.get(), who);
+    } else {
+      winters.tick(rig, sheet, seq, who);
+    }
     return back(id, sheet);
   }
 
@@ -70,8 +79,14 @@ class SheetPages {
       @PathVariable String id,
       @PathVariable String sheet,
       @PathVariable int seq,
+      @RequestParam(name = "queued-at") Optional<Instant> queued,
       @ModelAttribute("who") String who) {
-    winters.tickAct(rigs.open(id), sheet, seq, who);
+    OpenRig rig = rigs.open(id);
+    if (queued.isPresent()) {
+      winters.tickBefore(rig, sheet, seq, true, queued.get(), who);
+    } else {
+      winters.tickAct(rig, sheet, seq, who);
+    }
     return back(id, sheet);
   }
 

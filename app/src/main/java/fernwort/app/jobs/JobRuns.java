@@ -9,6 +9,7 @@ import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.When;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
@@ -19,6 +20,7 @@ import fernwort.core.say.Refusal;
 import fernwort.core.tank.Reading;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -78,6 +80,37 @@ class JobRuns {
     }
     store.mark(run, seq, Mark.DONE, who);
     endIfDone(rig, run, who);
+  }
+
+  /**
+   * Ticks a step that was done a while ago, where there was no network. What somebody else ticked or
+   * turned since stays as it is; that both did it stands in the step's note.
+   *
+   * @param record whether the levels that a wait has led to are kept
+   * @param at when it was done
+   */
+  @Transactional
+  void doneBefore(
+      OpenRig rig, String run, int seq, boolean record, Instant at, String who) {
+    RunStore.Row row = row(rig, run, seq);
+    Instant then = at.isAfter(clock.instant()) ? clock.instant() : at;
+    if (row.mark() != Mark.OPEN) {
+      if (!row.who().equals(who)) {
+        String both = Says.ALSO_TICKED_BY.filled(who, When.full(then));
+        store.note(run, seq, row.note().isEmpty() ? both : row.note() + " " + both);
+      }
+      return;
+    }
+    boolean turned =
+        text.read(row.step()) instanceof Step.Move move
+            && logbook.turnedSince(rig.id(), move.part(), then);
+    if (turned) {
+      store.mark(run, seq, Mark.DONE, who);
+      store.note(run, seq, Says.TURNED_AGAIN_SINCE.filled(When.full(then)));
+      endIfDone(rig, run, who);
+    } else {
+      done(rig, run, seq, record, who);
+    }
   }
 
   /** Keeps the levels that a wait has led to, as they were reckoned. */

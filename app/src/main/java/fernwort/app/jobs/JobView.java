@@ -106,8 +106,12 @@ record JobView(
 
   /** A job as it hangs on the door: from the rig at rest with its tanks half full. */
   static JobView fromRest(OpenRig rig, JobBook book, String job, Units units) {
-    State rest = new State(rig.rig().atRest(), halfFull(rig), Slope.LEVEL);
-    return of(rig, book, book.plans().plan(book.job(job), rest), List.of(), units);
+    return of(rig, book, book.plans().plan(book.job(job), rest(rig)), List.of(), units);
+  }
+
+  /** The rig at rest with its tanks half full. */
+  static State rest(OpenRig rig) {
+    return new State(rig.rig().atRest(), halfFull(rig), Slope.LEVEL);
   }
 
   private static Map<String, Double> halfFull(OpenRig rig) {

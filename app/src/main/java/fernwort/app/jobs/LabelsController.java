@@ -58,14 +58,14 @@ class LabelsController {
     OpenRig rig = rigs.open(id);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    fill(rig, units).forEach(model::addAttribute);
+    sheet(rig, units).forEach(model::addAttribute);
     return "jobs/labels";
   }
 
   @GetMapping("/rigs/{id}/labels.svg")
   ResponseEntity<String> labelsSvg(@PathVariable String id, @ModelAttribute("units") Units units) {
     OpenRig rig = rigs.open(id);
-    return svg(id + "-labels", "jobs/labels-svg", fill(rig, units));
+    return svg(id + "-labels", "jobs/labels-svg", sheet(rig, units));
   }
 
   /** The sheet for the door as a drawing of one page. */
@@ -90,7 +90,7 @@ class LabelsController {
         .body(templates.process(template, context));
   }
 
-  private static Map<String, Object> fill(OpenRig rig, Units units) {
+  static Map<String, Object> sheet(OpenRig rig, Units units) {
     List<Part> handles = rig.rig().handles().toList();
     List<HandleLabel> labels = new ArrayList<>();
     for (int i = 0; i < handles.size(); i++) {

@@ -5,7 +5,9 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
+import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -62,8 +64,14 @@ class RunController {
       @PathVariable String run,
       @PathVariable int seq,
       @RequestParam(defaultValue = "false") boolean record,
+      @RequestParam(name = "queued-at") Optional<Instant> queued,
       @ModelAttribute("who") String who) {
-    runs.done(rigs.open(id), run, seq, record, who);
+    OpenRig rig = rigs.open(id);
+    if (queued.isPresent()) {
+      runs.doneBefore(rig, run, seq, record, queued.get(), who);
+    } else {
+      runs.done(rig, run, seq, record, who);
+    }
     return back(id, run);
   }
 

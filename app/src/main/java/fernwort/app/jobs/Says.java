@@ -86,7 +86,18 @@ enum Says implements Phrase {
 
   // StepView: a step in words and a drawing.
   THE_RIG_HAS_NO_SUCH_PART(
-      "The rig has no such part any more; tick it or leave it, nothing is turned.");
+      "The rig has no such part any more; tick it or leave it, nothing is turned."),
+
+  // JobRuns: jobs as they are done.
+  ALSO_TICKED_BY("Also ticked by {} on {}, without a network."),
+  TURNED_AGAIN_SINCE(
+      "Done without a network on {}; the handle was turned again since, and stays as it is."),
+
+  // Pocket and PocketController: the copy for a phone, and the pack of a borrower.
+  THE_POCKET_COPY_IS_BEING_MADE(
+      "The copy is being made; on a large rig that takes half a minute. Press again in a moment."),
+  WHO_BORROWS_IT("Write who borrows it: the name stands on the copy and in the log."),
+  TICK_AT_LEAST_ONE_JOB("Tick at least one job: the copy holds the steps of those.");
 
   private final String text;
 

@@ -51,6 +51,9 @@ import org.springframework.web.multipart.MultipartFile;
 @Controller
 class LogController {
 
+  /** So many rows of a file are shown before they go in. */
+  private static final int SHOWN = 30;
+
   private static final LocalTime NOON = LocalTime.of(12, 0);
   private static final String[] COLUMNS = {
     "number", "time", "who", "kind", "subject", "label", "before", "after", "standing"
@@ -60,9 +63,17 @@ class LogController {
   private final States states;
   private final Diary diary;
   private final LogLines lines;
+  private final WaitingImports waiting;
   private final Clock clock;
 
-  LogController(Descriptions rigs, States states, Diary diary, LogLines lines, Clock clock) {
+  LogController(
+      Descriptions rigs,
+      States states,
+      Diary diary,
+      LogLines lines,
+      WaitingImports waiting,
+      Clock clock) {
+    this.waiting = waiting;
     this.rigs = rigs;
     this.states = states;
     this.diary = diary;
@@ -226,7 +237,8 @@ class LogController {
       @ModelAttribute("who") String who) {
     OpenRig rig = rigs.open(id);
     NoteForm typed = new NoteForm(form, units);
-    diary.add(rig, typed.what(rig, states, states.parked(rig)), typed.at(clock.instant()), who);
+    Entry.What what = typed.what(rig, states, states.parked(rig));
+    diary.add(rig, typed.entry(what, clock.instant()), who);
     return "redirect:/rigs/" + id + "/log";
   }
 
@@ -338,16 +350,44 @@ class LogController {
     return "log/import";
   }
 
+  /** Reads a table and shows what is in it; nothing is added yet. */
   @PostMapping("/rigs/{id}/log/import")
-  String taken(
+  String looked(
       @PathVariable String id,
       @RequestParam MultipartFile file,
+      @ModelAttribute("units") Units units,
       @ModelAttribute("who") String who,
       Model model)
       throws IOException {
     OpenRig rig = rigs.open(id);
     String text = new String(file.getBytes(), StandardCharsets.UTF_8);
     List<DiaryStore.Kept> all = DiaryCsv.read(rig, text, who, clock.instant());
+    Set<String> there = diary.known(rig, all);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("added", -1);
+    model.addAttribute("rows", all.size());
+    model.addAttribute("known", there.size());
+    model.addAttribute(
+        "preview",
+        all.stream()
+            .filter(k -> !there.contains(k.entry().id()))
+            .limit(SHOWN)
+            .map(k -> LogLines.preview(rig, k, units))
+            .toList());
+    model.addAttribute("token", waiting.keep(id, all));
+    return "log/import";
+  }
+
+  /** Takes in what was looked at. */
+  @PostMapping("/rigs/{id}/log/import/{token}")
+  String taken(
+      @PathVariable String id,
+      @PathVariable String token,
+      @ModelAttribute("who") String who,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    List<DiaryStore.Kept> all = waiting.take(id, token);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("added", diary.restore(rig, all, who));

@@ -39,6 +39,13 @@ class LogLines {
     this.diary = diary;
   }
 
+  /** An entry that is not in the log yet, in one line. */
+  static String preview(OpenRig rig, DiaryStore.Kept kept, Units units) {
+    String at = When.full(kept.entry().at());
+    String what = EntryWords.of(rig.rig(), kept.entry(), units);
+    return "%s, %s: %s".formatted(at, kept.who(), what);
+  }
+
   /** Groups of kinds to filter by. */
   enum Group {
     WATER("Water"),

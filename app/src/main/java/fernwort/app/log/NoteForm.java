@@ -14,10 +14,13 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
+import java.util.regex.Pattern;
 
 /** What somebody typed to note something. */
 record NoteForm(Map<String, String> typed, Units units) {
@@ -25,6 +28,9 @@ record NoteForm(Map<String, String> typed, Units units) {
   /** As fields for a time hold it. */
   static final DateTimeFormatter FIELD =
       DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm", Locale.ROOT);
+
+  /** An id that a page gave to what it sends, so that it is kept once though it may come twice. */
+  private static final Pattern ONCE = Pattern.compile("[0-9a-fA-F-]{36}");
 
   NoteForm {
     typed = Map.copyOf(typed);
@@ -61,6 +67,25 @@ record NoteForm(Map<String, String> typed, Units units) {
               .toInstant());
     } catch (DateTimeParseException e) {
       throw new Refusal(Says.IS_NOT_A_TIME_GIVE_DAY.with(text));
+    }
+  }
+
+  /**
+   * Returns what was noted as an entry. One that came before, of which the answer was lost on the
+   * way, has the same id; one that waited for a network is of when it was noted.
+   */
+  Entry entry(Entry.What what, Instant now) {
+    String once = text("once");
+    String id = ONCE.matcher(once).matches() ? once : UUID.randomUUID().toString();
+    return new Entry(id, at(noted(now)).truncatedTo(ChronoUnit.MICROS), what);
+  }
+
+  private Instant noted(Instant now) {
+    try {
+      Instant noted = has("queued-at") ? Instant.parse(text("queued-at")) : now;
+      return noted.isAfter(now) ? now : noted;
+    } catch (DateTimeParseException unreadable) {
+      return now;
     }
   }
 

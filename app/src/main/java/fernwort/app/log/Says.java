@@ -168,7 +168,10 @@ enum Says implements Phrase {
   NOTHING_TO_NOTE_WAS_WRITTEN("Nothing to note was written; write it, or leave it"),
   THE_AMOUNT("The amount"),
   MUST_BE_A_WHOLE_NUMBER("{} must be a whole number, such as 3"),
-  IS_NOT_A_PRICE_TYPE("“{}” is not a price; type it as 3.50, without a sign");
+  IS_NOT_A_PRICE_TYPE("“{}” is not a price; type it as 3.50, without a sign"),
+
+  // WaitingImports: tables that were read and looked at, until they are to go in.
+  THAT_FILE_WAITS_NO_LONGER("That file waits no longer. Nothing was added; choose it once more.");
 
   private final String text;
 

@@ -36,10 +36,10 @@ class SecurityConfig {
 
   static final String POLICY =
       "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self';"
-          + " connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+          + " connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
   private static final String[] OPEN = {
-    "/login", "/health", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
+    "/login", "/health", "/sw.js", "/manifest.webmanifest", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
   };
 
   @Bean

@@ -84,7 +84,7 @@ public final class Awaited<T> implements Runnable {
    *
    * @throws fernwort.core.effort.EffortExceededException when it was ended
    */
-  Optional<T> within(Duration patience) {
+  public Optional<T> within(Duration patience) {
     look();
     try {
       return Optional.of(result.get(patience.toMillis(), TimeUnit.MILLISECONDS));

@@ -13,9 +13,11 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -89,6 +91,24 @@ public class Diary {
     int added = store.restore(rig.id(), List.copyOf(own.values()));
     rig.rig().tanks().forEach(t -> states.relevel(rig, t.id(), who));
     return added;
+  }
+
+  /** Returns the ids of those entries that are in the log already. */
+  public Set<String> known(OpenRig rig, List<DiaryStore.Kept> all) {
+    Map<String, String> rigs =
+        store.rigsOf(all.stream().map(k -> k.entry().id()).distinct().toList());
+    Set<String> known = new HashSet<>();
+    for (DiaryStore.Kept kept : all) {
+      String id = kept.entry().id();
+      String owner = rigs.get(id);
+      boolean there =
+          rig.id().equals(owner)
+              || owner != null && !store.rigsOf(List.of(copy(rig, id))).isEmpty();
+      if (there) {
+        known.add(id);
+      }
+    }
+    return known;
   }
 
   private static DiaryStore.Kept copy(OpenRig rig, DiaryStore.Kept kept) {

@@ -56,10 +56,10 @@ public record OpenRig(
    * @param rig the description
    * @param clogged how many times its clean loss a filter takes, by id
    */
-  record Content(Rig rig, Map<String, Double> clogged) {}
+  public record Content(Rig rig, Map<String, Double> clogged) {}
 
   /** Returns what tells it from a rig about which something else is true. */
-  Content content() {
+  public Content content() {
     return new Content(rig, clogged);
   }
 }

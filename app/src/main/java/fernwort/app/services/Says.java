@@ -70,7 +70,10 @@ enum Says implements Phrase {
   THE_SHEET_HAS_NO_SUCH_STEP_LOAD("The sheet has no such step; load it anew"),
   NOTHING_IS_LEFT_THAT_BREAKS_DOWN("nothing is left that breaks down to {}"),
   LEFT_THAT_BREAK_SOMETHING("{} left that break something in frost"),
-  OF_STEPS_TICKED("{}: {} of {} steps ticked{}");
+  OF_STEPS_TICKED("{}: {} of {} steps ticked{}"),
+
+  // Winters: sheets of winter and spring as they are done.
+  ALSO_TICKED_BY("Step {} of “{}” was also ticked by {}, without a network.");
 
   private final String text;
 

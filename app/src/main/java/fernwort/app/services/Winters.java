@@ -24,6 +24,7 @@ import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -180,6 +181,28 @@ public class Winters {
       onTheBoard(rig, act, who);
     }
     store.tick(id, seq, who);
+  }
+
+  /**
+   * Ticks steps that were done a while ago, where there was no network; where somebody else ticked
+   * them meanwhile, that both did stands in the log.
+   *
+   * @param at when it was done
+   * @param act whether those after it that are done in one go are ticked with it
+   */
+  @Transactional
+  public void tickBefore(OpenRig rig, String id, int seq, boolean act, Instant at, String who) {
+    boolean there = sleep.sheet(rig, id).ticks().containsKey(seq);
+    if (act) {
+      tickAct(rig, id, seq, who);
+    } else {
+      tick(rig, id, seq, who);
+    }
+    if (there) {
+      Instant now = clock.instant();
+      String both = Says.ALSO_TICKED_BY.filled(seq + 1, sleep.sheet(rig, id).title(), who);
+      diary.add(rig, new Entry.Note(both), at.isAfter(now) ? now : at, who);
+    }
   }
 
   /** Ticks a step and those after it that are done in one go with it at one place. */

@@ -168,6 +168,17 @@ public class Logbook {
     }
   }
 
+  /** Tells whether a handle was turned after a moment. */
+  public boolean turnedSince(String rig, String part, Instant at) {
+    return db.fetchExists(
+        db.selectFrom(JOURNAL)
+            .where(JOURNAL.RIG.eq(rig))
+            .and(JOURNAL.KIND.eq(Kind.TURN.name()))
+            .and(JOURNAL.SUBJECT.eq(part))
+            .and(JOURNAL.STANDING.eq(STANDS))
+            .and(JOURNAL.MADE_AT.gt(at.atOffset(ZoneOffset.UTC))));
+  }
+
   /** Keeps a reading of a tank. */
   @Transactional
   public void read(String rig, String tank, Level level, String who) {

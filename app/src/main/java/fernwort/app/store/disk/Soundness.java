@@ -64,7 +64,7 @@ record Soundness(
     Chunks chunks = new Chunks();
     try {
       chunks.open(file.toString(), true, null);
-      try (MVStore store = new MVStore.Builder().adoptFileStore(chunks).readOnly().open();
+      try (MVStore _ = new MVStore.Builder().adoptFileStore(chunks).readOnly().open();
           FileChannel bytes = file.open("r")) {
         return compare(chunks, sums, bytes);
       }

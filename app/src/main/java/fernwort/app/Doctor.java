@@ -140,7 +140,11 @@ final class Doctor {
     }
     try (Stream<Path> files = Files.list(backups)) {
       List<String> names =
-          files.map(f -> f.getFileName().toString()).filter(n -> n.endsWith(".gz")).sorted().toList();
+          files
+              .map(f -> f.getFileName().toString())
+              .filter(n -> n.endsWith(".gz"))
+              .sorted()
+              .toList();
       line(
           Says.DAILY_BACKUPS,
           names.isEmpty()

@@ -29,8 +29,7 @@ final class Help {
         + Arrays.stream(Setting.values())
             .map(s ->
                 "  %-24s %s (%s)"
-                    .formatted(
-                        s.option() + (s.isSwitch() ? "" : " …"), s.what(), s.usual()))
+                    .formatted(s.option() + (s.isSwitch() ? "" : " …"), s.what(), s.usual()))
             .collect(Collectors.joining("\n"));
   }
 }

@@ -26,7 +26,8 @@ enum Says implements Phrase {
   NEEDS_YES_OR_NO("{} needs yes or no, not \"{}\"."),
 
   // Setting: what can be set.
-  THE_SETTINGS_CANNOT_BE_READ("The settings in {} cannot be read. Look at the file, or leave it out."),
+  THE_SETTINGS_CANNOT_BE_READ(
+      "The settings in {} cannot be read. Look at the file, or leave it out."),
   IN_THE_SETTINGS_IS_NONE("In {} stands \"{}\", which is no setting. There are: {}."),
 
   // Doctor: what somebody who helps would ask for.

@@ -57,8 +57,7 @@
     list.replaceChildren();
     for (const one of kept.notes) {
       const row = document.createElement("li");
-      const what =
-        one.kind === "reading" ? one.label + ": " + one.litres + " L" : one.note;
+      const what = one.kind === "reading" ? one.label + ": " + one.litres + " L" : one.note;
       row.append(new Date(one.at).toLocaleString() + ": " + what + " ");
       const away = document.createElement("button");
       away.type = "button";

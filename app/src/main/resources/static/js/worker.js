@@ -171,7 +171,13 @@ const flush = async () => {
         const body = new URLSearchParams(one.body);
         const note = new URLSearchParams({
           kind: "NOTE",
-          note: "Without a network, at " + body.get("queued-at") + ": " + one.what + ". Not taken later: " + why,
+          note:
+            "Without a network, at " +
+            body.get("queued-at") +
+            ": " +
+            one.what +
+            ". Not taken later: " +
+            why,
           once: body.get("once") ?? crypto.randomUUID(),
         });
         const rig = /^\/rigs\/[^/]+/.exec(one.path)[0];

@@ -95,8 +95,13 @@ class LaunchTest {
 
   @ParameterizedTest
   @CsvSource({
-    "demo, SERVE", "start, SERVE", "doctor, DOCTOR", "passphrase, SET_PASSPHRASE", "help, HELP",
-    "--version, VERSION", "backup x.json, BACK_UP"
+    "demo, SERVE",
+    "start, SERVE",
+    "doctor, DOCTOR",
+    "passphrase, SET_PASSPHRASE",
+    "help, HELP",
+    "--version, VERSION",
+    "backup x.json, BACK_UP"
   })
   void aCommandComesFirst(String line, Launch.Task task) {
     assertThat(launch(line.split(" ")).task()).isEqualTo(task);

@@ -84,8 +84,8 @@ class ApiProblems {
   ResponseEntity<Failure> database(RuntimeException e, HttpServletRequest request) {
     return Sentence.tooLong(e)
         .map(sentence -> answer(HttpStatus.UNPROCESSABLE_CONTENT, sentence))
-        .orElseGet(() ->
-            answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e)));
+        .orElseGet(
+            () -> answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.database(watch, request, e)));
   }
 
   @ExceptionHandler

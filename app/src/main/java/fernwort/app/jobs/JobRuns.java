@@ -83,15 +83,14 @@ class JobRuns {
   }
 
   /**
-   * Ticks a step that was done a while ago, where there was no network. What somebody else ticked or
-   * turned since stays as it is; that both did it stands in the step's note.
+   * Ticks a step that was done a while ago, where there was no network. What somebody else ticked
+   * or turned since stays as it is; that both did it stands in the step's note.
    *
    * @param record whether the levels that a wait has led to are kept
    * @param at when it was done
    */
   @Transactional
-  void doneBefore(
-      OpenRig rig, String run, int seq, boolean record, Instant at, String who) {
+  void doneBefore(OpenRig rig, String run, int seq, boolean record, Instant at, String who) {
     RunStore.Row row = row(rig, run, seq);
     Instant then = at.isAfter(clock.instant()) ? clock.instant() : at;
     if (row.mark() != Mark.OPEN) {

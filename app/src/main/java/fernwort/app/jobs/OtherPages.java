@@ -50,14 +50,15 @@ final class OtherPages {
     main.select("details").attr("open", "");
     main.select("h2").tagName("h3");
     main.select("h1").tagName("h2");
-    main.select("*").forEach(e -> {
-      e.removeAttr("id");
-      e.attributes().asList().stream()
-          .map(a -> a.getKey())
-          .filter(a -> a.startsWith("hx-") || a.startsWith("data-"))
-          .toList()
-          .forEach(e::removeAttr);
-    });
+    main.select("*")
+        .forEach(e -> {
+          e.removeAttr("id");
+          e.attributes().asList().stream()
+              .map(a -> a.getKey())
+              .filter(a -> a.startsWith("hx-") || a.startsWith("data-"))
+              .toList()
+              .forEach(e::removeAttr);
+        });
     return main.html();
   }
 

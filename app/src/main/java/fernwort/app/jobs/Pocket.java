@@ -147,7 +147,9 @@ class Pocket {
             (key, known) ->
                 known == null || known.isEnded()
                     ? bench.begin(
-                        LONGEST, LONGEST, () -> PocketJob.of(rig, desk.book(rig), now, chosen, units))
+                        LONGEST,
+                        LONGEST,
+                        () -> PocketJob.of(rig, desk.book(rig), now, chosen, units))
                     : known);
   }
 
@@ -183,8 +185,7 @@ class Pocket {
         continue;
       }
       Duration left = Duration.ofNanos(Math.max(1, end - System.nanoTime()));
-      Optional<List<Slip>> tried =
-          desk.slips(rig, job.rest().id(), JobView.rest(rig), left);
+      Optional<List<Slip>> tried = desk.slips(rig, job.rest().id(), JobView.rest(rig), left);
       List<Slip> bad =
           tried.orElse(List.of()).stream().filter(s -> s.grade() != Slip.Grade.HARMLESS).toList();
       if (!bad.isEmpty()) {

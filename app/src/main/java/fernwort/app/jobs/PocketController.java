@@ -174,10 +174,7 @@ class PocketController {
 
   private Set<String> chosen(OpenRig rig, List<String> jobs) {
     Set<String> known = new LinkedHashSet<>();
-    desk.book(rig).offered().stream()
-        .map(j -> j.id())
-        .filter(jobs::contains)
-        .forEach(known::add);
+    desk.book(rig).offered().stream().map(j -> j.id()).filter(jobs::contains).forEach(known::add);
     return known;
   }
 

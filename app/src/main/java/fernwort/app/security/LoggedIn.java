@@ -64,7 +64,8 @@ final class LoggedIn implements HttpSessionListener {
   List<Device> devices(String session) {
     return all().reversed().stream()
         .map(s ->
-            new Device(name(s.getPrincipal()), s.getLastRequest(), s.getSessionId().equals(session)))
+            new Device(
+                name(s.getPrincipal()), s.getLastRequest(), s.getSessionId().equals(session)))
         .toList();
   }
 
@@ -83,8 +84,6 @@ final class LoggedIn implements HttpSessionListener {
   }
 
   private static String name(Object principal) {
-    return principal instanceof UserDetails known
-        ? known.getUsername()
-        : String.valueOf(principal);
+    return principal instanceof UserDetails known ? known.getUsername() : String.valueOf(principal);
   }
 }

@@ -39,7 +39,16 @@ class SecurityConfig {
           + " connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
   private static final String[] OPEN = {
-    "/login", "/health", "/sw.js", "/manifest.webmanifest", "/api/v1/token", "/fernwort*.css", "/vendor/**", "/js/**", "/icon*.svg", "/c/**"
+    "/login",
+    "/health",
+    "/sw.js",
+    "/manifest.webmanifest",
+    "/api/v1/token",
+    "/fernwort*.css",
+    "/vendor/**",
+    "/js/**",
+    "/icon*.svg",
+    "/c/**"
   };
 
   @Bean

@@ -11,8 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /**
- * What makes a phone keep Fernwort: the worker that holds pages for where there is no network, under
- * the one address from which it may speak for all, and the card by which it is installed.
+ * What makes a phone keep Fernwort: the worker that holds pages for where there is no network,
+ * under the one address from which it may speak for all, and the card by which it is installed.
  */
 @RestController
 class Offline {

@@ -49,7 +49,10 @@ enum Says implements Phrase {
   A_WHOLE_NUMBER("a whole number"),
   A_NUMBER("a number"),
   TRUE_OR_FALSE("true or false"),
-  ANOTHER_VALUE("another value");
+  ANOTHER_VALUE("another value"),
+
+  // About: which Fernwort this is, and the licences of all that ships with it.
+  THERE_IS_NO_SUCH_LICENCE("There is no licence of that name. Look at About.");
 
   private final String text;
 

@@ -38,10 +38,7 @@ public final class BackupFile {
   static final JsonMapper JSON =
       new JsonMapper(
           JsonFactory.builder()
-              .streamReadConstraints(
-                  StreamReadConstraints.builder()
-                      .maxNestingDepth(8)
-                      .build())
+              .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(8).build())
               .build());
 
   private BackupFile() {}
@@ -123,8 +120,8 @@ public final class BackupFile {
   }
 
   /**
-   * Unpacks a file that is packed, and returns any other as it is; both end with a refusal when they
-   * are longer than any backup.
+   * Unpacks a file that is packed, and returns any other as it is; both end with a refusal when
+   * they are longer than any backup.
    */
   static InputStream unpacked(InputStream file) throws IOException {
     BufferedInputStream in = new BufferedInputStream(file);

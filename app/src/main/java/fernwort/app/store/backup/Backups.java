@@ -198,8 +198,9 @@ public class Backups {
   }
 
   /**
-   * Makes the backup of today, unless it is there or the database is damaged, and deletes what has had its time. Where less is
-   * here than in the newest one, that one is kept for good and a sentence says so.
+   * Makes the backup of today, unless it is there or the database is damaged, and deletes what has
+   * had its time. Where less is here than in the newest one, that one is kept for good and a
+   * sentence says so.
    */
   public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);

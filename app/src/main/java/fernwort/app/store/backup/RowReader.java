@@ -93,8 +93,7 @@ final class RowReader implements AutoCloseable {
   private void tables() throws InterruptedException {
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String table = json.currentName();
-      Staging.expect(
-          Tables.ALL.contains(table), Says.IT_HAS_A_TABLE.filled(Staging.clip(table)));
+      Staging.expect(Tables.ALL.contains(table), Says.IT_HAS_A_TABLE.filled(Staging.clip(table)));
       Staging.expect(
           json.nextToken() == JsonToken.START_ARRAY, Says.TABLE_IS_NOT_A_LIST.filled(table));
       int number = 0;
@@ -123,8 +122,7 @@ final class RowReader implements AutoCloseable {
         row.put(column, value(column, table));
       } catch (DateTimeException e) {
         String said = Staging.clip(e.getMessage());
-        throw new Refusal(
-            Staging.NO_BACKUP.formatted(Says.ROW_OF.filled(number + 1, table, said)));
+        throw new Refusal(Staging.NO_BACKUP.formatted(Says.ROW_OF.filled(number + 1, table, said)));
       }
     }
     return row;

@@ -38,7 +38,10 @@ public final class Checkup {
         Statement statement = connection.createStatement()) {
       found.put(
           Says.STEP.text(),
-          count(statement, FolderOpening.STEP) + " (" + Says.THIS_KNOWS.filled(Schema.NEWEST) + ")");
+          count(statement, FolderOpening.STEP)
+              + " ("
+              + Says.THIS_KNOWS.filled(Schema.NEWEST)
+              + ")");
       found.put(Says.RIGS.text(), count(statement, "select count(*) from rig"));
       found.put(Says.ENTRIES.text(), count(statement, "select count(*) from diary"));
       found.put(Says.PASSPHRASE_SET.text(), count(statement, "select count(*) from passphrase"));

@@ -137,9 +137,7 @@ final class ChunkSums implements Closeable {
         case CREATED -> created = hex(words[1]);
         case SYNCED -> synced = Math.max(synced, hex(words[1]));
         case CHUNK ->
-            put(
-                new Chunk(
-                    hex(words[1]), (int) hex(words[2]), hex(words[3]), (int) hex(words[4])));
+            put(new Chunk(hex(words[1]), (int) hex(words[2]), hex(words[3]), (int) hex(words[4])));
         default -> {
           // A later Fernwort says more.
         }

@@ -70,9 +70,7 @@ public final class DatabaseFile {
 
   private static void keep(String passphrase, NewDatabase database) throws IOException {
     try (PreparedStatement insert =
-        database
-            .connection()
-            .prepareStatement("insert into passphrase (id, hash) values (1, ?)")) {
+        database.connection().prepareStatement("insert into passphrase (id, hash) values (1, ?)")) {
       insert.setString(1, passphrase);
       insert.executeUpdate();
     } catch (SQLException e) {

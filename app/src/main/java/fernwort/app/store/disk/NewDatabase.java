@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
+import java.sql.DatabaseMetaData;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -14,6 +15,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 
 /**
  * A database in the making, in a file under another name, so that one half made is never taken for
@@ -23,12 +25,8 @@ public final class NewDatabase implements AutoCloseable {
 
   private static final String HALF = "half.";
 
-  private static final String INDEXES =
-      "select c.index_name, c.table_name, c.column_name"
-          + " from information_schema.index_columns c join information_schema.indexes i"
-          + " on i.index_schema = c.index_schema and i.index_name = c.index_name"
-          + " where c.index_schema = 'public' and not i.is_generated"
-          + " and i.index_type_name = 'INDEX' order by c.index_name, c.ordinal_position";
+  /** What the names of indexes that keep rows apart or refer to others begin with. */
+  private static final Pattern GENERATED = Pattern.compile("(constraint_index|primary_key).*");
 
   private final Path file;
   private final String url;
@@ -74,12 +72,21 @@ public final class NewDatabase implements AutoCloseable {
   public List<String> withoutIndexes() throws SQLException {
     Map<String, List<String>> columns = new LinkedHashMap<>();
     Map<String, String> tables = new HashMap<>();
-    try (Statement statement = connection.createStatement();
-        ResultSet found = statement.executeQuery(INDEXES)) {
-      while (found.next()) {
-        String index = found.getString(1);
-        tables.put(index, found.getString(2));
-        columns.computeIfAbsent(index, i -> new ArrayList<>()).add('"' + found.getString(3) + '"');
+    DatabaseMetaData names = connection.getMetaData();
+    try (ResultSet all = names.getTables(null, "public", null, new String[] {"BASE TABLE"})) {
+      while (all.next()) {
+        String table = all.getString("TABLE_NAME");
+        try (ResultSet found = names.getIndexInfo(null, "public", table, false, false)) {
+          while (found.next()) {
+            String index = found.getString("INDEX_NAME");
+            if (found.getBoolean("NON_UNIQUE") && !GENERATED.matcher(index).matches()) {
+              tables.put(index, table);
+              columns
+                  .computeIfAbsent(index, i -> new ArrayList<>())
+                  .add('"' + found.getString("COLUMN_NAME") + '"');
+            }
+          }
+        }
       }
     }
     List<String> again = new ArrayList<>();

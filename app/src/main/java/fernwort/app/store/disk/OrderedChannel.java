@@ -36,8 +36,7 @@ final class OrderedChannel extends FileBaseDefault {
    * @param sums what its chunks sum up to, where that is noted
    * @param closed what is done when it is closed
    */
-  OrderedChannel(
-      FileChannel file, Reserve reserve, Optional<ChunkSums> sums, Runnable closed) {
+  OrderedChannel(FileChannel file, Reserve reserve, Optional<ChunkSums> sums, Runnable closed) {
     this.file = file;
     this.reserve = reserve;
     this.sums = sums;

@@ -45,8 +45,8 @@ enum Says implements Phrase {
   // Soundness: whether a database's file still holds what was written to it.
   PARTS_READ_OTHERWISE("is damaged: {} of its {} parts do not read as they were written"),
   LACKS_WHAT_WAS_CONFIRMED(
-      "was cut off, or an older one was put in its place: the newest changes are not in it (if that"
-          + " was you and you meant it, delete the file of the same name with {} at its end)"),
+      "was cut off, or an older one was put in its place: the newest changes are not in it. If you put"
+          + " it there yourself, delete the file of the same name that ends with {}"),
 
   // FolderOpening, once more.
   THE_DATA_IN_COULD_NOT_BE_BROUGHT(

@@ -15,8 +15,8 @@ import org.h2.mvstore.SingleFileStore;
 import org.h2.store.fs.FilePath;
 
 /**
- * Whether a database's file still holds what was written to it: every chunk that is in use is summed
- * up and compared with what it summed up to when it was written.
+ * Whether a database's file still holds what was written to it: every chunk that is in use is
+ * summed up and compared with what it summed up to when it was written.
  *
  * @param damage what is wrong, to go on "the database …"; nothing where all is as it was
  * @param complete whether every chunk was vouched for

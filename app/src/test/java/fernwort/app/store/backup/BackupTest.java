@@ -277,7 +277,8 @@ class BackupTest {
       source.setPassword("");
       Schema.bringUpToDate(source.getURL());
       try (Connection db = source.getConnection();
-          Staging staging = Staging.read(
+          Staging staging =
+              Staging.read(
                   Files.newInputStream(backup), home.resolve("less.mv.db"), StoredRigs.look())) {
         staging.replace(db);
       }

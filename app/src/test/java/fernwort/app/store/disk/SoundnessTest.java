@@ -183,8 +183,7 @@ class SoundnessTest {
       FolderOpening.prepare(folder, CLOCK);
       change(folder.database(), 5000, "SHUTDOWN");
       Files.copy(older, folder.database(), StandardCopyOption.REPLACE_EXISTING);
-      org.assertj.core.api.Assertions.assertThatThrownBy(
-              () -> FolderOpening.prepare(folder, CLOCK))
+      org.assertj.core.api.Assertions.assertThatThrownBy(() -> FolderOpening.prepare(folder, CLOCK))
           .isInstanceOf(Refusal.class)
           .hasMessageContaining("an older one was put in its place");
       Files.delete(sums);

@@ -26,7 +26,7 @@ public final class NewDatabase implements AutoCloseable {
   private static final String HALF = "half.";
 
   /** What the names of indexes that keep rows apart or refer to others begin with. */
-  private static final Pattern GENERATED = Pattern.compile("(constraint_index|primary_key).*");
+  private static final Pattern GENERATED = Pattern.compile("(?i)(constraint|primary_key).*");
 
   private final Path file;
   private final String url;

@@ -139,7 +139,8 @@ public class Fernwort {
           HouseCertificate.settings(
               folder,
               launch.certificate().map(Launch.Certificate::chain),
-              launch.certificate().map(Launch.Certificate::key)));
+              launch.certificate().map(Launch.Certificate::key),
+              Clock.systemUTC()));
     }
     return settings;
   }

@@ -16,15 +16,13 @@ enum Says implements Phrase {
   // refused.
   SEND_THE_LENGTH_OF_WHAT_YOU_SEND("Send the length of what you send."),
 
-  // HouseCertificate: the certificate that HTTPS needs: one that the user brings, or one made for
-  // the house by the JDK's own keytool and kept in the data folder.
+  // DevicesController: which devices are logged in, and how one trusts this copy.
+  THERE_IS_NO_CERTIFICATE("There is no certificate of the house yet: start Fernwort with --https."),
+
+  // HouseCertificate: the certificate that HTTPS needs: one that the user brings, or one of the
+  // house.
   NO_CERTIFICATE_COULD_BE_MADE(
       "No certificate could be made ({}). Bring one with --certificate FILE --key FILE."),
-  NO_REASON_GIVEN("no reason given"),
-  NO_CERTIFICATE_COULD_BE_MADE_FOR_THERE_IS_NO_KEYTOOL(
-      "No certificate could be made, for there is no keytool beside this Java. Bring one with"
-          + " --certificate FILE --key FILE."),
-  MAKING_THE_CERTIFICATE_WAS("Making the certificate was interrupted. Start again."),
 
   // ListenRule: refuses to listen beyond this machine before a passphrase is set.
   TO_LISTEN_ON_SET_A_PASSPHRASE(

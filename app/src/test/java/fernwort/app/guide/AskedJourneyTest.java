@@ -9,9 +9,10 @@ import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * Ten rigs as practised people have them, described by questions alone on a phone: nothing is wired
@@ -29,20 +30,24 @@ class AskedJourneyTest extends Answering {
     return COPY;
   }
 
+  /** Three in every run, all of them in a sweep. */
+  static Stream<String> rigs() {
+    return Stream.of(
+            "many-setups",
+            "food-trailer",
+            "two-travel-valves",
+            "antifreeze-van",
+            "auxiliary",
+            "barrel",
+            "flatbed",
+            "motor-valves",
+            "pond-wagon",
+            "urine-tank")
+        .limit(Integer.getInteger("sweep.rigs", 3));
+  }
+
   @ParameterizedTest
-  @ValueSource(
-      strings = {
-        "antifreeze-van",
-        "auxiliary",
-        "barrel",
-        "flatbed",
-        "food-trailer",
-        "many-setups",
-        "motor-valves",
-        "pond-wagon",
-        "two-travel-valves",
-        "urine-tank"
-      })
+  @MethodSource("rigs")
   void aRigIsDescribedOnAPhone(String name) throws IOException {
     AskedScript script = AskedScript.of(name);
     onPhone();

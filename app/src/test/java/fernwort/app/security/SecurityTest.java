@@ -8,6 +8,7 @@ import fernwort.app.OwnCopy;
 import fernwort.app.RunningCopy;
 import fernwort.app.SharedCopy;
 import fernwort.core.say.Refusal;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
@@ -17,7 +18,19 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.cert.CertPath;
+import java.security.cert.CertPathValidator;
+import java.security.cert.CertPathValidatorException;
+import java.security.cert.CertificateFactory;
+import java.security.cert.PKIXParameters;
+import java.security.cert.TrustAnchor;
+import java.security.cert.X509Certificate;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Date;
 import java.util.HashSet;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -372,6 +385,61 @@ class SecurityTest {
           .contains("max-age");
       assertThat(page.headers().allValues("Set-Cookie")).allMatch(c -> c.contains("Secure"));
       assertThat(Files.getPosixFilePermissions(own.resolve("fernwort.p12"))).hasSize(2);
+      assertThat(Files.getPosixFilePermissions(own.resolve("fernwort-root.p12"))).hasSize(2);
+      String steps = house.get("/devices/trust").body();
+      assertThat(steps).contains("Save the certificate");
+      byte[] root = house.bytes("/devices/fernwort-root.crt").body();
+      X509Certificate certificate =
+          (X509Certificate)
+              CertificateFactory.getInstance("X.509")
+                  .generateCertificate(new ByteArrayInputStream(root));
+      String print =
+          HexFormat.ofDelimiter(" ")
+              .withUpperCase()
+              .formatHex(MessageDigest.getInstance("SHA-256").digest(root));
+      assertThat(steps).as("what the phone is to show").contains(print);
+      try (Client phone = new Client(house.address())) {
+        assertThat(phone.trusting(certificate).get("/rigs").statusCode())
+            .as("a phone that trusts the house's certificate alone")
+            .isEqualTo(200);
+      }
+    }
+    byte[] before = Files.readAllBytes(own.resolve("fernwort-root.p12"));
+    Files.delete(own.resolve("fernwort.p12"));
+    try (OwnCopy again = OwnCopy.start(own, "--https")) {
+      assertThat(again.trusting().get("/rigs").statusCode()).isEqualTo(200);
+    }
+    assertThat(Files.readAllBytes(own.resolve("fernwort-root.p12")))
+        .as("the authority stays, whatever address the machine has")
+        .isEqualTo(before);
+  }
+
+  /** Whoever steals the key of the house can still be no other site to a phone that trusts it. */
+  @Test
+  void theHouseVouchesForPrivateAddressesAndNothingElse() throws Exception {
+    Instant now = Instant.now();
+    HouseAuthority house = HouseAuthority.found(now);
+    assertThat(isTaken(house, List.of("192.168.1.20", "localhost", "fd12::7"), now)).isTrue();
+    assertThat(isTaken(house, List.of("93.184.216.34"), now)).isFalse();
+    assertThat(isTaken(house, List.of("bank.example"), now)).isFalse();
+    assertThat(isTaken(house, List.of("localhost"), now.plus(Duration.ofDays(900)))).isFalse();
+  }
+
+  private static boolean isTaken(HouseAuthority house, List<String> names, Instant when)
+      throws Exception {
+    HouseAuthority.Issued issued = house.issue(names, Instant.now());
+    // The limits of a trust anchor are not looked at here, as a phone does; those on the way are.
+    CertPath path =
+        CertificateFactory.getInstance("X.509")
+            .generateCertPath(List.of(issued.certificate(), house.certificate()));
+    PKIXParameters trusted = new PKIXParameters(Set.of(new TrustAnchor(house.certificate(), null)));
+    trusted.setRevocationEnabled(false);
+    trusted.setDate(Date.from(when));
+    try {
+      CertPathValidator.getInstance("PKIX").validate(path, trusted);
+      return true;
+    } catch (CertPathValidatorException refused) {
+      return false;
     }
   }
 

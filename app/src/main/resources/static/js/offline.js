@@ -43,8 +43,12 @@
     line.textContent = text;
     if (!old) document.body.prepend(line);
   };
+  let again;
   const show = (waiting) => {
     const n = waiting.length;
+    // The network may be back without a word of it.
+    clearTimeout(again);
+    if (n > 0) again = setTimeout(() => tell({ flush: true }), 10_000);
     bar(
       n === 0
         ? ""

@@ -29,6 +29,9 @@ public class Diary {
   /** What has been is noted no later than this ahead: clocks and time zones differ. */
   private static final Duration AHEAD = Duration.ofDays(1);
 
+  /** Begins what is due on a gauge, before the id of its tank. */
+  private static final String GAUGE = "gauge:";
+
   /** Who will be on board is planned no further ahead. */
   private static final Duration PLANNED = Duration.ofDays(400);
 
@@ -202,7 +205,7 @@ public class Diary {
   /** What is noted now is of a part that is there; an old log may have others. */
   private static void knows(OpenRig rig, Entry entry) {
     if (entry.what() instanceof Entry.Upkeep w && !w.part().equals(Upkeep.LEAKS)) {
-      rig.rig().part(w.part());
+      rig.rig().part(w.part().startsWith(GAUGE) ? w.part().substring(GAUGE.length()) : w.part());
     }
   }
 

@@ -1,12 +1,10 @@
 package fernwort.app.web;
 
+import fernwort.app.store.TooLongText;
 import fernwort.app.store.disk.FolderWatch;
 import jakarta.servlet.http.HttpServletRequest;
-import java.sql.SQLException;
 import java.util.Optional;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import org.h2.api.ErrorCode;
+import java.util.OptionalInt;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.TypeMismatchException;
 import org.springframework.web.bind.MissingServletRequestParameterException;
@@ -20,8 +18,6 @@ public final class Sentence {
 
   /** Said when a computation was ended. */
   public static final String TOO_LONG = Says.THIS_TAKES_LONGER_THAN_ANYBODY.text();
-
-  private static final Pattern LENGTH = Pattern.compile("VARYING\\(([0-9]+)\\)");
 
   private Sentence() {}
 
@@ -50,16 +46,13 @@ public final class Sentence {
 
   /** Said where a text is longer than what is kept of it; nothing where it is something else. */
   public static Optional<String> tooLong(Throwable fault) {
-    for (Throwable at = fault; at != null; at = at.getCause()) {
-      if (at instanceof SQLException sql && sql.getErrorCode() == ErrorCode.VALUE_TOO_LONG_2) {
-        Matcher most = LENGTH.matcher(String.valueOf(sql.getMessage()));
-        return Optional.of(
-            most.find()
-                ? Says.ONE_OF_THE_TEXTS_IS_LONGER_THAN.filled(most.group(1))
-                : Says.ONE_OF_THE_TEXTS_IS_TOO_LONG.text());
-      }
+    OptionalInt most = TooLongText.most(fault);
+    if (most.isPresent()) {
+      return Optional.of(Says.ONE_OF_THE_TEXTS_IS_LONGER_THAN.filled(most.getAsInt()));
     }
-    return Optional.empty();
+    return TooLongText.is(fault)
+        ? Optional.of(Says.ONE_OF_THE_TEXTS_IS_TOO_LONG.text())
+        : Optional.empty();
   }
 
   /** Names a field that is missing or of another kind. */

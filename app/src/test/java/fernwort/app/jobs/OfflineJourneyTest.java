@@ -100,7 +100,7 @@ class OfflineJourneyTest {
   }
 
   private static void waitFor(java.util.function.BooleanSupplier holds) {
-    for (int i = 0; i < 100 && !holds.getAsBoolean(); i++) {
+    for (int i = 0; i < 400 && !holds.getAsBoolean(); i++) {
       try {
         Thread.sleep(100);
       } catch (InterruptedException e) {

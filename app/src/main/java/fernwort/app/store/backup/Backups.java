@@ -64,6 +64,8 @@ public class Backups {
   private final String secondPlace;
   private volatile Optional<String> missing = Optional.empty();
   private Optional<Waiting> waiting = Optional.empty();
+  private volatile Optional<String> notCopied = Optional.empty();
+  private boolean remembered;
 
   Backups(
       DataSource source,
@@ -84,7 +86,7 @@ public class Backups {
 
   /** Returns what is missing since the last backup, in a sentence; nothing where all is there. */
   public Optional<String> missing() {
-    return missing;
+    return missing.or(() -> notCopied);
   }
 
   /** Said when everything that is kept was replaced, so that nothing goes on from before. */
@@ -205,13 +207,14 @@ public class Backups {
   public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     try {
+      rememberMore();
       Optional<String> damage = watch.lookThrough();
       if (damage.isPresent() || Files.exists(folder().resolve(day + PACKED))) {
         return damage;
       }
       Optional<Path> before = daily(folder()).stream().findFirst();
       BackupCounts now = keep(day + PACKED);
-      missing = copied(day + PACKED);
+      notCopied = copied(day + PACKED);
       Optional<String> less = before.flatMap(b -> counts(b).flatMap(now::lessThan));
       if (less.isPresent()) {
         Path kept = before.orElseThrow();
@@ -224,7 +227,7 @@ public class Backups {
       if (!secondPlace.isBlank()) {
         deleteOld(Path.of(secondPlace));
       }
-      return missing;
+      return missing();
     } catch (IOException e) {
       throw new UncheckedIOException("the backup of " + day + " could not be made", e);
     }
@@ -248,6 +251,27 @@ public class Backups {
     return kept(place).stream()
         .filter(f -> DAILY.matcher(f.getFileName().toString()).matches())
         .toList();
+  }
+
+  /** Once after a start: a fuller backup that was kept is still fuller than what is here. */
+  private void rememberMore() throws IOException {
+    if (remembered) {
+      return;
+    }
+    remembered = true;
+    Optional<Path> fuller =
+        kept().stream().filter(f -> f.getFileName().toString().endsWith(MORE + PACKED)).findFirst();
+    if (fuller.isPresent()) {
+      try (Connection connection = source.getConnection()) {
+        BackupCounts here = BackupCounts.of(connection);
+        missing =
+            counts(fuller.get())
+                .flatMap(here::lessThan)
+                .map(words -> words + " " + Says.IT_IS_KEPT_AS.filled(fuller.get()));
+      } catch (SQLException e) {
+        throw new IOException("what is here cannot be counted", e);
+      }
+    }
   }
 
   /** Copies a backup to the second place and reads it back there; says where that fails. */

@@ -26,7 +26,9 @@ enum Says implements Phrase {
           + " that “Back up” made."),
 
   // Backups: backs up and restores a copy that is running.
-  IT_IS_KEPT_AS("That backup is kept as {}; restore it if something is missing."),
+  IT_IS_KEPT_AS(
+      "That backup is kept as {}: restore it if something is missing, or delete that file if nothing"
+          + " is."),
   THAT_BACKUP_WAITS_NO_LONGER(
       "That backup no longer waits: another was chosen since, or Fernwort was started again."
           + " Nothing was changed; choose the file once more."),

@@ -296,8 +296,12 @@ class BackupTest {
           .startsWith("Less is here than in the last backup:")
           .contains("2026-06-01-more.json.gz");
       assertThat(next.missing()).isPresent();
+      Backups started = on(folder, source, 1);
+      assertThat(started.missing()).isEmpty();
+      started.today();
+      assertThat(started.missing()).as("after a start, too").isPresent();
       for (int day = 2; day < 60; day++) {
-        assertThat(on(folder, source, day).today()).isEmpty();
+        assertThat(on(folder, source, day).today()).isPresent();
       }
       assertThat(next.kept())
           .extracting(f -> f.getFileName().toString())

@@ -26,6 +26,18 @@ enum Says implements Phrase {
   NEEDS_YES_OR_NO("{} needs yes or no, not \"{}\"."),
 
   // Setting: what can be set.
+  IN_YOUR_HOME("~/.fernwort; the demo: ~/.fernwort-demo"),
+  PORT_TO_LISTEN_ON("port to listen on"),
+  EIGHTY_EIGHTY("8080"),
+  ADDRESS_TO_LISTEN_ON("address to listen on, in digits"),
+  SPEAK_HTTPS("speak HTTPS: yes or no"),
+  LISTEN_WITHOUT_HTTPS("listen beyond this machine without HTTPS: yes or no"),
+  A_CERTIFICATE_OF_YOURS("a certificate of yours, a PEM file"),
+  ONE_OF_THE_HOUSE("one made for the house"),
+  ITS_KEY("its key, a PEM file"),
+  A_SECOND_FOLDER("a second folder for the daily backups, such as a stick or another disk"),
+  OLD_LOGS("how many old logs of 1 MB are kept"),
+  FIVE("5"),
   THE_SETTINGS_CANNOT_BE_READ(
       "The settings in {} cannot be read. Look at the file, or leave it out."),
   IN_THE_SETTINGS_IS_NONE("In {} stands \"{}\", which is no setting. There are: {}."),

@@ -19,25 +19,25 @@ import java.util.stream.Collectors;
  * command line goes before the environment, and that before the file.
  */
 enum Setting {
-  DATA("data folder", "~/.fernwort; the demo: ~/.fernwort-demo"),
-  PORT("port to listen on", "8080"),
-  LISTEN("address to listen on, in digits", "127.0.0.1"),
-  HTTPS("speak HTTPS: yes or no", "no"),
-  PLAIN_HTTP("listen beyond this machine without HTTPS: yes or no", "no"),
-  CERTIFICATE("a certificate of yours, a PEM file", "one made for the house"),
-  KEY("its key, a PEM file", "-"),
-  BACKUPS_TO("a second folder for the daily backups, such as a stick or another disk", "none"),
-  LOG_FILES("how many old logs of 1 MB are kept", "5");
+  DATA(Says.DATA_FOLDER, Says.IN_YOUR_HOME),
+  PORT(Says.PORT_TO_LISTEN_ON, Says.EIGHTY_EIGHTY),
+  LISTEN(Says.ADDRESS_TO_LISTEN_ON, Says.THIS_MACHINE_ONLY),
+  HTTPS(Says.SPEAK_HTTPS, Says.NO),
+  PLAIN_HTTP(Says.LISTEN_WITHOUT_HTTPS, Says.NO),
+  CERTIFICATE(Says.A_CERTIFICATE_OF_YOURS, Says.ONE_OF_THE_HOUSE),
+  KEY(Says.ITS_KEY, Says.NONE),
+  BACKUPS_TO(Says.A_SECOND_FOLDER, Says.NONE),
+  LOG_FILES(Says.OLD_LOGS, Says.FIVE);
 
   /** The name of a file in the data folder that is read where no other is named. */
   static final String FILE = "fernwort.conf";
 
   private static final String VARIABLE = "FERNWORT_";
 
-  private final String what;
-  private final String usual;
+  private final Says what;
+  private final Says usual;
 
-  Setting(String what, String usual) {
+  Setting(Says what, Says usual) {
     this.what = what;
     this.usual = usual;
   }
@@ -58,11 +58,11 @@ enum Setting {
   }
 
   String what() {
-    return what;
+    return what.text();
   }
 
   String usual() {
-    return usual;
+    return usual.text();
   }
 
   /** Whether it is said by its name alone on the command line. */

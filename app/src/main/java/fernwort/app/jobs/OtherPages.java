@@ -22,6 +22,11 @@ import org.jsoup.nodes.Element;
  */
 final class OtherPages {
 
+  /** What can be pressed, or is not to be read. */
+  private static final String[] PRESSED = {
+    "form", "button", "input", "select", "textarea", "nav", "script", ".screen-only", "[hidden]"
+  };
+
   private final HttpServletRequest request;
   private final HttpServletResponse response;
 
@@ -37,8 +42,7 @@ final class OtherPages {
     if (main == null) {
       return "";
     }
-    main.select("form, button, input, select, textarea, nav, script, .screen-only, .tabs, [hidden]")
-        .remove();
+    main.select(String.join(",", PRESSED)).remove();
     for (Element link : main.select("a")) {
       Element around = link.parent();
       if (around != null && around.ownText().isBlank() && !around.is("li, td, h1, h2")) {
@@ -105,7 +109,7 @@ final class OtherPages {
 
         @Override
         public void setWriteListener(WriteListener listener) {
-          throw new UnsupportedOperationException("nobody waits for it");
+          throw new UnsupportedOperationException();
         }
       };
     }

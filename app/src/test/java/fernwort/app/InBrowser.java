@@ -6,6 +6,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -83,7 +84,12 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
       options.setLocale("en-GB");
     }
     // Moving water keeps the processor busy that draws it; what it shows is there without.
-    context = browser.newContext(options.setReducedMotion(ReducedMotion.REDUCE));
+    // What a browser keeps for later would answer in place of the page that a test is about.
+    context =
+        browser.newContext(
+            options
+                .setReducedMotion(ReducedMotion.REDUCE)
+                .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
     page = context.newPage();
     page.onConsoleMessage(m -> {
       // What is not there, and what has to be asked for again, pages deal with themselves.

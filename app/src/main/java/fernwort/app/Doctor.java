@@ -4,6 +4,7 @@ import fernwort.app.backup.BackupDoor;
 import fernwort.app.security.ListenRule;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.Checkup;
+import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -106,7 +107,7 @@ final class Doctor {
       return;
     }
     line(Says.FREE_ROOM, room(data));
-    backups(data.resolve("backups"));
+    backups(data.resolve(FolderOpening.BACKUPS));
     if (BackupDoor.of(data).isPresent()) {
       line(Says.STATE, Says.FERNWORT_RUNS_ON_IT.text());
       return;
@@ -157,7 +158,7 @@ final class Doctor {
 
   /** Faults by their id and where they came from; the log has no more of them. */
   private void log() {
-    Path log = launch.data().resolve("fernwort.log");
+    Path log = launch.data().resolve(FolderOpening.LOG);
     if (!Files.isReadable(log)) {
       return;
     }

@@ -7,9 +7,11 @@ import fernwort.app.security.ListenRule;
 import fernwort.app.security.PassphraseRule;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.backup.AtRest;
+import fernwort.app.store.backup.BackupCounts;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.FolderOpening;
 import fernwort.core.say.Refusal;
+import java.io.Console;
 import java.io.IOException;
 import java.io.PrintStream;
 import java.net.BindException;
@@ -172,10 +174,24 @@ public class Fernwort {
 
   private static String restore(Launch launch, Clock clock) {
     Path file = launch.file().orElseThrow();
+    if (!isMeant(file, launch.data())) {
+      return Says.NOTHING_WAS_CHANGED.text();
+    }
     return BackupDoor.of(launch.data())
         .map(running -> running.restore(file))
         .orElseGet(
             () -> AtRest.restore(DataFolder.claim(launch.data()), file, clock, StoredRigs.look()));
+  }
+
+  /** Asks whoever sits there; a script has said what it means. */
+  private static boolean isMeant(Path file, Path data) {
+    Console console = System.console();
+    if (console == null || !console.isTerminal()) {
+      return true;
+    }
+    BackupCounts holds = AtRest.counts(file);
+    String said = Says.IT_TAKES_THE_PLACE.filled(file, holds.of("rig"), holds.of("diary"), data);
+    return Says.YES.text().equals(console.readLine("%s ", said).strip());
   }
 
   private static String sentence(Throwable failed) {

@@ -162,8 +162,8 @@ record Launch(
     boolean moved = set.containsKey(Setting.DATA) && !words.set.containsKey(Setting.DATA);
     return new Launch(
         moved ? Path.of(set.get(Setting.DATA)).toAbsolutePath().normalize() : data,
-        whole(set.getOrDefault(Setting.PORT, "8080"), Setting.PORT, MOST_PORT),
-        set.getOrDefault(Setting.LISTEN, "127.0.0.1"),
+        whole(set, Setting.PORT, MOST_PORT),
+        value(set, Setting.LISTEN),
         words.demo,
         words.task,
         words.file,
@@ -171,7 +171,7 @@ record Launch(
         yes(set, Setting.PLAIN_HTTP),
         certificate(set),
         Optional.ofNullable(set.get(Setting.BACKUPS_TO)).map(d -> Path.of(d).toAbsolutePath()),
-        whole(set.getOrDefault(Setting.LOG_FILES, "5"), Setting.LOG_FILES, MOST_LOGS));
+        whole(set, Setting.LOG_FILES, MOST_LOGS));
   }
 
   /** Reads a command line alone. */
@@ -193,7 +193,7 @@ record Launch(
   }
 
   private static boolean yes(Map<Setting, String> set, Setting setting) {
-    String said = set.getOrDefault(setting, "no");
+    String said = value(set, setting);
     return switch (said.toLowerCase(Locale.ROOT)) {
       case "yes", "true", "on" -> true;
       case "no", "false", "off" -> false;
@@ -209,7 +209,12 @@ record Launch(
     return file;
   }
 
-  private static int whole(String text, Setting setting, int most) {
+  private static String value(Map<Setting, String> set, Setting setting) {
+    return set.getOrDefault(setting, setting.usual());
+  }
+
+  private static int whole(Map<Setting, String> set, Setting setting, int most) {
+    String text = value(set, setting);
     try {
       int number = Integer.parseInt(text);
       if (number >= 0 && number <= most) {

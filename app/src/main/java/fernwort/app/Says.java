@@ -7,6 +7,10 @@ enum Says implements Phrase {
   // Fernwort: the launcher: reads the command line, makes the data folder ready, and starts the
   // application on it or does what is to be done to it.
   BACKED_UP_TO("Backed up to {}."),
+  IT_TAKES_THE_PLACE(
+      "{} holds {} rigs and {} entries in the log. It replaces everything in {}, of which a copy is"
+          + " kept. Type yes to go on:"),
+  NOTHING_WAS_CHANGED("Nothing was changed."),
   THIS_IS_PLAIN_HTTP(
       "This is plain HTTP: whoever is on that network can read along, the passphrase too."),
   THE_PORT_IS_TAKEN_BY_ANOTHER(
@@ -29,6 +33,7 @@ enum Says implements Phrase {
   IN_YOUR_HOME("~/.fernwort; the demo: ~/.fernwort-demo"),
   PORT_TO_LISTEN_ON("port to listen on"),
   EIGHTY_EIGHTY("8080"),
+  LOOPBACK("127.0.0.1"),
   ADDRESS_TO_LISTEN_ON("address to listen on, in digits"),
   SPEAK_HTTPS("speak HTTPS: yes or no"),
   LISTEN_WITHOUT_HTTPS("listen beyond this machine without HTTPS: yes or no"),
@@ -40,7 +45,7 @@ enum Says implements Phrase {
   FIVE("5"),
   THE_SETTINGS_CANNOT_BE_READ(
       "The settings in {} cannot be read. Look at the file, or leave it out."),
-  IN_THE_SETTINGS_IS_NONE("In {} stands \"{}\", which is no setting. There are: {}."),
+  IN_THE_SETTINGS_IS_NONE("{} has “{}”, which is not a setting. The settings are: {}."),
 
   // Doctor: what somebody who helps would ask for.
   FERNWORT("Fernwort"),

@@ -21,7 +21,7 @@ import java.util.stream.Collectors;
 enum Setting {
   DATA(Says.DATA_FOLDER, Says.IN_YOUR_HOME),
   PORT(Says.PORT_TO_LISTEN_ON, Says.EIGHTY_EIGHTY),
-  LISTEN(Says.ADDRESS_TO_LISTEN_ON, Says.THIS_MACHINE_ONLY),
+  LISTEN(Says.ADDRESS_TO_LISTEN_ON, Says.LOOPBACK),
   HTTPS(Says.SPEAK_HTTPS, Says.NO),
   PLAIN_HTTP(Says.LISTEN_WITHOUT_HTTPS, Says.NO),
   CERTIFICATE(Says.A_CERTIFICATE_OF_YOURS, Says.ONE_OF_THE_HOUSE),
@@ -61,6 +61,7 @@ enum Setting {
     return what.text();
   }
 
+  /** Returns what holds where nothing is set. */
   String usual() {
     return usual.text();
   }

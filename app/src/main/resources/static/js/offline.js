@@ -2,6 +2,7 @@
 // it; this tells people about it.
 (() => {
   if (!("serviceWorker" in navigator)) return;
+  // What may wait: the same as in worker.js, by a test.
   const QUEUED =
     /^\/rigs\/[^/]+\/(runs\/[^/]+\/steps\/\d+\/(done|note|skip|wait)|cold\/sheets\/[^/]+\/(ticks|acts|waits)\/\d+|log\/notes)$/;
   const path = (form) =>

@@ -86,7 +86,7 @@ class LaunchTest {
     Path file = Files.writeString(home.resolve("wrong.conf"), "prot = 8081\n");
     assertThatThrownBy(() -> launch("--settings", file.toString()))
         .isInstanceOf(Refusal.class)
-        .hasMessageContaining("stands \"prot\", which is no setting")
+        .hasMessageContaining("has “prot”, which is not a setting")
         .hasMessageContaining("port, listen");
     Files.writeString(file, "https = perhaps\n");
     assertThatThrownBy(() -> launch("--settings", file.toString()))

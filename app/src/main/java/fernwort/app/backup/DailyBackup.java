@@ -40,6 +40,7 @@ final class DailyBackup implements SmartLifecycle {
 
   private void make() {
     try {
+      backups.letGoOfOld();
       backups.today().ifPresent(LOG::warn);
     } catch (UncheckedIOException e) {
       LOG.warn("{}: {}", e.getMessage(), String.valueOf(e.getCause()));

@@ -65,6 +65,10 @@ class JobRuns {
   /** Ticks a step: the handle it is about stands there from now on. */
   @Transactional
   void done(OpenRig rig, String run, int seq, boolean record, String who) {
+    done(rig, run, seq, record, clock.instant(), who);
+  }
+
+  private void done(OpenRig rig, String run, int seq, boolean record, Instant at, String who) {
     RunStore.Row row = row(rig, run, seq);
     switch (text.read(row.step())) {
       case Step.Move move -> {
@@ -78,7 +82,7 @@ class JobRuns {
         }
       }
     }
-    store.mark(run, seq, Mark.DONE, who);
+    store.mark(run, seq, Mark.DONE, at, who);
     endIfDone(rig, run, who);
   }
 
@@ -104,11 +108,11 @@ class JobRuns {
         text.read(row.step()) instanceof Step.Move move
             && logbook.turnedSince(rig.id(), move.part(), then);
     if (turned) {
-      store.mark(run, seq, Mark.DONE, who);
+      store.mark(run, seq, Mark.DONE, then, who);
       store.note(run, seq, Says.TURNED_AGAIN_SINCE.filled(When.full(then)));
       endIfDone(rig, run, who);
     } else {
-      done(rig, run, seq, record, who);
+      done(rig, run, seq, record, then, who);
     }
   }
 

@@ -121,7 +121,7 @@ record JobView(
   }
 
   /** Returns from which levels what begins at rest is reckoned. */
-  static String reckonedFrom(OpenRig rig, Units units) {
+  static String workedOutFrom(OpenRig rig, Units units) {
     return halfFull(rig).entrySet().stream()
         .map(t ->
             rig.rig().part(t.getKey()).label() + " " + units.show(Measure.VOLUME, t.getValue()))

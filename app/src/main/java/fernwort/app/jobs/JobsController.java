@@ -104,7 +104,8 @@ class JobsController {
    */
   record Card(String title, List<Row> first, List<Row> more) {
 
-    private static final List<String> ORDER =
+    /** The titles, in the order in which people ask for them. */
+    static final List<String> ORDER =
         List.of(
             "Fill",
             "Use",
@@ -139,20 +140,17 @@ class JobsController {
     OpenRig rig = rigs.open(id);
     JobBook book = desk.book(rig);
     State now = states.of(rig).state();
-    Map<String, List<Row>> groups = new LinkedHashMap<>();
     List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
     for (Plans.Offer offer : book.offers()) {
-      Row row = Row.of(offer, book.plans().isSo(offer.job(), now), units);
       if (offer.wanting()) {
-        cannot.add(new Jobs.Cannot(units.say(offer.job().name()), row.trouble()));
-      } else {
-        groups.computeIfAbsent(offer.job().kind().group(), g -> new ArrayList<>()).add(row);
+        String why = offer.trouble().map(Plan.Trouble::words).map(units::say).orElse("");
+        cannot.add(new Jobs.Cannot(units.say(offer.job().name()), why));
       }
     }
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("next", next.of(rig, units));
-    model.addAttribute("cards", Card.of(groups));
+    model.addAttribute("cards", cards(book, now, units));
     model.addAttribute("cannot", cannot);
     model.addAttribute(
         "runs",
@@ -165,6 +163,19 @@ class JobsController {
                     r.outcome() == RunStore.Outcome.RUNNING))
             .toList());
     return "jobs/jobs";
+  }
+
+  /** Puts what a rig offers on cards. */
+  static List<Card> cards(JobBook book, State now, Units units) {
+    Map<String, List<Row>> groups = new LinkedHashMap<>();
+    for (Plans.Offer offer : book.offers()) {
+      if (!offer.wanting()) {
+        groups
+            .computeIfAbsent(offer.job().kind().group(), g -> new ArrayList<>())
+            .add(Row.of(offer, book.plans().isSo(offer.job(), now), units));
+      }
+    }
+    return Card.of(groups);
   }
 
   @GetMapping("/{job}")
@@ -342,7 +353,7 @@ class JobsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("job", JobView.fromRest(rig, desk.book(rig), job, units));
-    model.addAttribute("reckoned", JobView.reckonedFrom(rig, units));
+    model.addAttribute("workedOut", JobView.workedOutFrom(rig, units));
     return "jobs/sheet";
   }
 }

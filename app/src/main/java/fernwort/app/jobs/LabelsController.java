@@ -78,7 +78,7 @@ class LabelsController {
         id + "-" + view.id(),
         "jobs/sheet-svg",
         Map.of(
-            "job", view, "name", rig.rig().name(), "reckoned", JobView.reckonedFrom(rig, units)));
+            "job", view, "name", rig.rig().name(), "workedOut", JobView.workedOutFrom(rig, units)));
   }
 
   private ResponseEntity<String> svg(String file, String template, Map<String, Object> values) {

@@ -114,7 +114,7 @@ class Pocket {
     context.setVariable("rig", rig.id());
     context.setVariable("drawing", drawings.of(rig, now));
     context.setVariable("jobs", jobs);
-    context.setVariable("reckoned", JobView.reckonedFrom(rig, units));
+    context.setVariable("workedOut", JobView.workedOutFrom(rig, units));
     context.setVariable("handles", handles(rig, now));
     context.setVariable("mistakes", mistakes(rig, jobs, units));
     context.setVariable("labels", LabelsController.sheet(rig, units));

@@ -3,10 +3,12 @@ package fernwort.app.jobs;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
 import fernwort.app.store.CardStore;
 import fernwort.app.store.SettingStore;
 import fernwort.app.units.Units;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.ServletException;
@@ -45,6 +47,7 @@ class PocketController {
       DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
   private final Descriptions rigs;
+  private final States states;
   private final JobDesk desk;
   private final Pocket pocket;
   private final SettingStore settings;
@@ -54,6 +57,7 @@ class PocketController {
 
   PocketController(
       Descriptions rigs,
+      States states,
       JobDesk desk,
       Pocket pocket,
       SettingStore settings,
@@ -61,6 +65,7 @@ class PocketController {
       CardAddresses addresses,
       Clock clock) {
     this.rigs = rigs;
+    this.states = states;
     this.desk = desk;
     this.pocket = pocket;
     this.settings = settings;
@@ -76,7 +81,8 @@ class PocketController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("call", call(id));
-    model.addAttribute("jobs", desk.book(rig).offered());
+    State now = states.of(rig).state();
+    model.addAttribute("cards", JobsController.cards(desk.book(rig), now, units));
     return "jobs/pocket";
   }
 

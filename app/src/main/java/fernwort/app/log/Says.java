@@ -171,7 +171,8 @@ enum Says implements Phrase {
   IS_NOT_A_PRICE_TYPE("“{}” is not a price; type it as 3.50, without a sign"),
 
   // WaitingImports: tables that were read and looked at, until they are to go in.
-  THAT_FILE_WAITS_NO_LONGER("That file waits no longer. Nothing was added; choose it once more.");
+  THAT_FILE_WAITS_NO_LONGER(
+      "That took too long, and the file was let go. Nothing was added; choose it once more.");
 
   private final String text;
 

@@ -38,6 +38,9 @@ class SecurityConfig {
       "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self';"
           + " connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
+  /** How many devices may be logged in is bounded for all names together, not for each. */
+  private static final int UNBOUNDED_HERE = -1;
+
   private static final String[] OPEN = {
     "/login",
     "/health",
@@ -111,7 +114,7 @@ class SecurityConfig {
             }));
     http.sessionManagement(sessions ->
         sessions
-            .maximumSessions(LoggedIn.MOST)
+            .maximumSessions(UNBOUNDED_HERE)
             .sessionRegistry(loggedIn.registry())
             .expiredSessionStrategy(event ->
                 new AskForPassphrase()

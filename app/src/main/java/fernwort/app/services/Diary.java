@@ -13,12 +13,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -96,22 +96,20 @@ public class Diary {
     return added;
   }
 
-  /** Returns the ids of those entries that are in the log already. */
+  /** Returns the ids of those entries that are in the log already, as they are or as copies. */
   public Set<String> known(OpenRig rig, List<DiaryStore.Kept> all) {
-    Map<String, String> rigs =
-        store.rigsOf(all.stream().map(k -> k.entry().id()).distinct().toList());
-    Set<String> known = new HashSet<>();
-    for (DiaryStore.Kept kept : all) {
-      String id = kept.entry().id();
-      String owner = rigs.get(id);
-      boolean there =
-          rig.id().equals(owner)
-              || owner != null && !store.rigsOf(List.of(copy(rig, id))).isEmpty();
-      if (there) {
-        known.add(id);
+    List<String> ids = all.stream().map(k -> k.entry().id()).distinct().toList();
+    Map<String, String> rigs = store.rigsOf(ids);
+    Map<String, String> copies = new LinkedHashMap<>();
+    rigs.forEach((id, owner) -> {
+      if (!owner.equals(rig.id())) {
+        copies.put(id, copy(rig, id));
       }
-    }
-    return known;
+    });
+    Set<String> copied = store.rigsOf(List.copyOf(copies.values())).keySet();
+    return rigs.keySet().stream()
+        .filter(id -> !copies.containsKey(id) || copied.contains(copies.get(id)))
+        .collect(Collectors.toSet());
   }
 
   private static DiaryStore.Kept copy(OpenRig rig, DiaryStore.Kept kept) {

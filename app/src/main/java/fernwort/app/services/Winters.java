@@ -169,6 +169,10 @@ public class Winters {
   /** Ticks a step: what it is about is so from now on, also on the Board. */
   @Transactional
   public void tick(OpenRig rig, String id, int seq, String who) {
+    tick(rig, id, seq, clock.instant(), who);
+  }
+
+  private void tick(OpenRig rig, String id, int seq, Instant at, String who) {
     Sleep.Sheet sheet = sleep.sheet(rig, id);
     if (seq < 0 || seq >= sheet.steps().size()) {
       throw new Refusal(Says.THE_SHEET_HAS_NO_SUCH_STEP_LOAD.with());
@@ -180,7 +184,7 @@ public class Winters {
     if (Sleep.isThere(rig, act)) {
       onTheBoard(rig, act, who);
     }
-    store.tick(id, seq, who);
+    store.tick(id, seq, at, who);
   }
 
   /**
@@ -192,28 +196,33 @@ public class Winters {
    */
   @Transactional
   public void tickBefore(OpenRig rig, String id, int seq, boolean act, Instant at, String who) {
-    boolean there = sleep.sheet(rig, id).ticks().containsKey(seq);
+    Optional<String> other = store.whoTicked(sleep.sheet(rig, id).id(), seq);
+    Instant now = clock.instant();
+    Instant then = at.isAfter(now) ? now : at;
     if (act) {
-      tickAct(rig, id, seq, who);
+      tickAct(rig, id, seq, then, who);
     } else {
-      tick(rig, id, seq, who);
+      tick(rig, id, seq, then, who);
     }
-    if (there) {
-      Instant now = clock.instant();
+    if (other.filter(name -> !name.equals(who)).isPresent()) {
       String both = Says.ALSO_TICKED_BY.filled(seq + 1, sleep.sheet(rig, id).title(), who);
-      diary.add(rig, new Entry.Note(both), at.isAfter(now) ? now : at, who);
+      diary.add(rig, new Entry.Note(both), then, who);
     }
   }
 
   /** Ticks a step and those after it that are done in one go with it at one place. */
   @Transactional
   public void tickAct(OpenRig rig, String id, int seq, String who) {
+    tickAct(rig, id, seq, clock.instant(), who);
+  }
+
+  private void tickAct(OpenRig rig, String id, int seq, Instant at, String who) {
     List<Integer> acts = Groups.of(sleep.sheet(rig, id).steps());
     if (seq < 0 || seq >= acts.size()) {
       throw new Refusal(Says.THE_SHEET_HAS_NO_SUCH_STEP_LOAD.with());
     }
     for (int i = seq; i < acts.size() && acts.get(i).equals(acts.get(seq)); i++) {
-      tick(rig, id, i, who);
+      tick(rig, id, i, at, who);
     }
   }
 

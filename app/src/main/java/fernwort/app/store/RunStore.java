@@ -157,9 +157,15 @@ public class RunStore {
   /** Marks a step. A step that is marked so already keeps its time. */
   @Transactional
   public void mark(String run, int seq, Mark mark, String who) {
+    mark(run, seq, mark, clock.instant(), who);
+  }
+
+  /** Marks a step as of some moment. */
+  @Transactional
+  public void mark(String run, int seq, Mark mark, Instant at, String who) {
     db.update(RUN_STEP)
         .set(RUN_STEP.MARK, mark.name())
-        .set(RUN_STEP.MARKED_AT, clock.instant().atOffset(ZoneOffset.UTC))
+        .set(RUN_STEP.MARKED_AT, at.atOffset(ZoneOffset.UTC))
         .set(RUN_STEP.WHO, who)
         .where(RUN_STEP.RUN.eq(run).and(RUN_STEP.SEQ.eq(seq)))
         .and(RUN_STEP.MARK.ne(mark.name()))

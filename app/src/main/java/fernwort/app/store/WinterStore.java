@@ -129,12 +129,20 @@ public class WinterStore {
         begun);
   }
 
-  /** Ticks a step; a second tick changes nothing. */
+  /** Returns who ticked a step, if somebody did. */
+  public Optional<String> whoTicked(String sheet, int seq) {
+    return db.select(WINTER_TICK.WHO)
+        .from(WINTER_TICK)
+        .where(at(sheet, seq).and(WINTER_TICK.TICKED_AT.isNotNull()))
+        .fetchOptional(WINTER_TICK.WHO);
+  }
+
+  /** Ticks a step, done at some moment; a second tick changes nothing. */
   @Transactional
-  public void tick(String sheet, int seq, String who) {
+  public void tick(String sheet, int seq, Instant at, String who) {
     row(sheet, seq, who);
     db.update(WINTER_TICK)
-        .set(WINTER_TICK.TICKED_AT, clock.instant().atOffset(ZoneOffset.UTC))
+        .set(WINTER_TICK.TICKED_AT, at.atOffset(ZoneOffset.UTC))
         .where(at(sheet, seq).and(WINTER_TICK.TICKED_AT.isNull()))
         .execute();
   }

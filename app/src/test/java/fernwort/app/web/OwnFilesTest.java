@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.app.SharedCopy;
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -58,5 +62,20 @@ class OwnFilesTest {
       assertThat(COPY.client().get(path).statusCode()).as(path).isEqualTo(404);
     }
     assertThat(COPY.client().get("/js/../application.properties").statusCode()).isEqualTo(400);
+  }
+
+  /** What a page marks as fit to wait is what the worker lets wait. */
+  @Test
+  void theTwoScriptsAgreeOnWhatMayWaitForANetwork() throws IOException {
+    Pattern queued = Pattern.compile("const QUEUED =\\s*(/.*?/);", Pattern.DOTALL);
+    List<String> found = new ArrayList<>();
+    for (String script : List.of("offline", "worker")) {
+      Matcher in =
+          queued.matcher(
+              Files.readString(Path.of("src/main/resources/static/js/" + script + ".js")));
+      assertThat(in.find()).as(script).isTrue();
+      found.add(in.group(1));
+    }
+    assertThat(found.getFirst()).isEqualTo(found.getLast());
   }
 }

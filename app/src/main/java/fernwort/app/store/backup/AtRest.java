@@ -57,6 +57,19 @@ public final class AtRest {
   }
 
   /**
+   * Returns how much a backup holds.
+   *
+   * @throws Refusal when it is no whole backup
+   */
+  public static BackupCounts counts(Path file) {
+    try (InputStream in = Files.newInputStream(file)) {
+      return BackupCounts.read(in);
+    } catch (IOException e) {
+      throw new Refusal(Says.THE_BACKUP_CANNOT_BE_READ.with(file, String.valueOf(e.getMessage())));
+    }
+  }
+
+  /**
    * Puts a backup in the place of what a folder holds, whatever that is; it is kept as a copy.
    *
    * @return what was done, in a sentence

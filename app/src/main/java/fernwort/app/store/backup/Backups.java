@@ -19,6 +19,7 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -44,6 +45,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class Backups {
 
   private static final int KEPT_BEFORE_RESTORE = 3;
+  private static final Duration LONGEST_WAIT = Duration.ofHours(1);
   private static final String RESTORING = "restoring.mv.db";
   private static final String PACKED = ".json.gz";
 
@@ -65,7 +67,7 @@ public class Backups {
   private volatile Optional<String> missing = Optional.empty();
   private Optional<Waiting> waiting = Optional.empty();
   private volatile Optional<String> notCopied = Optional.empty();
-  private boolean remembered;
+  private boolean lookedBack;
 
   Backups(
       DataSource source,
@@ -116,7 +118,7 @@ public class Backups {
   public record Preview(
       String token, Optional<Instant> made, BackupCounts file, BackupCounts here) {}
 
-  private record Waiting(String token, Staging staging) {}
+  private record Waiting(String token, Staging staging, Instant since) {}
 
   /**
    * Reads a backup in and looks whether it is sound; it waits until it is restored, or another is
@@ -129,7 +131,7 @@ public class Backups {
     letGo();
     Staging staging = read(file, look);
     String token = UUID.randomUUID().toString();
-    waiting = Optional.of(new Waiting(token, staging));
+    waiting = Optional.of(new Waiting(token, staging, clock.instant()));
     try (Connection connection = source.getConnection()) {
       return new Preview(token, staging.made(), staging.counts(), BackupCounts.of(connection));
     } catch (SQLException e) {
@@ -140,6 +142,13 @@ public class Backups {
 
   private Staging read(InputStream file, Look look) {
     return Staging.read(file, folder.path().resolve(RESTORING), look);
+  }
+
+  /** Lets go of a backup that was looked at and then left. */
+  public synchronized void letGoOfOld() {
+    if (waiting.filter(w -> w.since().plus(LONGEST_WAIT).isBefore(clock.instant())).isPresent()) {
+      letGo();
+    }
   }
 
   /** Lets go of a backup that waits. */
@@ -207,7 +216,7 @@ public class Backups {
   public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
     try {
-      rememberMore();
+      lookBack();
       Optional<String> damage = watch.lookThrough();
       if (damage.isPresent() || Files.exists(folder().resolve(day + PACKED))) {
         return damage;
@@ -217,10 +226,7 @@ public class Backups {
       notCopied = copied(day + PACKED);
       Optional<String> less = before.flatMap(b -> counts(b).flatMap(now::lessThan));
       if (less.isPresent()) {
-        Path kept = before.orElseThrow();
-        Path name = kept.resolveSibling(dayOf(kept) + MORE + PACKED);
-        Files.move(kept, name, StandardCopyOption.REPLACE_EXISTING);
-        missing = less.map(words -> words + " " + Says.IT_IS_KEPT_AS.filled(name));
+        missing = Optional.of(keptForGood(before.orElseThrow(), less.get()));
         return missing;
       }
       deleteOld(folder());
@@ -253,25 +259,43 @@ public class Backups {
         .toList();
   }
 
-  /** Once after a start: a fuller backup that was kept is still fuller than what is here. */
-  private void rememberMore() throws IOException {
-    if (remembered) {
+  /** Once after a start: what the newest backups hold is here, or a sentence says what is not. */
+  private void lookBack() throws IOException {
+    if (lookedBack) {
       return;
     }
-    remembered = true;
-    Optional<Path> fuller =
-        kept().stream().filter(f -> f.getFileName().toString().endsWith(MORE + PACKED)).findFirst();
-    if (fuller.isPresent()) {
-      try (Connection connection = source.getConnection()) {
-        BackupCounts here = BackupCounts.of(connection);
-        missing =
-            counts(fuller.get())
-                .flatMap(here::lessThan)
-                .map(words -> words + " " + Says.IT_IS_KEPT_AS.filled(fuller.get()));
-      } catch (SQLException e) {
-        throw new IOException("what is here cannot be counted", e);
+    lookedBack = true;
+    try (Connection connection = source.getConnection()) {
+      BackupCounts here = BackupCounts.of(connection);
+      List<Path> before =
+          Stream.concat(
+                  daily(folder()).stream().limit(1),
+                  kept().stream().filter(Backups::isFuller).limit(1))
+              .toList();
+      for (Path backup : before) {
+        Optional<String> less = counts(backup).flatMap(here::lessThan);
+        if (less.isPresent()) {
+          missing = Optional.of(keptForGood(backup, less.get()));
+          return;
+        }
       }
+    } catch (SQLException e) {
+      throw new IOException("what is here cannot be counted", e);
     }
+  }
+
+  private static boolean isFuller(Path backup) {
+    return backup.getFileName().toString().endsWith(MORE + PACKED);
+  }
+
+  /** Keeps a backup that holds more than is here, and returns the sentence that says so. */
+  private static String keptForGood(Path backup, String less) throws IOException {
+    Path name = backup;
+    if (!isFuller(backup)) {
+      name = backup.resolveSibling(dayOf(backup) + MORE + PACKED);
+      Files.move(backup, name, StandardCopyOption.REPLACE_EXISTING);
+    }
+    return less + " " + Says.IT_IS_KEPT_AS.filled(name);
   }
 
   /** Copies a backup to the second place and reads it back there; says where that fails. */

@@ -3,6 +3,7 @@ package fernwort.app.store.backup;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Iterator;
@@ -25,11 +26,13 @@ final class RowReader implements AutoCloseable {
   private static final Pattern COLUMN = Pattern.compile("[a-z_]{1,40}");
   private static final int AT_ONCE = 500;
   private static final int AHEAD = 8;
+  private static final Duration A_MOMENT = Duration.ofMillis(2);
 
   private final JsonParser json;
   private final BlockingQueue<Batch> read = new ArrayBlockingQueue<>(AHEAD);
   private final Thread reader;
   private Iterator<Row> batch = List.<Row>of().iterator();
+  private volatile boolean givenUp;
   private boolean last;
   private List<Row> filling = new ArrayList<>();
 
@@ -41,7 +44,7 @@ final class RowReader implements AutoCloseable {
   record Row(String table, int number, Map<String, @Nullable Object> values) {}
 
   /** Rows that were read, and why there are no more: the end, or a fault. */
-  private record Batch(List<Row> rows, boolean last, @Nullable RuntimeException fault) {}
+  private record Batch(List<Row> rows, boolean last, @Nullable Throwable fault) {}
 
   private RowReader(JsonParser json) {
     this.json = json;
@@ -61,8 +64,10 @@ final class RowReader implements AutoCloseable {
       Batch next = take();
       batch = next.rows().iterator();
       last = next.last();
-      if (next.fault() != null) {
-        throw next.fault();
+      switch (next.fault()) {
+        case RuntimeException fault -> throw fault;
+        case Error fault -> throw fault;
+        case null, default -> {}
       }
     }
     return batch.hasNext() ? batch.next() : null;
@@ -82,7 +87,7 @@ final class RowReader implements AutoCloseable {
       try {
         tables();
         read.put(new Batch(filling, true, null));
-      } catch (RuntimeException fault) {
+      } catch (RuntimeException | Error fault) {
         read.put(new Batch(List.of(), true, fault));
       }
     } catch (InterruptedException givenUp) {
@@ -97,13 +102,16 @@ final class RowReader implements AutoCloseable {
       Staging.expect(
           json.nextToken() == JsonToken.START_ARRAY, Says.TABLE_IS_NOT_A_LIST.filled(table));
       int number = 0;
-      while (json.nextToken() == JsonToken.START_OBJECT) {
+      while (!givenUp && json.nextToken() == JsonToken.START_OBJECT) {
         filling.add(new Row(table, number, row(table, number)));
         number++;
         if (filling.size() == AT_ONCE) {
           read.put(new Batch(filling, false, null));
           filling = new ArrayList<>();
         }
+      }
+      if (givenUp) {
+        return;
       }
       Staging.expect(
           json.currentToken() == JsonToken.END_ARRAY,
@@ -142,12 +150,17 @@ final class RowReader implements AutoCloseable {
     };
   }
 
-  /** Lets the reader go, wherever it is. */
+  /**
+   * Lets the reader go at its next row. It is not interrupted: that would close what it reads from,
+   * and with it the way back to whoever sent it.
+   */
   @Override
   public void close() {
-    reader.interrupt();
+    givenUp = true;
     try {
-      reader.join();
+      while (!reader.join(A_MOMENT)) {
+        read.clear();
+      }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }

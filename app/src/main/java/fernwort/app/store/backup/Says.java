@@ -30,8 +30,8 @@ enum Says implements Phrase {
       "That backup is kept as {}: restore it if something is missing, or delete that file if nothing"
           + " is."),
   THAT_BACKUP_WAITS_NO_LONGER(
-      "That backup no longer waits: another was chosen since, or Fernwort was started again."
-          + " Nothing was changed; choose the file once more."),
+      "That backup was let go: another was chosen since, or an hour went by, or Fernwort was started"
+          + " again. Nothing was changed; choose the file once more."),
   THE_SECOND_PLACE_COULD_NOT(
       "Today's backup could not be copied to {}: put the stick or the disk in. It is tried again"
           + " tomorrow; the backup in the data folder is there."),

@@ -229,7 +229,7 @@ final class ChunkSums implements Closeable {
 
   /** The file ends from now on at a block. */
   synchronized void cut(long end) {
-    said.chunks.tailMap(end).clear();
+    said.chunks.values().removeIf(chunk -> chunk.block() + chunk.blocks() > end);
   }
 
   synchronized Optional<Chunk> at(long block) {

@@ -6,7 +6,7 @@ import java.nio.file.Path;
 final class DatabaseUrl {
 
   /** The database's own files, under the layer that keeps their order. */
-  private static final String FILES = "nio:";
+  static final String FILES = "nio:";
 
   private static final String NAMES = ";DATABASE_TO_LOWER=TRUE;DB_CLOSE_ON_EXIT=FALSE";
 

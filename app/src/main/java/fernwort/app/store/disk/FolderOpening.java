@@ -3,6 +3,8 @@ package fernwort.app.store.disk;
 import fernwort.app.store.DataFolder;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
 import java.io.Reader;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -19,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
 import org.h2.api.ErrorCode;
 
 /**
@@ -62,6 +65,7 @@ public final class FolderOpening {
   }
 
   private void prepare() throws IOException {
+    NewDatabase.clear(folder.path());
     Path database = folder.database();
     if (!Files.exists(database)) {
       begin();
@@ -87,10 +91,20 @@ public final class FolderOpening {
 
   /** A new database is made under another name, so that one half made is never taken for one. */
   private void begin() throws IOException {
-    if (newestBackup().isPresent()) {
+    if (hasBackups()) {
       throw damaged(Says.IS_MISSING_THOUGH_THE_FOLDER_WAS.text());
     }
     DatabaseFile.make(folder.database());
+  }
+
+  private boolean hasBackups() throws IOException {
+    Path backups = folder.path().resolve(BACKUPS);
+    if (!Files.isDirectory(backups)) {
+      return false;
+    }
+    try (Stream<Path> files = Files.list(backups)) {
+      return files.anyMatch(f -> f.toString().endsWith(".json.gz"));
+    }
   }
 
   /** Opens what is there, changing nothing, and returns the newest step it has. */
@@ -202,18 +216,14 @@ public final class FolderOpening {
 
   private Refusal damaged(String how) {
     String way =
-        newestBackup()
+        newestSound(folder)
             .map(b -> Says.BRING_BACK_THE_NEWEST_BACKUP.filled(b))
             .orElse(Says.BRING_BACK_A_BACKUP_OF_YOURS.text());
     return new Refusal(Says.THE_DATABASE_NOTHING_WAS_TOUCHED.with(folder.database(), how, way));
   }
 
-  private Optional<Path> newestBackup() {
-    return newestBackup(folder);
-  }
-
-  /** Returns the newest backup in a folder. */
-  static Optional<Path> newestBackup(DataFolder folder) {
+  /** Returns the newest backup in a folder that can be read to its end. */
+  static Optional<Path> newestSound(DataFolder folder) {
     Path backups = folder.path().resolve(BACKUPS);
     if (!Files.isDirectory(backups)) {
       return Optional.empty();
@@ -221,9 +231,22 @@ public final class FolderOpening {
     try (Stream<Path> files = Files.list(backups)) {
       return files
           .filter(f -> f.toString().endsWith(".json.gz"))
-          .max(Comparator.comparing(Path::toString));
+          .filter(f -> !f.getFileName().toString().startsWith(NewDatabase.HALF))
+          .sorted(Comparator.comparing(Path::toString).reversed())
+          .filter(FolderOpening::isWhole)
+          .findFirst();
     } catch (IOException e) {
       return Optional.empty();
+    }
+  }
+
+  /** A packed file ends with what it sums up to. */
+  private static boolean isWhole(Path backup) {
+    try (InputStream in = new GZIPInputStream(Files.newInputStream(backup))) {
+      in.transferTo(OutputStream.nullOutputStream());
+      return true;
+    } catch (IOException e) {
+      return false;
     }
   }
 }

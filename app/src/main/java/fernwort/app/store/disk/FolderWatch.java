@@ -77,9 +77,10 @@ public final class FolderWatch {
                   Says.NOTHING_CAN_BE_CHANGED_NOW_DAMAGED.filled(
                       folder.path(),
                       parts,
-                      FolderOpening.newestBackup(folder).map(Path::toString).orElse("FILE")));
+                      FolderOpening.newestSound(folder).map(Path::toString).orElse("FILE")));
     } catch (IOException e) {
-      damage = Optional.of(READ_ONLY.formatted(folder.path()));
+      // It cannot be read now, which is no damage: the look at the folder says what is the matter.
+      return trouble();
     }
     return damage;
   }

@@ -16,6 +16,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * A database in the making, in a file under another name, so that one half made is never taken for
@@ -23,7 +24,8 @@ import java.util.regex.Pattern;
  */
 public final class NewDatabase implements AutoCloseable {
 
-  private static final String HALF = "half.";
+  /** What is half made begins so. */
+  static final String HALF = "half.";
 
   /** What the names of indexes that keep rows apart or refer to others begin with. */
   private static final Pattern GENERATED = Pattern.compile("(?i)(constraint|primary_key).*");
@@ -51,6 +53,15 @@ public final class NewDatabase implements AutoCloseable {
       return new NewDatabase(file, url, DriverManager.getConnection(url, "sa", ""));
     } catch (SQLException e) {
       throw new IOException("no new database can be made", e);
+    }
+  }
+
+  /** Deletes what was left half made in a folder that nobody else uses. */
+  static void clear(Path folder) throws IOException {
+    try (Stream<Path> files = Files.list(folder)) {
+      for (Path file : files.filter(f -> f.getFileName().toString().startsWith(HALF)).toList()) {
+        Files.deleteIfExists(file);
+      }
     }
   }
 

@@ -6,6 +6,7 @@ import java.nio.channels.FileChannel;
 import java.nio.channels.FileLock;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.h2.store.fs.FileBaseDefault;
 
 /**
@@ -26,7 +27,7 @@ final class OrderedChannel extends FileBaseDefault {
   private final FileChannel file;
   private final Reserve reserve;
   private final Optional<ChunkSums> sums;
-  private final Runnable closed;
+  private final Consumer<OrderedChannel> closed;
   private boolean unsynced;
   private long newest = -1;
 
@@ -34,9 +35,13 @@ final class OrderedChannel extends FileBaseDefault {
    * Lays the order over a file.
    *
    * @param sums what its chunks sum up to, where that is noted
-   * @param closed what is done when it is closed
+   * @param closed is told when it is closed
    */
-  OrderedChannel(FileChannel file, Reserve reserve, Optional<ChunkSums> sums, Runnable closed) {
+  OrderedChannel(
+      FileChannel file,
+      Reserve reserve,
+      Optional<ChunkSums> sums,
+      Consumer<OrderedChannel> closed) {
     this.file = file;
     this.reserve = reserve;
     this.sums = sums;
@@ -169,7 +174,7 @@ final class OrderedChannel extends FileBaseDefault {
 
   @Override
   protected void implCloseChannel() throws IOException {
-    closed.run();
+    closed.accept(this);
     try (file) {
       if (sums.isPresent()) {
         sums.get().close();

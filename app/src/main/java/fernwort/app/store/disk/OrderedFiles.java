@@ -37,7 +37,10 @@ public final class OrderedFiles extends FilePathWrapper {
     String path = getBase().toString();
     OrderedChannel channel =
         new OrderedChannel(
-            file, Reserve.beside(getBase()), ChunkSums.open(getBase()), () -> OPEN.remove(path));
+            file,
+            Reserve.beside(getBase()),
+            ChunkSums.open(getBase()),
+            closed -> OPEN.remove(path, closed));
     OPEN.put(path, channel);
     return channel;
   }

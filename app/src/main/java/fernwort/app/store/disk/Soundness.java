@@ -59,7 +59,7 @@ record Soundness(
    * @throws IOException when it cannot be read at all
    */
   static Soundness of(Path database) throws IOException {
-    FilePath file = FilePath.get("nio:" + database);
+    FilePath file = file(database);
     ChunkSums.Read sums = ChunkSums.read(file);
     Chunks chunks = new Chunks();
     try {
@@ -100,9 +100,13 @@ record Soundness(
     return new Soundness(damage, complete, found, chunks.getCreationTime(), version);
   }
 
+  private static FilePath file(Path database) {
+    return FilePath.get(DatabaseUrl.FILES + database);
+  }
+
   /** Forgets what was vouched for: another file is about to stand there. */
   static void forget(Path database) {
-    ChunkSums.forget(FilePath.get("nio:" + database));
+    ChunkSums.forget(file(database));
   }
 
   /** Looks through a file that is known to be right, and vouches for it from now on. */
@@ -113,6 +117,6 @@ record Soundness(
 
   /** Vouches from now on for everything that was found. */
   void vouch(Path database) throws IOException {
-    ChunkSums.write(FilePath.get("nio:" + database), created, version, found);
+    ChunkSums.write(file(database), created, version, found);
   }
 }

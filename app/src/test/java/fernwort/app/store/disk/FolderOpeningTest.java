@@ -8,6 +8,8 @@ import fernwort.app.store.DataFolder;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -24,6 +26,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
+import java.util.zip.GZIPOutputStream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationInfo;
 import org.junit.jupiter.api.AfterEach;
@@ -190,7 +193,9 @@ class FolderOpeningTest {
     Path backup =
         Files.createDirectories(folder.path().resolve(FolderOpening.BACKUPS))
             .resolve("2026-05-31.json.gz");
-    Files.createFile(backup);
+    try (OutputStream out = new GZIPOutputStream(Files.newOutputStream(backup))) {
+      out.write("{}".getBytes(StandardCharsets.UTF_8));
+    }
     assertThatThrownBy(this::prepare)
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("is missing")

@@ -193,6 +193,25 @@ class SoundnessTest {
   }
 
   @Test
+  void theNewestBackupThatCanBeReadIsOffered() throws Exception {
+    try (DataFolder folder = DataFolder.claim(home.resolve("data"))) {
+      Path backups = Files.createDirectories(folder.path().resolve(FolderOpening.BACKUPS));
+      try (var out =
+          new java.util.zip.GZIPOutputStream(
+              Files.newOutputStream(backups.resolve("2026-06-01.json.gz")))) {
+        out.write("{}".getBytes(java.nio.charset.StandardCharsets.UTF_8));
+      }
+      Files.write(backups.resolve("2026-06-02.json.gz"), new byte[] {31, -117, 8, 0});
+      Files.write(folder.path().resolve("half.restoring.mv.db"), new byte[9]);
+      flip(folder.database());
+      org.assertj.core.api.Assertions.assertThatThrownBy(() -> FolderOpening.prepare(folder, CLOCK))
+          .isInstanceOf(Refusal.class)
+          .hasMessageContaining("2026-06-01.json.gz");
+      assertThat(folder.path().resolve("half.restoring.mv.db")).doesNotExist();
+    }
+  }
+
+  @Test
   void whatIsDamagedWhileItRunsIsFound() throws Exception {
     try (DataFolder folder = DataFolder.claim(home.resolve("data"))) {
       FolderOpening.prepare(folder, CLOCK);
@@ -210,6 +229,47 @@ class SoundnessTest {
       }
     }
     assertThat(OrderedFiles.damaged(sound)).as("closed").isZero();
+  }
+
+  /**
+   * However the file is written over, moved about and made shorter, nothing is taken for damage.
+   */
+  @Test
+  void aFileInHeavyUseIsNeverTakenForADamagedOne() throws Exception {
+    Random random = new Random(12);
+    try (DataFolder folder = DataFolder.claim(home.resolve("data"))) {
+      FolderOpening.prepare(folder, CLOCK);
+      try (Connection connection =
+              DriverManager.getConnection(DatabaseUrl.writing(folder.database()), "sa", "");
+          Statement statement = connection.createStatement()) {
+        for (int turn = 0; turn < 400; turn++) {
+          statement.execute(
+              "update rig set description = '%s' where id = 'rig%d'"
+                  .formatted(text(random), random.nextInt(60)));
+          if (random.nextInt(3) == 0) {
+            GroupSync.sync(connection);
+          }
+          if (turn % 50 == 49) {
+            statement.execute("delete from rig where id = 'rig%d'".formatted(1000 + turn / 10));
+            compact(connection);
+            assertThat(OrderedFiles.damaged(folder.database())).as("turn %d", turn).isZero();
+          }
+        }
+        statement.execute("SHUTDOWN IMMEDIATELY");
+      } catch (SQLException closed) {
+        assertThat(closed.getMessage()).contains("closed");
+      }
+      assertThat(Soundness.of(folder.database()).damage()).isEmpty();
+      FolderOpening.prepare(folder, CLOCK);
+    }
+  }
+
+  private static void compact(Connection connection) throws SQLException {
+    ((org.h2.engine.SessionLocal) connection.unwrap(org.h2.jdbc.JdbcConnection.class).getSession())
+        .getDatabase()
+        .getStore()
+        .getMvStore()
+        .compactFile(50);
   }
 
   /** Turns one bit over in the middle of the largest chunk. */

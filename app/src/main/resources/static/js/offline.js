@@ -78,7 +78,7 @@
     const seen = [...document.querySelectorAll("a[href*='/runs/'], a[href*='/cold/sheets/']")]
       .map((a) => new URL(a.href).pathname)
       .slice(0, 5);
-    const keep = rig && rig !== "/rigs" ? [rig + "/board", rig + "/jobs", ...seen] : [];
+    const keep = rig ? [rig + "/board", rig + "/next", rig + "/jobs", ...seen] : [];
     // A page that came from the device is not asked for again.
     if (!document.querySelector(".offline-bar[data-old]")) tell({ keep });
     tell({ flush: true });

@@ -193,9 +193,11 @@ document.addEventListener("htmx:responseError", (event) => {
   const form = event.detail.elt.closest("form");
   if (said("X-Ask") && form) ask(form);
 });
-document.addEventListener("htmx:sendError", () => {
+document.addEventListener("htmx:sendError", (event) => {
   waiting.length = 0;
   busy = false;
+  // A page that the device kept says already that there is no network.
+  if (!changes(event) && document.querySelector(".offline-bar[data-old]")) return;
   notice("Fernwort does not answer. What was confirmed before is kept; try again.");
 });
 document.addEventListener("htmx:afterRequest", (event) => {

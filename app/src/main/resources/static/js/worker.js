@@ -7,9 +7,25 @@ const SEEN =
   /^\/$|^\/rigs$|^\/rigs\/[^/]+\/(board|jobs(\/.*)?|runs\/[^/]+|cold(\/.*)?|log|labels|pocket|cards)$/;
 const QUEUED =
   /^\/rigs\/[^/]+\/(runs\/[^/]+\/steps\/\d+\/(done|note|skip|wait)|cold\/sheets\/[^/]+\/(ticks|acts|waits)\/\d+|log\/notes)$/;
+// A piece that a page asks for once it is there.
+const PIECE = /^\/rigs\/[^/]+\/next$/;
+const NOTHING = "/offline";
 const OWN = /^\/(js|vendor)\/|\.(css|svg)$/;
 
-self.addEventListener("install", () => self.skipWaiting());
+/** Keeps the page for where nothing else is kept, with its styles. */
+const prepare = async () => {
+  const answer = await fetch(NOTHING);
+  const text = await answer.clone().text();
+  await (await caches.open(PAGES)).put(NOTHING, answer);
+  const files = await caches.open(FILES);
+  const own = [...text.matchAll(/(?:href|src)="(\/[^"]+\.(?:css|js|svg))"/g)].map((m) => m[1]);
+  await Promise.allSettled(own.map((path) => files.add(path)));
+};
+
+self.addEventListener("install", (event) => {
+  event.waitUntil(prepare().catch(() => {}));
+  self.skipWaiting();
+});
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 // What waits to be sent.
@@ -65,19 +81,20 @@ const asKept = async (kept) => {
   return new Response(text, { headers: { "content-type": "text/html;charset=UTF-8" } });
 };
 
+/** Names the pages that were seen, on the page that was kept for this. */
 const nothingKept = async () => {
-  const keys = await (await caches.open(PAGES)).keys();
-  const links = keys
-    .map((k) => new URL(k.url).pathname)
-    .filter((p) => p !== "/")
-    .map((p) => '<li><a href="' + escape(p) + '">' + escape(p.slice(1)) + "</a></li>")
-    .join("");
+  const pages = await caches.open(PAGES);
+  const frame = await pages.match(NOTHING);
+  const rows = [];
+  for (const key of await pages.keys()) {
+    const { pathname } = new URL(key.url);
+    if (pathname === "/" || pathname === NOTHING || PIECE.test(pathname)) continue;
+    const title = decodeURIComponent((await pages.match(key)).headers.get("x-title") ?? pathname);
+    rows.push('<li><a href="' + escape(pathname) + '">' + title + "</a></li>");
+  }
+  const text = frame ? await frame.text() : '<h1>No network</h1><ul id="seen"></ul>';
   return new Response(
-    "<!doctype html><html lang='en'><meta charset='utf-8'><meta name='viewport' content='width=device-width'>" +
-      "<title>No network · Fernwort</title><body><h1>No network</h1>" +
-      "<p>This page was not opened on this device before. These were:</p><ul>" +
-      links +
-      "</ul></body></html>",
+    text.replace(/(<ul[^>]*id="seen"[^>]*>)/, (list) => list + rows.join("")),
     { status: 503, headers: { "content-type": "text/html;charset=UTF-8" } },
   );
 };
@@ -88,6 +105,8 @@ const remember = async (path, response) => {
   const headers = new Headers({ "content-type": "text/html;charset=UTF-8" });
   headers.set("x-kept", new Date().toISOString());
   const text = await response.text();
+  const title = /<title>([^<]*)/.exec(text)?.[1] ?? path;
+  headers.set("x-title", encodeURIComponent(title.replace(/ · Fernwort$/, "").trim()));
   const pages = await caches.open(PAGES);
   await pages.put(path, new Response(text, { headers }));
   if (path.endsWith("/board")) await pages.put("/", new Response(text, { headers }));
@@ -108,6 +127,18 @@ const page = async (event) => {
     return answer;
   } catch {
     return known ? asKept(known) : nothingKept();
+  }
+};
+
+/** A piece of a page: anew, or as it was kept. */
+const piece = async (event) => {
+  const { pathname } = new URL(event.request.url);
+  try {
+    const answer = await fetch(event.request);
+    event.waitUntil(remember(pathname, answer.clone()));
+    return answer;
+  } catch {
+    return (await (await caches.open(PAGES)).match(pathname)) ?? Response.error();
   }
 };
 
@@ -219,6 +250,8 @@ self.addEventListener("fetch", (event) => {
     event.respondWith(change(event));
   } else if (event.request.method === "GET" && OWN.test(url.pathname)) {
     event.respondWith(file(event.request));
+  } else if (event.request.method === "GET" && PIECE.test(url.pathname)) {
+    event.respondWith(piece(event));
   } else if (event.request.mode === "navigate" && isPage(event.request)) {
     event.respondWith(page(event));
   }

@@ -12,9 +12,9 @@ import java.util.List;
  */
 record RestoreCount(String what, long file, long here) {
 
-  /** Whether some of it would be gone. */
-  public boolean fewer() {
-    return file < here;
+  /** Returns how many fewer the backup has; 0 where it has as many or more. */
+  public long fewer() {
+    return Math.max(0, here - file);
   }
 
   /** Returns what a person would look for first. */

@@ -44,6 +44,7 @@ class SecurityConfig {
   private static final String[] OPEN = {
     "/login",
     "/health",
+    "/offline",
     "/sw.js",
     "/manifest.webmanifest",
     "/api/v1/token",

@@ -7,15 +7,22 @@ import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.bind.annotation.ResponseBody;
 
 /**
  * What makes a phone keep Fernwort: the worker that holds pages for where there is no network,
  * under the one address from which it may speak for all, and the card by which it is installed.
  */
-@RestController
+@Controller
 class Offline {
+
+  /** What is shown where there is neither a network nor the page. */
+  @GetMapping("/offline")
+  String nothingKept() {
+    return "offline";
+  }
 
   @GetMapping("/sw.js")
   ResponseEntity<Resource> worker() {
@@ -25,6 +32,7 @@ class Offline {
         .body(new ClassPathResource("static/js/worker.js"));
   }
 
+  @ResponseBody
   @GetMapping(path = "/manifest.webmanifest", produces = "application/manifest+json")
   Map<String, Object> manifest() {
     return Map.of(

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
@@ -122,7 +123,15 @@ class OfflineJourneyTest {
       page.navigate(file.toUri().toString());
       assertThat(page.locator("#jobs details").first()).isVisible();
       page.locator("#jobs details summary").first().click();
-      page.locator("#jobs details").first().locator(".pocket-tick").first().check();
+      for (Locator tick :
+          page.locator("#jobs details")
+              .first()
+              .locator(".pocket-way")
+              .first()
+              .locator(".pocket-tick")
+              .all()) {
+        tick.check();
+      }
       page.locator("#who").fill("Ida");
       page.locator("#text").fill("=The tap drips, \"a bit\"");
       page.locator("#note button").click();

@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,6 +43,7 @@ public class States {
   private final Logbook logbook;
   private final DiaryStore diary;
   private final Calibrations calibrations;
+  private final LiveLevels live;
   private final JsonMapper mapper;
   private final Clock clock;
 
@@ -50,8 +52,10 @@ public class States {
       Logbook logbook,
       DiaryStore diary,
       Calibrations calibrations,
+      LiveLevels live,
       JsonMapper mapper,
       Clock clock) {
+    this.live = live;
     this.calibrations = calibrations;
     this.store = store;
     this.diary = diary;
@@ -60,9 +64,18 @@ public class States {
     this.clock = clock;
   }
 
-  /** Returns handles and levels as they stand. A tank that was never read counts as empty. */
+  /** Returns the level of a tank as it was read last; null where it never was. */
+  public Logbook.@Nullable Level kept(OpenRig rig, String tank) {
+    return logbook.levels(rig.id()).get(tank);
+  }
+
+  /**
+   * Returns handles and levels as they stand: what a sensor tells, else what was read last. A tank
+   * that was never read counts as empty.
+   */
   public Standing of(OpenRig rig) {
-    Map<String, Logbook.Level> readings = logbook.levels(rig.id());
+    Map<String, Logbook.Level> readings = new HashMap<>(logbook.levels(rig.id()));
+    readings.putAll(live.of(rig.id()));
     Map<String, Double> volumes = new HashMap<>();
     // The description may have changed since: parts gone, handles with other positions.
     rig.rig()

@@ -1,5 +1,7 @@
 package fernwort.app.web;
 
+import fernwort.app.live.AlarmBar;
+import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.units.Units;
@@ -37,9 +39,18 @@ public class Visitor {
 
   private final FolderWatch watch;
   private final Descriptions rigs;
+  private final AlarmBar alarms;
+  private final LiveDesk live;
   private final boolean open;
 
-  Visitor(FolderWatch watch, Descriptions rigs, @Value("${fernwort.open}") boolean open) {
+  Visitor(
+      FolderWatch watch,
+      Descriptions rigs,
+      AlarmBar alarms,
+      LiveDesk live,
+      @Value("${fernwort.open}") boolean open) {
+    this.alarms = alarms;
+    this.live = live;
     this.watch = watch;
     this.rigs = rigs;
     this.open = open;
@@ -49,6 +60,18 @@ public class Visitor {
   @ModelAttribute("trouble")
   public String trouble() {
     return watch.trouble().orElse("");
+  }
+
+  /** Tells whether sensors or motors are bound to the rig that a page is about. */
+  @ModelAttribute("isLive")
+  public boolean isLive(@PathVariable(name = "id", required = false) @Nullable String rig) {
+    return rig != null && live.isLive(rig);
+  }
+
+  /** Returns the alarms that ask now, of every rig. */
+  @ModelAttribute("alarms")
+  public List<AlarmBar.Row> alarms() {
+    return alarms.all();
   }
 
   /** Tells whether a passphrase was asked for, so that one can log out. */

@@ -24,7 +24,11 @@ final class Tables {
           "winter_tick",
           "run_step",
           "card",
-          "automation");
+          "automation",
+          "live_signal",
+          "live_alarm",
+          "live_rule",
+          "live_mean");
 
   private Tables() {}
 }

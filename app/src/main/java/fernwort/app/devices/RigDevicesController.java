@@ -1,0 +1,232 @@
+package fernwort.app.devices;
+
+import fernwort.app.live.LiveAnswers;
+import fernwort.app.live.LiveDesk;
+import fernwort.app.live.StandsAgainst;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.app.web.Done;
+import fernwort.core.kind.Position;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The page on which sensors and motors are found, bound to the rig and tried. */
+@Controller
+@RequestMapping("/rigs/{id}/devices")
+class RigDevicesController {
+
+  private static final String PAGE = "redirect:/rigs/%s/devices";
+
+  private final Descriptions rigs;
+  private final LiveDesk live;
+
+  RigDevicesController(Descriptions rigs, LiveDesk live) {
+    this.rigs = rigs;
+    this.live = live;
+  }
+
+  /**
+   * A property that was found and is bound to nothing yet.
+   *
+   * @param words device, node and property
+   * @param value what it tells, with its unit
+   * @param thing what it likely tells of; empty where nobody can guess
+   */
+  record FoundRow(String words, String value, String topic, String unit, boolean settable) {}
+
+  @GetMapping
+  String devices(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") String topic,
+      @RequestParam(defaultValue = "") String in,
+      @RequestParam(defaultValue = "false") boolean settable,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("topic", topic);
+    model.addAttribute("in", in);
+    model.addAttribute("settable", settable);
+    rows(rig, units, model);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("things", new Things(rig.rig()).byGroup());
+    model.addAttribute("signs", Things.In.values());
+    model.addAttribute("motors", motors(rig.rig()));
+    return "rig-devices";
+  }
+
+  /** What moves on the page, asked for again and again. */
+  @GetMapping("/now")
+  String now(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    rows(rigs.open(id), units, model);
+    model.addAttribute("rig", id);
+    return "rig-devices :: signals";
+  }
+
+  /** What changes, in the reader's units. */
+  @GetMapping(path = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  @ResponseBody
+  SseEmitter events(@PathVariable String id, @ModelAttribute("units") Units units) {
+    Rig rig = rigs.open(id).rig();
+    return live.watch(
+        id,
+        body ->
+            body instanceof LiveAnswers.SignalNow signal
+                ? SignalRow.of(signal, rig, false, units)
+                : body);
+  }
+
+  private void rows(OpenRig rig, Units units, Model model) {
+    LiveAnswers.Connection connection = live.connection();
+    List<LiveAnswers.SignalNow> signals = live.signals(rig.id());
+    Set<String> bound =
+        signals.stream().map(LiveAnswers.SignalNow::topic).collect(Collectors.toSet());
+    Set<String> movable = live.movable(rig.id());
+    model.addAttribute("connection", connection);
+    model.addAttribute(
+        "signals",
+        signals.stream()
+            .map(s -> SignalRow.of(s, rig.rig(), movable.contains(s.name()), units))
+            .toList());
+    model.addAttribute("commands", live.commands(rig.id()).stream().limit(1).toList());
+    model.addAttribute(
+        "found",
+        live.found().stream()
+            .filter(f -> !bound.contains(f.topic()))
+            .map(f ->
+                new FoundRow(
+                    f.device() + ", " + f.node() + ", " + f.property(),
+                    f.value().isEmpty() ? "" : (f.value() + " " + f.unit()).strip(),
+                    f.topic(),
+                    f.unit(),
+                    f.settable()))
+            .toList());
+  }
+
+  private static List<Part> motors(Rig rig) {
+    return rig.parts().stream().filter(p -> p.kind().setsItself() && p.hasHandle()).toList();
+  }
+
+  @PostMapping("/broker")
+  String connect(
+      @PathVariable String id,
+      @RequestParam String url,
+      @RequestParam(defaultValue = "") String user,
+      @RequestParam(defaultValue = "") String password,
+      RedirectAttributes done) {
+    LiveAnswers.Connection now = live.connect(url, user, password.isEmpty() ? null : password);
+    Done.say(
+        done,
+        now.url().isEmpty() ? Says.DISCONNECTED.text() : Says.CONNECTING_TO.filled(now.url()));
+    return PAGE.formatted(id);
+  }
+
+  @PostMapping("/signals")
+  String bind(
+      @PathVariable String id,
+      @RequestParam String thing,
+      @RequestParam String topic,
+      @RequestParam(defaultValue = "") String pointer,
+      @RequestParam(defaultValue = "") String in,
+      @RequestParam(defaultValue = "") String height,
+      @RequestParam(defaultValue = "") String wet,
+      @RequestParam(defaultValue = "") String command,
+      @RequestParam Map<String, String> all,
+      @ModelAttribute("units") Units units,
+      RedirectAttributes done) {
+    OpenRig rig = rigs.open(id);
+    Things things = new Things(rig.rig());
+    Optional<Double> high =
+        height.isBlank()
+            ? Optional.empty()
+            : Optional.of(units.parse(Says.GIVE_THE_HEIGHT.text(), Measure.LENGTH, height));
+    Things.Entered entered =
+        new Things.Entered(
+            thing,
+            topic,
+            pointer,
+            in,
+            high.orElse(null),
+            wet,
+            command,
+            texts(rig.rig(), thing, all));
+    Set<String> taken =
+        live.signals(id).stream().map(LiveAnswers.SignalNow::name).collect(Collectors.toSet());
+    String name = things.name(entered, taken);
+    LiveAnswers.SignalNow bound = live.bind(id, name, things.text(entered));
+    Done.say(done, Says.IS_BOUND.filled(SignalRow.of(bound, rig.rig(), false, units).what()));
+    return PAGE.formatted(id);
+  }
+
+  /** What is sent for each position of the motor that was chosen, as it was typed. */
+  private static Map<String, String> texts(Rig rig, String thing, Map<String, String> all) {
+    Map<String, String> texts = new LinkedHashMap<>();
+    String part = thing.substring(thing.lastIndexOf('|') + 1);
+    if (rig.partsById().containsKey(part)) {
+      for (Position position : rig.part(part).kind().positions()) {
+        Optional.ofNullable(all.get("send-" + part + "-" + position.id()))
+            .filter(t -> !t.isBlank())
+            .ifPresent(t -> texts.put(position.id(), t.strip()));
+      }
+    }
+    return texts;
+  }
+
+  @PostMapping("/signals/{name}/remove")
+  String unbind(@PathVariable String id, @PathVariable String name, RedirectAttributes done) {
+    live.unbind(id, name);
+    Done.say(done, Says.IS_NOT_BOUND.filled(name));
+    return PAGE.formatted(id);
+  }
+
+  /** A motor is told to move; what is a danger is asked about first. */
+  @PostMapping("/move")
+  String move(
+      @PathVariable String id,
+      @RequestParam String part,
+      @RequestParam String position,
+      @RequestParam(defaultValue = "false") boolean anyway,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units,
+      Model model,
+      RedirectAttributes done) {
+    Rig rig = rigs.open(id).rig();
+    String words = rig.position(part, position).words();
+    try {
+      live.command(id, part, position, anyway, who);
+    } catch (StandsAgainst e) {
+      model.addAttribute("rig", id);
+      model.addAttribute("part", part);
+      model.addAttribute("position", position);
+      model.addAttribute("label", rig.part(part).label());
+      model.addAttribute("words", words);
+      model.addAttribute("title", units.say(e.warning().title()));
+      model.addAttribute("what", units.say(e.warning().what()));
+      model.addAttribute("why", units.say(e.warning().why()));
+      model.addAttribute("fix", units.say(e.warning().fix()));
+      return "move-anyway";
+    }
+    Done.say(done, Says.MOVES.filled(rig.part(part).label(), words));
+    return PAGE.formatted(id);
+  }
+}

@@ -1,0 +1,67 @@
+package fernwort.app.devices;
+
+import fernwort.core.say.Phrase;
+
+/** The sentences and labels of this package, by what says them. */
+enum Says implements Phrase {
+  // Things: what a sensor can tell of.
+  LEVELS("Level of a tank"),
+  LEAKS("Water where none should be"),
+  MOTORS("Position of a motor valve"),
+  PUMPS("Whether a pump runs"),
+  TEMPERATURES("Temperature"),
+  SWITCHES("Float switch in a tank"),
+  FLOWS("Flow in a line"),
+  TOTALS("Meter in a line"),
+  PRESSURES("Pressure in a line"),
+  LEAN("How the vehicle leans"),
+  OUTSIDE("Outside"),
+  NOSE_UP("Nose up"),
+  LEFT_UP("Left side up"),
+  CHOOSE_WHAT_IT_TELLS_OF("Choose what the sensor tells of"),
+
+  // SignalRow: a signal as a row of the page.
+  LEVEL_OF("Level of {}"),
+  SWITCH_OF("Float switch in {}"),
+  LEAK_AT("Leak at {}"),
+  FLOW_IN("Flow in {}"),
+  TOTAL_OF("Meter in {}"),
+  PRESSURE_IN("Pressure in {}"),
+  TEMPERATURE_OF("Temperature: {}"),
+  PUMP_RUNS("{} runs"),
+  POSITION_OF("Position of {}"),
+  WET("wet"),
+  DRY("dry"),
+  RUNS("runs"),
+  OFF("off"),
+  LIVE("live"),
+  MOVING("moving"),
+  OLD("old"),
+  LOST("lost"),
+  NOTHING_YET("nothing yet"),
+  SECONDS_AGO("{} s ago"),
+  MINUTES_AGO("{} min ago"),
+  HOURS_AGO("{} h ago"),
+  DAYS_AGO("{} days ago"),
+
+  // RigDevicesController: the page on which sensors and motors are found and bound.
+  CONNECTING_TO("Fernwort connects to {}."),
+  DISCONNECTED("Fernwort listens to no broker any more."),
+  IS_BOUND("{} is added."),
+  IS_NOT_BOUND("{} is removed."),
+  MOVES("{} was told to move: {}."),
+  GIVE_THE_HEIGHT("Height of the switch"),
+  QUIET("It is quiet for {} minutes."),
+  SEEN("Seen: {}");
+
+  private final String text;
+
+  Says(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

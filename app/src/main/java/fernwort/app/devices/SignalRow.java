@@ -1,0 +1,121 @@
+package fernwort.app.devices;
+
+import fernwort.app.live.LiveAnswers.SignalNow;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.kind.Position;
+import fernwort.core.live.SignalKind;
+import fernwort.core.rig.Rig;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import java.util.stream.Stream;
+
+/**
+ * A signal as a row of the page.
+ *
+ * @param name what it is called
+ * @param what what it tells of, such as Level of Fore fresh
+ * @param value what it tells, in the reader's units; a dash where nothing came yet
+ * @param age how old that is; empty where nothing came yet
+ * @param state live, moving, stale or lost, in words
+ * @param bad whether it cannot be trusted
+ * @param part the part that can be told to move; empty for none
+ * @param moves to which positions
+ */
+record SignalRow(
+    String name,
+    String what,
+    String value,
+    String age,
+    String state,
+    boolean bad,
+    String topic,
+    String part,
+    List<Position> moves) {
+
+  private static final double KELVIN = 273.15;
+  private static final int MINUTE = 60;
+  private static final int HOUR = 3600;
+  private static final int DAY = 86_400;
+
+  static SignalRow of(SignalNow signal, Rig rig, boolean canMove, Units units) {
+    SignalKind kind = SignalKind.of(signal.kind());
+    String thing =
+        Stream.of(signal.part(), signal.place(), signal.line(), signal.tray())
+            .filter(Objects::nonNull)
+            .findFirst()
+            .orElse("");
+    boolean known = signal.value() != null;
+    String part = canMove && signal.part() != null ? signal.part() : "";
+    return new SignalRow(
+        signal.name(),
+        what(kind, thing, new Things(rig)),
+        known ? value(kind, signal, rig, units) : "–",
+        signal.age() == null ? "" : age(signal.age()),
+        state(signal.state(), known),
+        known && (signal.state().equals("stale") || signal.state().equals("lost")),
+        signal.topic(),
+        part,
+        part.isEmpty() ? List.of() : rig.part(part).kind().positions());
+  }
+
+  private static String what(SignalKind kind, String thing, Things things) {
+    String label = thing.equals("outside") ? Says.OUTSIDE.text() : things.label(thing);
+    return switch (kind) {
+      case LEVEL -> Says.LEVEL_OF.filled(label);
+      case SWITCH -> Says.SWITCH_OF.filled(label);
+      case LEAK -> Says.LEAK_AT.filled(label);
+      case FLOW -> Says.FLOW_IN.filled(label);
+      case TOTAL -> Says.TOTAL_OF.filled(label);
+      case PRESSURE -> Says.PRESSURE_IN.filled(label);
+      case TEMPERATURE -> Says.TEMPERATURE_OF.filled(label);
+      case PUMP -> Says.PUMP_RUNS.filled(label);
+      case POSITION -> Says.POSITION_OF.filled(label);
+      case PITCH -> Says.NOSE_UP.text();
+      case ROLL -> Says.LEFT_UP.text();
+    };
+  }
+
+  /** Returns what it tells, in the reader's units. */
+  static String value(SignalKind kind, SignalNow signal, Rig rig, Units units) {
+    Object value = Objects.requireNonNull(signal.value());
+    return switch (kind) {
+      case LEVEL, TOTAL -> units.show(Measure.VOLUME, (double) value);
+      case FLOW -> units.show(Measure.FLOW, (double) value);
+      case PRESSURE -> units.show(Measure.PRESSURE, (double) value);
+      case TEMPERATURE -> units.show(Measure.TEMPERATURE, (double) value + KELVIN);
+      case PITCH, ROLL -> String.format(Locale.ROOT, "%.1f°", (double) value);
+      case LEAK, SWITCH -> ((boolean) value ? Says.WET : Says.DRY).text();
+      case PUMP -> ((boolean) value ? Says.RUNS : Says.OFF).text();
+      case POSITION ->
+          rig.part(Objects.requireNonNull(signal.part())).kind().positions().stream()
+              .filter(p -> p.id().equals(value))
+              .map(Position::words)
+              .findFirst()
+              .orElse(value.toString());
+    };
+  }
+
+  private static String state(String state, boolean known) {
+    return switch (state) {
+      case "live" -> Says.LIVE.text();
+      case "moving" -> Says.MOVING.text();
+      case "stale" -> Says.OLD.text();
+      default -> (known ? Says.LOST : Says.NOTHING_YET).text();
+    };
+  }
+
+  /** Returns how old something is (s), in words. */
+  static String age(double seconds) {
+    if (seconds < MINUTE) {
+      return Says.SECONDS_AGO.filled(Math.round(seconds));
+    }
+    if (seconds < HOUR) {
+      return Says.MINUTES_AGO.filled(Math.round(seconds / MINUTE));
+    }
+    return seconds < DAY
+        ? Says.HOURS_AGO.filled(Math.round(seconds / HOUR))
+        : Says.DAYS_AGO.filled(Math.round(seconds / DAY));
+  }
+}

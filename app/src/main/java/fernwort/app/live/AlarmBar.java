@@ -1,0 +1,45 @@
+package fernwort.app.live;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Component;
+
+/** The alarms that ask now, of every rig, at hand for each page. */
+@Component
+public class AlarmBar {
+
+  private final Map<String, List<Row>> rows = new ConcurrentHashMap<>();
+
+  /**
+   * An alarm with the rig it is of.
+   *
+   * @param rig the address of the rig
+   * @param name what the rig is called
+   */
+  public record Row(String rig, String name, LiveAnswers.AlarmNow alarm) {}
+
+  void set(String rig, String name, List<LiveAnswers.AlarmNow> alarms) {
+    if (alarms.isEmpty()) {
+      rows.remove(rig);
+    } else {
+      rows.put(rig, alarms.stream().map(a -> new Row(rig, name, a)).toList());
+    }
+  }
+
+  /** Returns what asks, the worst first, of the same grade the newest first. */
+  public List<Row> all() {
+    if (rows.isEmpty()) {
+      return List.of();
+    }
+    List<Row> all = new ArrayList<>();
+    rows.values().forEach(all::addAll);
+    all.sort(
+        Comparator.comparing((Row r) -> r.alarm().seen() != null)
+            .thenComparing(r -> r.alarm().grade())
+            .thenComparing(r -> r.alarm().since(), Comparator.reverseOrder()));
+    return all;
+  }
+}

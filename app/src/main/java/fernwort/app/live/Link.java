@@ -1,0 +1,48 @@
+package fernwort.app.live;
+
+import java.util.Set;
+
+/** A connection to a broker, which comes back by itself. */
+interface Link extends AutoCloseable {
+
+  /** What is told of a connection. */
+  interface Listener {
+
+    /** It is there (again). */
+    void connected();
+
+    /**
+     * It is gone, or did not come about.
+     *
+     * @param why in words of whoever refused it
+     */
+    void disconnected(String why);
+
+    /**
+     * A message came.
+     *
+     * @param kept whether the broker kept it for those who come later
+     */
+    void message(String topic, byte[] payload, boolean kept);
+  }
+
+  /** Begins to connect, and goes on until it is closed; never waits. */
+  void open();
+
+  /** Asks for messages of these topics as well; topics that were asked for before stay. */
+  void subscribe(Set<String> topics);
+
+  /** Wants no messages of these topics any more. */
+  void unsubscribe(Set<String> topics);
+
+  /**
+   * Sends a message; nothing happens where there is no connection.
+   *
+   * @param kept whether the broker keeps it for those who come later
+   */
+  void publish(String topic, String payload, boolean kept);
+
+  /** Ends it; never waits long. */
+  @Override
+  void close();
+}

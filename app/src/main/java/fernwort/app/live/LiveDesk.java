@@ -1,0 +1,514 @@
+package fernwort.app.live;
+
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.LiveLevels;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
+import fernwort.app.store.LiveStore;
+import fernwort.app.store.ReadingStore;
+import fernwort.app.store.backup.Backups;
+import fernwort.core.diary.Entry;
+import fernwort.core.live.Alarm;
+import fernwort.core.live.Now;
+import fernwort.core.live.Signal;
+import fernwort.core.say.Message;
+import fernwort.core.say.Refusal;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Everything live: where the broker is, what is bound, told, alarmed and commanded. */
+@Service
+public class LiveDesk implements SmartLifecycle {
+
+  private static final Logger LOG = LoggerFactory.getLogger(LiveDesk.class);
+
+  /** So many messages of one topic wait; more are let go, the oldest first; own choice. */
+  private static final int MOST_WAITING = 1000;
+
+  /** No message of a sensor is longer (bytes); own choice. */
+  private static final int LONGEST = 65_536;
+
+  /** So many signals can be bound to one rig; own choice. */
+  private static final int MOST_SIGNALS = 200;
+
+  private static final int MOST_ALARMS = 200;
+  private static final Duration DAY = Duration.ofDays(1);
+
+  private final BrokerSettings settings;
+  private final LiveEvents events;
+  private final Diary diary;
+  private final Room.House house;
+  private final Loop loop = new Loop(this::round);
+  private final Map<String, Room> rooms = new LinkedHashMap<>();
+  private final Discovery discovery = new Discovery();
+  private final Map<String, AtomicInteger> waiting = new ConcurrentHashMap<>();
+  private final Set<String> bound = ConcurrentHashMap.newKeySet();
+  private @Nullable Link link;
+  private boolean opened;
+  private boolean connected;
+  private @Nullable Instant since;
+  private String why = "";
+  private volatile boolean running;
+
+  LiveDesk(
+      BrokerSettings settings,
+      LiveEvents events,
+      Diary diary,
+      Descriptions rigs,
+      States states,
+      LiveStore store,
+      ReadingStore readings,
+      LiveLevels levels,
+      AlarmBar bar,
+      JsonMapper mapper) {
+    this.settings = settings;
+    this.events = events;
+    this.diary = diary;
+    house = new Room.House(rigs, states, store, readings, levels, events, bar, mapper);
+  }
+
+  // The connection.
+
+  /** Returns how the connection is. */
+  public LiveAnswers.Connection connection() {
+    return loop.ask(this::now);
+  }
+
+  private LiveAnswers.Connection now() {
+    String url = settings.address().map(BrokerAddress::url).orElse("");
+    return new LiveAnswers.Connection(connected, since, url, settings.user(), connected ? "" : why);
+  }
+
+  /** Tells whether somebody gave the address of a broker. */
+  public boolean isWanted() {
+    return settings.address().isPresent();
+  }
+
+  /**
+   * Connects to a broker, now and after each start.
+   *
+   * @param url such as mqtt://192.168.1.20; empty for none any more
+   * @param user empty for nobody
+   * @param password empty for none; null to leave it as it is
+   * @throws Refusal naming what is wrong
+   */
+  public LiveAnswers.Connection connect(
+      @Nullable String url, @Nullable String user, @Nullable String password) {
+    if (url == null) {
+      throw new Refusal(Says.GIVE_THE_ADDRESS.with());
+    }
+    Optional<BrokerAddress> address =
+        url.isBlank() ? Optional.empty() : Optional.of(BrokerAddress.of(url));
+    return loop.ask(() -> {
+      boolean other = !settings.address().equals(address);
+      if (address.isPresent()) {
+        // A password goes to the broker it was given for, never to another.
+        settings.set(
+            address.get(), user == null ? "" : user, other && password == null ? "" : password);
+      } else {
+        settings.clear();
+      }
+      disconnect();
+      open();
+      return now();
+    });
+  }
+
+  /** Trusts the authority of a certificate (PEM); none for those that the machine knows. */
+  public void trust(byte[] pem) {
+    loop.ask(() -> {
+      settings.trust(pem);
+      disconnect();
+      open();
+      return true;
+    });
+  }
+
+  private void open() {
+    opened = true;
+    rooms.clear();
+    for (String rig : house.store().rigs()) {
+      room(rig);
+    }
+    settings
+        .address()
+        .ifPresent(address -> {
+          Link made = new HiveLink(address, settings.access(), new Hearing());
+          link = made;
+          made.subscribe(Set.of(Discovery.ALL));
+          rooms.values().forEach(r -> made.subscribe(r.topics()));
+          made.open();
+        });
+  }
+
+  private void disconnect() {
+    if (link != null) {
+      link.close();
+      link = null;
+    }
+    rooms.values().forEach(Room::stop);
+    discovery.clear();
+    connected = false;
+    since = null;
+    why = "";
+  }
+
+  private Room room(String rig) {
+    Room room = rooms.computeIfAbsent(rig, r -> new Room(r, house));
+    note(rig, room);
+    return room;
+  }
+
+  private void note(String rig, Room room) {
+    if (room.topics().isEmpty()) {
+      bound.remove(rig);
+    } else {
+      bound.add(rig);
+    }
+  }
+
+  private Room there(String rig) {
+    if (!opened) {
+      open();
+    }
+    // Asked first: who asks for a rig that is not there makes no room.
+    house.rigs().open(rig);
+    return room(rig);
+  }
+
+  /** Hears what comes over the connection, on threads of its own. */
+  private final class Hearing implements Link.Listener {
+
+    @Override
+    public void connected() {
+      loop.soon(() -> {
+        connected = true;
+        since = Instant.now();
+        why = "";
+      });
+    }
+
+    @Override
+    public void disconnected(String reason) {
+      loop.soon(() -> {
+        if (connected || since == null) {
+          since = Instant.now();
+        }
+        connected = false;
+        why = reason;
+      });
+    }
+
+    @Override
+    public void message(String topic, byte[] payload, boolean kept) {
+      if (payload.length > LONGEST) {
+        return;
+      }
+      AtomicInteger here = waiting.computeIfAbsent(topic, t -> new AtomicInteger());
+      if (here.incrementAndGet() > MOST_WAITING) {
+        here.decrementAndGet();
+        return;
+      }
+      loop.soon(() -> {
+        if (here.decrementAndGet() == 0) {
+          waiting.remove(topic);
+        }
+        take(topic, new String(payload, StandardCharsets.UTF_8), kept);
+      });
+    }
+  }
+
+  private void take(String topic, String payload, boolean kept) {
+    Now now = Now.read();
+    discovery
+        .take(topic, payload, now.wall())
+        .ifPresent(device -> rooms.values().forEach(r -> r.lose(device)));
+    rooms.values().forEach(r -> r.take(topic, payload, kept, now));
+  }
+
+  private void round() {
+    Now now = Now.read();
+    for (Map.Entry<String, Room> room : List.copyOf(rooms.entrySet())) {
+      try {
+        room.getValue().round(now);
+      } catch (Refusal gone) {
+        // The rig was deleted.
+        rooms.remove(room.getKey());
+      }
+    }
+  }
+
+  // What is bound and told.
+
+  /** Returns what devices offer. */
+  public List<LiveAnswers.FoundNow> found() {
+    return loop.ask(() -> discovery.found().stream().map(LiveAnswers.FoundNow::of).toList());
+  }
+
+  /**
+   * Binds a signal under a name, in the place of what was.
+   *
+   * @throws Refusal naming what is missing
+   */
+  public LiveAnswers.SignalNow bind(String rig, String name, SignalText text) {
+    return loop.ask(() -> {
+      Room room = there(rig);
+      Signal signal = text.signal(name).checked(room.rig().rig());
+      Map<String, String> kept = house.store().signals(rig);
+      if (!kept.containsKey(name) && kept.size() >= MOST_SIGNALS) {
+        throw new Refusal(Says.SO_MANY_SIGNALS.with(MOST_SIGNALS));
+      }
+      house.store().bind(rig, name, house.mapper().writeValueAsString(SignalText.of(signal)));
+      renew(room);
+      return LiveAnswers.SignalNow.of(room.told(name, Now.read()).orElseThrow());
+    });
+  }
+
+  /** Binds a name no longer. */
+  public void unbind(String rig, String name) {
+    loop.ask(() -> {
+      Room room = there(rig);
+      if (!house.store().unbind(rig, name)) {
+        throw new fernwort.app.Missing(Says.THERE_IS_NO_SIGNAL.filled(name));
+      }
+      renew(room);
+      return true;
+    });
+  }
+
+  private void renew(Room room) {
+    Set<String> before = room.topics();
+    room.renew();
+    note(room.rig().id(), room);
+    if (link != null) {
+      Set<String> fewer = new HashSet<>(before);
+      rooms.values().forEach(r -> fewer.removeAll(r.topics()));
+      Set<String> more = new HashSet<>(room.topics());
+      link.unsubscribe(fewer);
+      link.subscribe(more);
+    }
+  }
+
+  /** Returns what the signals of a rig tell. */
+  public List<LiveAnswers.SignalNow> signals(String rig) {
+    return loop.ask(
+        () -> there(rig).told(Now.read()).stream().map(LiveAnswers.SignalNow::of).toList());
+  }
+
+  /** Returns the names of the signals by which something can be told to move. */
+  public Set<String> movable(String rig) {
+    return loop.ask(() -> there(rig).movable());
+  }
+
+  /** Returns how a signal is bound. */
+  public SignalText bound(String rig, String name) {
+    return Optional.ofNullable(house.store().signals(rig).get(name))
+        .map(b -> house.mapper().readValue(b, SignalText.class))
+        .orElseThrow(() -> new fernwort.app.Missing(Says.THERE_IS_NO_SIGNAL.filled(name)));
+  }
+
+  /**
+   * A value of before.
+   *
+   * @param value a number in the unit of its kind, whether it was on, or a position
+   * @param span how long it is the mean of (s); 0 for a value as it was told
+   */
+  public record Past(Instant at, Object value, int span) {}
+
+  /**
+   * Returns what a signal told from one time to another: every value of the last two days, means of
+   * ten minutes before, and of hours before that.
+   */
+  public List<Past> history(String rig, String name, Instant from, Instant to) {
+    OpenRig open = house.rigs().open(rig);
+    bound(rig, name);
+    Instant values = Instant.now().minus(ReadingStore.VALUES);
+    Instant means = Instant.now().minus(ReadingStore.MEANS);
+    List<Past> past = new ArrayList<>();
+    ReadingStore readings = house.readings();
+    if (from.isBefore(means)) {
+      readings
+          .means(open.id(), name, ReadingStore.HOUR, from, earlier(to, means))
+          .forEach(m -> past.add(new Past(m.from(), m.mean(), m.span())));
+    }
+    if (from.isBefore(values)) {
+      readings
+          .means(open.id(), name, ReadingStore.TEN_MINUTES, later(from, means), earlier(to, values))
+          .forEach(m -> past.add(new Past(m.from(), m.mean(), m.span())));
+    }
+    for (ReadingStore.Minute minute : readings.minutes(open.id(), later(from, values), to)) {
+      for (Minutes.Past value : Minutes.of(minute, name)) {
+        if (!value.at().isBefore(from) && !value.at().isAfter(to)) {
+          past.add(new Past(value.at(), value.value(), 0));
+        }
+      }
+    }
+    past.sort(Comparator.comparing(Past::at));
+    return past;
+  }
+
+  private static Instant earlier(Instant one, Instant other) {
+    return one.isBefore(other) ? one : other;
+  }
+
+  private static Instant later(Instant one, Instant other) {
+    return one.isAfter(other) ? one : other;
+  }
+
+  // Alarms.
+
+  /** Returns the alarms of a rig, the newest first. */
+  public List<LiveAnswers.AlarmNow> alarms(String rig) {
+    OpenRig open = house.rigs().open(rig);
+    return house.store().alarms(open.id(), MOST_ALARMS).stream()
+        .map(LiveAnswers.AlarmNow::of)
+        .toList();
+  }
+
+  /** Returns the alarms that are not over, of a rig or of all. */
+  public List<LiveAnswers.AlarmNow> asking(String rig) {
+    return house.store().asking(rig).stream().map(LiveAnswers.AlarmNow::of).toList();
+  }
+
+  /** Somebody saw an alarm; that goes into the log. */
+  public LiveAnswers.AlarmNow seen(String rig, String alarm, String who) {
+    return change(
+        rig,
+        alarm,
+        a -> {
+          if (a.seen().isEmpty()) {
+            diary.add(
+                house.rigs().open(rig),
+                new Entry.Note(
+                    Says.ALARM_SEEN.filled(Message.kept(a.words()), a.since().toString())),
+                Instant.now(),
+                who);
+          }
+          return a.seen(who, Instant.now());
+        });
+  }
+
+  /** An alarm makes no noise for so many minutes. */
+  public LiveAnswers.AlarmNow snooze(String rig, String alarm, double minutes) {
+    if (!(minutes >= 1) || minutes > DAY.toMinutes()) {
+      throw new Refusal(Says.QUIET_FOR.with());
+    }
+    return change(rig, alarm, a -> a.quiet(Instant.now().plusSeconds(Math.round(minutes * 60))));
+  }
+
+  private LiveAnswers.AlarmNow change(String rig, String id, Function<Alarm, Alarm> how) {
+    return loop.ask(() -> {
+      Room room = there(rig);
+      Alarm alarm =
+          room.alarm(id)
+              .or(() ->
+                  house.store().alarms(rig, MOST_ALARMS).stream()
+                      .filter(a -> a.id().equals(id))
+                      .findFirst())
+              .orElseThrow(() -> new fernwort.app.Missing(Says.THERE_IS_NO_ALARM.text()));
+      Alarm changed = how.apply(alarm);
+      room.set(changed);
+      return LiveAnswers.AlarmNow.of(changed);
+    });
+  }
+
+  // Commands.
+
+  /**
+   * Tells a motor or a pump to move.
+   *
+   * @param anyway whether a person wants it though it is a danger
+   * @throws StandsAgainst when it is a danger
+   * @throws Refusal when it cannot be told
+   */
+  public LiveAnswers.CommandNow command(
+      String rig, String part, String position, boolean anyway, String who) {
+    return loop.ask(() -> {
+      Room room = there(rig);
+      Link here = link;
+      if (here == null || !connected) {
+        throw new Refusal(Says.NO_CONNECTION.with(room.rig().rig().part(part).label()));
+      }
+      return LiveAnswers.CommandNow.of(room.command(part, position, anyway, who, here, Now.read()));
+    });
+  }
+
+  /** Returns the commands there were since the start, the newest first. */
+  public List<LiveAnswers.CommandNow> commands(String rig) {
+    return loop.ask(() -> there(rig).commands().stream().map(LiveAnswers.CommandNow::of).toList())
+        .reversed();
+  }
+
+  /**
+   * Lets somebody watch what changes on a rig.
+   *
+   * @param shown how what changed is told to them
+   */
+  public SseEmitter watch(String rig, UnaryOperator<Object> shown) {
+    return events.watch(house.rigs().open(rig).id(), shown);
+  }
+
+  // From start to stop.
+
+  /** What is kept was replaced: everything is taken from it anew. */
+  @EventListener
+  void restored(Backups.Restored restored) {
+    if (opened) {
+      loop.soon(() -> {
+        disconnect();
+        open();
+      });
+    }
+  }
+
+  @Override
+  public void start() {
+    running = true;
+    if (settings.address().isPresent()) {
+      loop.soon(() -> {
+        if (!opened) {
+          open();
+        }
+      });
+    }
+  }
+
+  @Override
+  public void stop() {
+    running = false;
+    loop.end(this::disconnect);
+    LOG.debug("Live has ended");
+  }
+
+  @Override
+  public boolean isRunning() {
+    return running;
+  }
+
+  /** Tells whether something is bound to a rig, as far as Live has begun; asks no store. */
+  public boolean isLive(String rig) {
+    return bound.contains(rig);
+  }
+}

@@ -1,0 +1,404 @@
+package fernwort.app.live;
+
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.LiveLevels;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.Outlook;
+import fernwort.app.services.States;
+import fernwort.app.store.LiveStore;
+import fernwort.app.store.Logbook;
+import fernwort.app.store.ReadingStore;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
+import fernwort.core.live.Alarm;
+import fernwort.core.live.AlarmCause;
+import fernwort.core.live.LiveRig;
+import fernwort.core.live.MotorCommand;
+import fernwort.core.live.Now;
+import fernwort.core.live.Signal;
+import fernwort.core.live.SignalKind;
+import fernwort.core.live.Value;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Refusal;
+import fernwort.core.tank.Reading;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * One rig that is live: what is bound to it, its alarms, its commands. One thread alone uses it.
+ */
+final class Room {
+
+  private static final Logger LOG = LoggerFactory.getLogger(Room.class);
+
+  /** Who turns handles and reads tanks for a sensor. */
+  static final String SENSOR = "sensor";
+
+  /** It is looked round at least so often (s); own choice. */
+  private static final double ROUND = 1;
+
+  /** Whether the rig was changed is looked up so often (s); own choice. */
+  private static final double LOOK_UP = 2;
+
+  /** A level shown anew has changed by more than this (share of the tank); own choice. */
+  private static final double SHOWN_STEP = 0.005;
+
+  /** A level becomes a reading when it changed by this (share of the tank); own choice. */
+  private static final double READING_STEP = 0.02;
+
+  /** At most so often (s); own choice. */
+  private static final double READING_PAUSE = 900;
+
+  /** A valve that flutters is written down at most so often (s); own choice. */
+  private static final double TURN_PAUSE = 5;
+
+  /** What the rooms share. */
+  record House(
+      Descriptions rigs,
+      States states,
+      LiveStore store,
+      ReadingStore readings,
+      LiveLevels levels,
+      LiveEvents events,
+      AlarmBar bar,
+      JsonMapper mapper) {}
+
+  private final String id;
+  private final House house;
+  private OpenRig rig;
+  private LiveRig live;
+  private List<Alarm> alarms;
+  private final Map<AlarmCause.Key, Double> caused = new HashMap<>();
+  private final Map<String, Double> logged = new HashMap<>();
+  private final Map<String, Double> turned = new HashMap<>();
+  private final Map<String, MotorCommand.Progress> published = new HashMap<>();
+  private final Set<String> news = new LinkedHashSet<>();
+  private final Set<String> states = new HashSet<>();
+  private final Minutes minutes = new Minutes();
+  private double looked = Double.NEGATIVE_INFINITY;
+  private double lookedUp = Double.NEGATIVE_INFINITY;
+  private boolean dirty = true;
+
+  Room(String id, House house) {
+    this.id = id;
+    this.house = house;
+    rig = house.rigs().open(id);
+    live = opened();
+    alarms = new ArrayList<>(house.store().asking(id));
+    showAlarms();
+  }
+
+  private void showAlarms() {
+    house.bar().set(id, rig.rig().name(), alarms.stream().map(LiveAnswers.AlarmNow::of).toList());
+  }
+
+  private LiveRig opened() {
+    List<Signal> signals = new ArrayList<>();
+    house
+        .store()
+        .signals(id)
+        .forEach((name, bound) -> {
+          try {
+            signals.add(house.mapper().readValue(bound, SignalText.class).signal(name));
+          } catch (RuntimeException e) {
+            LOG.warn("a signal of {} cannot be read and is left out", id, e);
+          }
+        });
+    return LiveRig.of(rig.network(), rig.hazards(), signals);
+  }
+
+  /** Takes what is bound, and how the rig is built, from what is kept. */
+  void renew() {
+    rig = house.rigs().open(id);
+    live = opened().after(live);
+    dirty = true;
+  }
+
+  /** Returns the topics it listens to. */
+  Set<String> topics() {
+    return live.signals().stream().map(s -> s.source().topic()).collect(Collectors.toSet());
+  }
+
+  List<LiveRig.Told> told(Now now) {
+    return live.told(now);
+  }
+
+  Optional<LiveRig.Told> told(String name, Now now) {
+    return live.told(name, now);
+  }
+
+  List<Alarm> asking() {
+    return List.copyOf(alarms);
+  }
+
+  /** Returns the names of the signals by which something can be told to move. */
+  Set<String> movable() {
+    return live.signals().stream()
+        .filter(s -> s.drive().isPresent())
+        .map(Signal::name)
+        .collect(Collectors.toSet());
+  }
+
+  List<MotorCommand> commands() {
+    return live.commands();
+  }
+
+  OpenRig rig() {
+    return rig;
+  }
+
+  /** Takes a message that came under a topic. */
+  void take(String topic, String payload, boolean kept, Now now) {
+    Slope slope = house.states().parked(rig);
+    for (Signal signal : live.signals()) {
+      if (signal.source().topic().equals(topic)) {
+        live.take(signal.name(), payload, kept, slope, now)
+            .ifPresent(value -> {
+              news.add(signal.name());
+              if (!kept) {
+                minutes.add(signal.name(), value, now.wall());
+              }
+              if (signal.kind().form() != SignalKind.Form.AMOUNT) {
+                dirty = true;
+              }
+            });
+      }
+    }
+  }
+
+  /** A device says that it is gone. */
+  void lose(String device) {
+    live.signals().stream()
+        .filter(s -> s.source().topic().startsWith(Discovery.ROOT + device + "/"))
+        .forEach(s -> {
+          live.lose(s.name());
+          news.add(s.name());
+          dirty = true;
+        });
+  }
+
+  /**
+   * Tells a part to move.
+   *
+   * @param anyway whether a person wants it though it is a danger
+   * @throws StandsAgainst when it is a danger
+   */
+  MotorCommand command(
+      String part, String position, boolean anyway, String who, Link link, Now now) {
+    Part moved = rig.rig().part(part);
+    rig.rig().position(part, position);
+    Signal signal =
+        live.driveOf(part).orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
+    Signal.Drive drive = signal.drive().orElseThrow();
+    String payload = drive.payloads().get(position);
+    if (payload == null) {
+      throw new Refusal(Says.SENDS_NOTHING_FOR.with(position, moved.label()));
+    }
+    if (!anyway) {
+      danger(part, position, now)
+          .ifPresent(w -> {
+            throw new StandsAgainst(w);
+          });
+    }
+    MotorCommand command = live.command(UUID.randomUUID().toString(), part, position, who, now);
+    link.publish(drive.topic(), payload, false);
+    tellCommands();
+    dirty = true;
+    return command;
+  }
+
+  /** Returns the danger that a turn brings and that is not there before it. */
+  private Optional<Warning> danger(String part, String position, Now now) {
+    State state = live.seen(house.states().of(rig).state(), now);
+    Outlook.Preview preview = Outlook.Preview.of(rig, state, part, position);
+    Set<Warning.Key> before =
+        preview.before().warnings().stream().map(Warning::key).collect(Collectors.toSet());
+    return preview.after().warnings().stream()
+        .filter(w -> w.severity() == Severity.DANGER && !before.contains(w.key()))
+        .findFirst();
+  }
+
+  private void tellCommands() {
+    for (MotorCommand command : live.commands()) {
+      if (published.put(command.id(), command.state()) != command.state()) {
+        house.events().tell(id, LiveEvents.Topic.COMMAND, LiveAnswers.CommandNow.of(command));
+        if (command.hasArrived()) {
+          turn(command.part(), command.position(), command.who());
+        }
+      }
+    }
+  }
+
+  /** Looks round: motors, handles, levels, alarms, what is to be kept and told. */
+  void round(Now now) {
+    boolean due = now.steady() - looked >= ROUND;
+    if (now.steady() - lookedUp >= LOOK_UP) {
+      lookedUp = now.steady();
+      OpenRig newest = house.rigs().open(id);
+      if (newest.version() != rig.version()) {
+        renew();
+      }
+    }
+    tellSignals(now);
+    if (!dirty && !due) {
+      return;
+    }
+    dirty = false;
+    looked = now.steady();
+    live.watchCommands(now);
+    tellCommands();
+    State state = house.states().of(rig).state();
+    followPositions(state.setting(), now);
+    followLevels(now);
+    alarms(live.causes(house.states().of(rig).state(), now), now);
+    keep(minutes.ready(now.wall()), now.wall());
+  }
+
+  private void tellSignals(Now now) {
+    for (LiveRig.Told told : live.told(now)) {
+      String state = told.signal().name() + " " + told.state();
+      boolean changed = news.remove(told.signal().name());
+      if (states.add(state)) {
+        states.removeIf(s -> s.startsWith(told.signal().name() + " ") && !s.equals(state));
+        changed = true;
+      }
+      if (changed) {
+        house.events().tell(id, LiveEvents.Topic.SIGNAL, LiveAnswers.SignalNow.of(told));
+      }
+    }
+    news.clear();
+  }
+
+  /** A valve that says where it is moves its handle on the Board. */
+  private void followPositions(Setting setting, Now now) {
+    for (LiveRig.Told told : live.told(now)) {
+      if (told.raw().orElse(null) instanceof Value.Stop stop
+          && told.state().canBeActedOn()
+          && !setting.of(told.signal().on().id()).equals(stop.position())
+          && isDue(turned, told.signal().on().id(), TURN_PAUSE, now)) {
+        turn(told.signal().on().id(), stop.position(), SENSOR);
+      }
+    }
+  }
+
+  private static boolean isDue(Map<String, Double> last, String key, double pause, Now now) {
+    Double before = last.get(key);
+    if (before != null && now.steady() - before < pause) {
+      return false;
+    }
+    last.put(key, now.steady());
+    return true;
+  }
+
+  private void turn(String part, String position, String who) {
+    if (!house.states().of(rig).state().setting().of(part).equals(position)) {
+      house.states().turn(rig, part, position, who);
+      house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part));
+    }
+  }
+
+  private void followLevels(Now now) {
+    Map<String, Logbook.Level> before = house.levels().of(id);
+    Map<String, Logbook.Level> levels = new LinkedHashMap<>();
+    for (LiveRig.Told told : live.told(now)) {
+      if (told.signal().kind() == SignalKind.LEVEL
+          && told.state().canBeActedOn()
+          && told.value().orElse(null) instanceof Value.Amount level) {
+        String tank = told.signal().on().id();
+        double capacity = rig.network().room(tank).capacity();
+        Logbook.Level shown = before.get(tank);
+        boolean moved =
+            shown == null || Math.abs(shown.volume() - level.amount()) > SHOWN_STEP * capacity;
+        levels.put(tank, moved ? level(level.amount(), now.wall()) : shown);
+        note(tank, level.amount(), capacity, now);
+      }
+    }
+    if (!levels.equals(before)) {
+      house.levels().set(id, levels);
+      house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("levels", levels.keySet()));
+    }
+  }
+
+  private static Logbook.Level level(double volume, Instant at) {
+    return new Logbook.Level(volume, at, shown(volume));
+  }
+
+  private static String shown(double volume) {
+    return Says.BY_SENSOR.filled(Amount.volume(volume));
+  }
+
+  /** A level that has changed enough is a reading of the log, from time to time. */
+  private void note(String tank, double volume, double capacity, Now now) {
+    double last =
+        Optional.ofNullable(house.states().kept(rig, tank)).map(Logbook.Level::volume).orElse(-1.0);
+    if (Math.abs(last - volume) >= READING_STEP * capacity
+        && isDue(logged, tank, READING_PAUSE, now)) {
+      house
+          .states()
+          .record(rig, tank, new Reading.Volume(volume), shown(volume), now.wall(), SENSOR);
+    }
+  }
+
+  private void alarms(List<AlarmCause> causes, Now now) {
+    causes.forEach(c -> caused.put(c.key(), now.steady()));
+    for (AlarmCause cause : causes) {
+      Optional<Alarm> known = alarms.stream().filter(a -> a.isOf(cause.key())).findFirst();
+      if (known.isEmpty()) {
+        set(Alarm.raised(UUID.randomUUID().toString(), cause, now.wall()));
+      } else if (known.get().gone().isPresent()) {
+        set(known.get().back());
+      }
+    }
+    for (Alarm alarm : List.copyOf(alarms)) {
+      AlarmCause.Key key = new AlarmCause.Key(alarm.code(), alarm.part());
+      double last = caused.getOrDefault(key, Double.NEGATIVE_INFINITY);
+      if (alarm.gone().isEmpty() && now.steady() - last > alarm.code().goneAfter()) {
+        set(alarm.gone(now.wall()));
+      }
+    }
+  }
+
+  /** Keeps an alarm as it is now, and tells of it. */
+  void set(Alarm alarm) {
+    house.store().keep(id, alarm);
+    alarms.removeIf(a -> a.id().equals(alarm.id()));
+    if (alarm.asks()) {
+      alarms.add(alarm);
+    }
+    showAlarms();
+    house.events().tell(id, LiveEvents.Topic.ALARM, LiveAnswers.AlarmNow.of(alarm));
+  }
+
+  Optional<Alarm> alarm(String alarm) {
+    return alarms.stream().filter(a -> a.id().equals(alarm)).findFirst();
+  }
+
+  private void keep(Minutes.Ready ready, Instant now) {
+    if (!ready.isEmpty()) {
+      house.readings().keep(id, ready.minutes(), ready.means(), now);
+    }
+  }
+
+  /** Keeps what is not complete: the copy is about to stop. */
+  void stop() {
+    keep(minutes.all(), Instant.now());
+    house.levels().set(id, Map.of());
+  }
+}

@@ -1,0 +1,44 @@
+package fernwort.app.live;
+
+import fernwort.core.say.Phrase;
+
+/** The sentences and labels of this package, by what says them. */
+enum Says implements Phrase {
+  // BrokerAddress: where a broker is.
+  AN_ADDRESS_IS(
+      "“{}” is no address of a broker; write it as mqtt://192.168.1.20 or mqtts://name:8883"),
+
+  // SignalText: a signal as programs and the database write it.
+  SAY_WHAT_IT_TELLS_OF("Say what “{}” is of: give part, place, line or tray"),
+  A_LEVEL_IS_TOLD_AS("A level is told as volume, height, share or raw, not as “{}”"),
+
+  // LiveEvents: tells pages and programs what changes.
+  TOO_MANY_WATCH("{} pages watch this rig already; close one"),
+
+  // LiveDesk: what is bound, told and commanded.
+  NO_ANSWER_IN_TIME("Live is busy and did not answer in time; try again"),
+  THERE_IS_NO_SIGNAL("The rig has no signal “{}”; see which there are"),
+  THERE_IS_NO_ALARM("There is no such alarm; it may be over"),
+  SO_MANY_SIGNALS("A rig can have {} signals; take one away first"),
+  CANNOT_BE_TOLD("{} cannot be told to move; bind its motor on Devices first"),
+  SENDS_NOTHING_FOR("Nothing is sent for “{}” of {}; give its text on Devices"),
+  NO_CONNECTION("There is no connection to the broker; turn {} by hand"),
+  QUIET_FOR("Quiet can be from 1 minute to a day; choose a time"),
+  BY_SENSOR("{}, by sensor"),
+  ALARM_SEEN("Alarm seen: {}, since {}"),
+  GIVE_THE_ADDRESS("Give the address of the broker, such as mqtt://192.168.1.20"),
+  A_PASSWORD_IS_NO_LONGER("User and password can have {} characters each; shorten them"),
+  THE_PASSWORD_CANNOT_BE_KEPT("The password cannot be kept in the data folder; check its room"),
+  THE_CA_CANNOT_BE_READ("The file is no certificate (PEM); choose the CA file of your broker");
+
+  private final String text;
+
+  Says(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

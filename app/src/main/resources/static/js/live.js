@@ -1,0 +1,131 @@
+// What sensors and motors tell, on a page that is open: values, positions and alarms as they change.
+"use strict";
+(() => {
+  const rig = document.body.dataset.live;
+  const bar = () => document.getElementById("alarm-bar");
+  const title = document.title;
+
+  // Alarms: sound and speech where the person switched them on, on this device.
+  const wants = (what) => {
+    try {
+      return localStorage.getItem("fernwort alarm " + what) === "on";
+    } catch {
+      return false;
+    }
+  };
+  let tone;
+  const beep = () => {
+    tone ??= new AudioContext();
+    for (const at of [0, 0.35, 0.7]) {
+      const voice = tone.createOscillator();
+      const loud = tone.createGain();
+      voice.frequency.value = 880;
+      loud.gain.value = 0.2;
+      voice.connect(loud).connect(tone.destination);
+      voice.start(tone.currentTime + at);
+      voice.stop(tone.currentTime + at + 0.2);
+    }
+  };
+  const speak = (words) => {
+    if (globalThis.speechSynthesis) {
+      speechSynthesis.speak(new SpeechSynthesisUtterance(words));
+    }
+  };
+  let said = new Set();
+  const call = () => {
+    const calling = [...document.querySelectorAll('.alarm[data-calls="true"]')];
+    const fresh = calling.filter((a) => !said.has(a.dataset.alarm));
+    said = new Set(calling.map((a) => a.dataset.alarm));
+    document.title = calling.length > 0 ? "(" + calling.length + "!) " + title : title;
+    if (fresh.length > 0 && wants("sound")) beep();
+    if (wants("speech")) fresh.forEach((a) => speak(a.querySelector("strong").textContent));
+  };
+  document.addEventListener("change", ({ target }) => {
+    const what = target.dataset?.alarmBy;
+    if (!what) return;
+    try {
+      localStorage.setItem("fernwort alarm " + what, target.checked ? "on" : "off");
+    } catch {
+      target.checked = false;
+    }
+    if (target.checked && what === "sound") beep();
+    if (target.checked && what === "speech") speak("Alarms are spoken on this device.");
+  });
+  for (const box of document.querySelectorAll("[data-alarm-by]")) {
+    box.checked = wants(box.dataset.alarmBy);
+  }
+  call();
+  if (!rig) return;
+
+  const fetched = async (path) => {
+    const answer = await fetch(path, { headers: { "HX-Request": "true" } });
+    if (!answer.ok) return null;
+    return new DOMParser().parseFromString(await answer.text(), "text/html");
+  };
+  const renewBar = async () => {
+    const page = await fetched("/rigs/" + rig + "/alarms/bar");
+    const next = page?.getElementById("alarm-bar");
+    if (next && next.outerHTML !== bar().outerHTML) bar().replaceWith(next);
+    call();
+  };
+
+  // Values: only what changed is written.
+  const value = (row) => {
+    for (const place of document.querySelectorAll(`[data-signal="${CSS.escape(row.name)}"]`)) {
+      const parts = { value: row.value, state: row.state };
+      for (const [key, text] of Object.entries(parts)) {
+        const at = place.querySelector(`[data-live-${key}]`);
+        if (at && at.textContent !== text) at.textContent = text;
+      }
+      place.classList.toggle("is-old", row.bad);
+      place.dataset.told = Date.now();
+      place.dataset.age = "0";
+    }
+  };
+
+  // The Board: a piece that looks as before is left alone, so that nobody loses what they hold.
+  const PIECES = "[data-piece]";
+  let renewing = false;
+  let again = false;
+  const renewBoard = async () => {
+    const board = document.getElementById("board");
+    if (!board || board.querySelector("dialog[open]")) return;
+    if (renewing) {
+      again = true;
+      return;
+    }
+    renewing = true;
+    try {
+      const page = await fetched("/rigs/" + rig + "/board");
+      const next = page?.getElementById("board");
+      if (next) {
+        const now = new Map([...board.querySelectorAll(PIECES)].map((p) => [p.dataset.piece, p]));
+        for (const piece of next.querySelectorAll(PIECES)) {
+          const old = now.get(piece.dataset.piece);
+          if (old && old.outerHTML !== piece.outerHTML && !old.contains(document.activeElement)) {
+            old.replaceWith(piece);
+            globalThis.htmx?.process(piece);
+          }
+        }
+      }
+    } finally {
+      renewing = false;
+      if (again) {
+        again = false;
+        setTimeout(renewBoard, 1000);
+      }
+    }
+  };
+
+  const watch = () => {
+    const source = new EventSource("/rigs/" + rig + "/devices/events");
+    source.addEventListener("signal", ({ data }) => value(JSON.parse(data)));
+    source.addEventListener("alarm", renewBar);
+    source.addEventListener("board", renewBoard);
+    source.addEventListener("anew", () => {
+      renewBar();
+      renewBoard();
+    });
+  };
+  watch();
+})();

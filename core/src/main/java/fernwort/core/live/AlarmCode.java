@@ -1,0 +1,60 @@
+package fernwort.core.live;
+
+import fernwort.core.hazard.Severity;
+import fernwort.core.say.Message;
+import fernwort.core.say.Phrase;
+
+/** What an alarm can be about. */
+public enum AlarmCode {
+  /** Water is where none should be. */
+  LEAK(Severity.DANGER, 0, Says.LEAK),
+  /** A fresh tank is full and water still runs to it. */
+  FRESH_FULL(Severity.WARNING, 5, Says.FRESH_FULL),
+  /** A gray tank is nearly full. */
+  GRAY_HIGH(Severity.WARNING, 10, Says.GRAY_HIGH),
+  /** A pump runs longer than a tap is ever open, and no tap is known to be. */
+  PUMP_LONG(Severity.WARNING, 0, Says.PUMP_LONG),
+  /** A pump runs and its tank has nothing left for it. */
+  PUMP_AIR(Severity.WARNING, 10, Says.PUMP_AIR),
+  /** A place, tank or line is near freezing. */
+  FROST(Severity.WARNING, 30, Says.FROST),
+  /** A motor valve did not arrive. */
+  VALVE_FAILED(Severity.DANGER, 0, Says.VALVE_FAILED),
+  /** A sensor tells nothing any more. */
+  SIGNAL_LOST(Severity.NOTE, 0, Says.SIGNAL_LOST),
+  /** A level falls though everything is closed. */
+  LEVEL_FALLS(Severity.WARNING, 0, Says.LEVEL_FALLS),
+  /** A level has come up to the mark of a person. */
+  LEVEL_MARK(Severity.NOTE, 5, Says.LEVEL_MARK),
+  /** A rule was broken off in the middle. */
+  RULE_BROKEN_OFF(Severity.WARNING, 0, Says.RULE_BROKEN_OFF);
+
+  private final Severity grade;
+  private final double goneAfter;
+  private final Phrase words;
+
+  AlarmCode(Severity grade, double goneAfter, Phrase words) {
+    this.grade = grade;
+    this.goneAfter = goneAfter;
+    this.words = words;
+  }
+
+  /** Returns how bad it is. */
+  public Severity grade() {
+    return grade;
+  }
+
+  /** Returns how long its cause has to be away before it counts as gone (s); own choice. */
+  public double goneAfter() {
+    return goneAfter;
+  }
+
+  /**
+   * Says it.
+   *
+   * @param arguments what fills its places
+   */
+  public Message words(Object... arguments) {
+    return words.with(arguments);
+  }
+}

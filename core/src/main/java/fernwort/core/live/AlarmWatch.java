@@ -1,0 +1,274 @@
+package fernwort.core.live;
+
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
+import fernwort.core.say.Quantity;
+import fernwort.core.ways.FlowPaths;
+import fernwort.core.ways.OpenWays;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Finds what is a reason for an alarm in what sensors and motors tell. */
+final class AlarmWatch {
+
+  /** A fresh tank is full for an alarm at this share (1); own choice: there is time to act. */
+  static final double FULL = 0.95;
+
+  /** A gray tank asks to be dumped at this share (1); own choice. */
+  static final double GRAY = 0.9;
+
+  /** It is near freezing (°C); own choice. */
+  static final double COLD = 2;
+
+  /** 0 °C (K). */
+  private static final double KELVIN = 273.15;
+
+  /** No draw takes longer (s); own choice, until the usual ones are known. */
+  static final double LONGEST_DRAW = 600;
+
+  /** A level falls when it has lost more than this (share of the tank); own choice. */
+  static final double FALLS = 0.03;
+
+  /** It is watched for so long (s); own choice. */
+  private static final double FALL_TIME = 1800;
+
+  /** A level is remembered so often for that (s); own choice. */
+  private static final double FALL_STEP = 60;
+
+  private record Sample(double steady, double volume) {}
+
+  private final Network network;
+  private final Hazards hazards;
+  private final Map<String, Double> running = new HashMap<>();
+  private final Map<String, Deque<Sample>> trends = new HashMap<>();
+
+  AlarmWatch(Network network, Hazards hazards) {
+    this.network = network;
+    this.hazards = hazards;
+  }
+
+  void after(AlarmWatch before) {
+    running.putAll(before.running);
+    trends.putAll(before.trends);
+  }
+
+  /**
+   * Looks for reasons.
+   *
+   * @param told what the signals tell
+   * @param commands how far the motors are
+   * @param state handles as they are kept, levels as they are seen
+   */
+  List<AlarmCause> causes(
+      List<LiveRig.Told> told, List<MotorCommand> commands, State state, Now now) {
+    List<AlarmCause> causes = new ArrayList<>();
+    Situation situation = new Situation(state);
+    for (LiveRig.Told one : told) {
+      lost(one).ifPresent(causes::add);
+      switch (one.signal().kind()) {
+        case LEAK -> leak(one).ifPresent(causes::add);
+        case LEVEL -> level(one, situation, now, causes);
+        case SWITCH -> risen(one, situation).ifPresent(causes::add);
+        case TEMPERATURE -> cold(one).ifPresent(causes::add);
+        case PUMP -> pump(one, situation, now, causes);
+        case FLOW, TOTAL, PRESSURE, POSITION, PITCH, ROLL -> {}
+      }
+    }
+    for (MotorCommand command : commands) {
+      if (command.state() == MotorCommand.Progress.FAILED) {
+        causes.add(
+            new AlarmCause(
+                AlarmCode.VALVE_FAILED,
+                command.part(),
+                AlarmCode.VALVE_FAILED.words(
+                    label(command.part()),
+                    network.rig().position(command.part(), command.position()).words())));
+      }
+    }
+    return causes;
+  }
+
+  private Optional<AlarmCause> lost(LiveRig.Told one) {
+    boolean silent = one.state() == SignalState.LOST || one.state() == SignalState.STALE;
+    // What never told anything was only just bound; that shows on its page.
+    return silent && one.raw().isPresent()
+        ? cause(AlarmCode.SIGNAL_LOST, one.signal().name(), one.signal().name())
+        : Optional.empty();
+  }
+
+  private Optional<AlarmCause> leak(LiveRig.Told one) {
+    return isOn(one)
+        ? cause(AlarmCode.LEAK, one.signal().on().id(), thing(one.signal()))
+        : Optional.empty();
+  }
+
+  private void level(LiveRig.Told one, Situation situation, Now now, List<AlarmCause> causes) {
+    if (!one.state().canBeActedOn() || !(one.value().orElse(null) instanceof Value.Amount level)) {
+      return;
+    }
+    Part tank = network.rig().part(one.signal().on().id());
+    double share = level.amount() / network.room(tank.id()).capacity();
+    if (tank.kind().holds(Contents.FRESH) && share >= FULL && situation.fills(tank.id())) {
+      causes.add(full(tank));
+    }
+    if (tank.kind().holds(Contents.GRAY) && share >= GRAY) {
+      cause(AlarmCode.GRAY_HIGH, tank.id(), tank.label(), Amount.volume(level.amount()))
+          .ifPresent(causes::add);
+    }
+    falls(tank, level.amount(), situation, now).ifPresent(causes::add);
+  }
+
+  private static AlarmCause full(Part tank) {
+    return new AlarmCause(
+        AlarmCode.FRESH_FULL, tank.id(), AlarmCode.FRESH_FULL.words(tank.label()));
+  }
+
+  private Optional<AlarmCause> risen(LiveRig.Told one, Situation situation) {
+    Part tank = network.rig().part(one.signal().on().id());
+    return isOn(one) && tank.kind().holds(Contents.FRESH) && situation.fills(tank.id())
+        ? Optional.of(full(tank))
+        : Optional.empty();
+  }
+
+  private Optional<AlarmCause> falls(Part tank, double volume, Situation situation, Now now) {
+    Deque<Sample> trend = trends.computeIfAbsent(tank.id(), t -> new ArrayDeque<>());
+    if (situation.leaves(tank.id())) {
+      trend.clear();
+      return Optional.empty();
+    }
+    if (trend.isEmpty() || now.steady() - trend.getLast().steady() >= FALL_STEP) {
+      trend.addLast(new Sample(now.steady(), volume));
+    }
+    while (trend.getFirst().steady() < now.steady() - FALL_TIME) {
+      trend.removeFirst();
+    }
+    double highest = trend.stream().mapToDouble(Sample::volume).max().orElse(volume);
+    return highest - volume > FALLS * network.room(tank.id()).capacity()
+        ? cause(AlarmCode.LEVEL_FALLS, tank.id(), tank.label(), Amount.volume(highest - volume))
+        : Optional.empty();
+  }
+
+  private Optional<AlarmCause> cold(LiveRig.Told one) {
+    boolean inside = one.signal().on().where() != SignalKind.Where.OUTSIDE;
+    return inside
+            && one.state().canBeActedOn()
+            && one.value().orElse(null) instanceof Value.Amount warmth
+            && warmth.amount() <= COLD
+        ? cause(
+            AlarmCode.FROST,
+            one.signal().on().id(),
+            thing(one.signal()),
+            new Amount(Quantity.TEMPERATURE, warmth.amount() + KELVIN))
+        : Optional.empty();
+  }
+
+  private void pump(LiveRig.Told one, Situation situation, Now now, List<AlarmCause> causes) {
+    String pump = one.signal().on().id();
+    if (!isOn(one)) {
+      running.remove(pump);
+      return;
+    }
+    double since = running.computeIfAbsent(pump, p -> now.steady());
+    if (now.steady() - since > LONGEST_DRAW && !situation.tapIsOpen()) {
+      cause(AlarmCode.PUMP_LONG, pump, label(pump)).ifPresent(causes::add);
+    }
+    if (situation.drawsAir(pump)) {
+      cause(AlarmCode.PUMP_AIR, pump, label(pump)).ifPresent(causes::add);
+    }
+  }
+
+  private static boolean isOn(LiveRig.Told one) {
+    return one.value().orElse(null) instanceof Value.Contact contact && contact.on();
+  }
+
+  private static Optional<AlarmCause> cause(AlarmCode code, String part, Object... arguments) {
+    return Optional.of(new AlarmCause(code, part, code.words(arguments)));
+  }
+
+  private String label(String part) {
+    return network.rig().part(part).label();
+  }
+
+  private Message thing(Signal signal) {
+    Rig rig = network.rig();
+    String id = signal.on().id();
+    return Message.words(
+        switch (signal.on().where()) {
+          case PART -> label(id);
+          case TRAY -> rig.partsById().containsKey(id) ? label(id) : rig.place(id).label();
+          case PLACE -> rig.place(id).label();
+          case LINE ->
+              rig.lines().stream()
+                  .filter(l -> l.id().equals(id))
+                  .map(l -> l.label())
+                  .findFirst()
+                  .orElse(id);
+          case OUTSIDE -> Says.OUTSIDE.text();
+          case VEHICLE -> rig.name();
+        });
+  }
+
+  /** What is open as things are, worked out when it is first asked for. */
+  private final class Situation {
+
+    private final State state;
+    private Optional<FlowPaths> ways = Optional.empty();
+    private Optional<List<Warning>> warnings = Optional.empty();
+
+    Situation(State state) {
+      this.state = state;
+    }
+
+    private FlowPaths ways() {
+      if (ways.isEmpty()) {
+        ways = Optional.of(OpenWays.find(network, state.setting(), Levels.of(network, state)));
+      }
+      return ways.get();
+    }
+
+    private List<Warning> warnings() {
+      if (warnings.isEmpty()) {
+        warnings =
+            Optional.of(hazards.warnings(state.setting(), Levels.of(network, state), ways()));
+      }
+      return warnings.get();
+    }
+
+    boolean fills(String tank) {
+      return ways().to(tank).findAny().isPresent();
+    }
+
+    boolean leaves(String tank) {
+      return ways().from(tank).findAny().isPresent();
+    }
+
+    boolean tapIsOpen() {
+      return network.rig().parts().stream()
+          .filter(p -> p.kind().is(Purpose.USE))
+          .anyMatch(p -> ways().to(p.id()).findAny().isPresent());
+    }
+
+    boolean drawsAir(String pump) {
+      State on = state.with(pump, fernwort.core.kind.Kind.ON);
+      Levels levels = Levels.of(network, on);
+      return hazards
+          .warnings(on.setting(), levels, OpenWays.find(network, on.setting(), levels))
+          .stream()
+          .anyMatch(w -> w.code().is(Warning.Is.DRAWS_AIR) && w.parts().getFirst().equals(pump));
+    }
+  }
+}

@@ -36,7 +36,7 @@ class AlarmsController {
   String bar(@PathVariable String id, Model model) {
     rigs.open(id);
     model.addAttribute("alarms", bar.all());
-    return "alarm-bar :: bar";
+    return "live/alarm-bar";
   }
 
   @PostMapping("/{alarm}/seen")

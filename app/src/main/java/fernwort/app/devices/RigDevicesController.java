@@ -72,7 +72,7 @@ class RigDevicesController {
     model.addAttribute("things", new Things(rig.rig()).byGroup());
     model.addAttribute("signs", Things.In.values());
     model.addAttribute("motors", motors(rig.rig()));
-    return "rig-devices";
+    return "live/devices";
   }
 
   /** What moves on the page, asked for again and again. */
@@ -80,7 +80,7 @@ class RigDevicesController {
   String now(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     rows(rigs.open(id), units, model);
     model.addAttribute("rig", id);
-    return "rig-devices :: signals";
+    return "live/signals";
   }
 
   /** What changes, in the reader's units. */
@@ -224,7 +224,7 @@ class RigDevicesController {
       model.addAttribute("what", units.say(e.warning().what()));
       model.addAttribute("why", units.say(e.warning().why()));
       model.addAttribute("fix", units.say(e.warning().fix()));
-      return "move-anyway";
+      return "live/move-anyway";
     }
     Done.say(done, Says.MOVES.filled(rig.part(part).label(), words));
     return PAGE.formatted(id);

@@ -16,6 +16,7 @@ enum Says implements Phrase {
   PRESSURES("Pressure in a line"),
   LEAN("How the vehicle leans"),
   OUTSIDE("Outside"),
+  US_GALLONS("US gal"),
   NOSE_UP("Nose up"),
   LEFT_UP("Left side up"),
   CHOOSE_WHAT_IT_TELLS_OF("Choose what the sensor tells of"),

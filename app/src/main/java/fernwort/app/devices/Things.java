@@ -99,7 +99,7 @@ final class Things {
   enum In {
     LITRES("L", 0.001, Signal.VOLUME),
     PERCENT("%", 0.01, Signal.SHARE),
-    US_GALLONS("US gal", 0.003785411784, Signal.VOLUME),
+    US_GALLONS(Says.US_GALLONS.text(), 0.003785411784, Signal.VOLUME),
     MILLIMETRES("mm", 0.001, Signal.HEIGHT),
     CENTIMETRES("cm", 0.01, Signal.HEIGHT),
     CUBIC_METRES("m³", 1, Signal.VOLUME),

@@ -1,8 +1,12 @@
 package fernwort.app.live;
 
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Component;
@@ -19,7 +23,27 @@ public class AlarmBar {
    * @param rig the address of the rig
    * @param name what the rig is called
    */
-  public record Row(String rig, String name, LiveAnswers.AlarmNow alarm) {}
+  public record Row(String rig, String name, LiveAnswers.AlarmNow alarm) {
+
+    private static final DateTimeFormatter TIME =
+        DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
+
+    /** Tells whether it makes a noise. */
+    public boolean calls() {
+      Instant quiet = alarm.quietUntil();
+      return alarm.seen() == null && (quiet == null || quiet.isBefore(Instant.now()));
+    }
+
+    /** Returns since when, as people read it. */
+    public String since() {
+      return TIME.format(alarm.since().atZone(ZoneId.systemDefault()));
+    }
+
+    /** Returns how bad it is, as its style is called. */
+    public String style() {
+      return "alarm-" + alarm.grade().name().toLowerCase(Locale.ROOT);
+    }
+  }
 
   void set(String rig, String name, List<LiveAnswers.AlarmNow> alarms) {
     if (alarms.isEmpty()) {

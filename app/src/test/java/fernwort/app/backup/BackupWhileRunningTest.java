@@ -64,7 +64,7 @@ class BackupWhileRunningTest {
         .contains("not a backup of Fernwort")
         .doesNotContain("\tat ");
     // A long file with a bad row: it says why, though much of it is still on its way.
-    StringBuilder rows = new StringBuilder("{\"format\":\"fernwort-backup-1\",\"step\":10,");
+    StringBuilder rows = new StringBuilder("{\"format\":\"fernwort-backup-1\",\"step\":11,");
     rows.append("\"tables\":{\"setting\":[{\"name\":null,\"entry\":\"x\"}");
     for (int row = 0; row < 200_000; row++) {
       rows.append(",{\"name\":\"n").append(row).append("\",\"entry\":\"x\"}");

@@ -63,7 +63,7 @@ public record Signal(
    * @param topic the topic, without wildcards
    * @param pointer where in a JSON payload the value is (RFC 6901); empty for all of it
    * @param scale what the number is multiplied by (1)
-   * @param offset what is added after that, in the unit of the kind
+   * @param offset what is added after that (in the unit of the kind)
    */
   public record Source(String topic, String pointer, double scale, double offset) {
     public Source {

@@ -67,7 +67,7 @@ public enum SignalKind {
    * Tells whether a sensor of this kind may say so; outside of it is a fault of the sensor. The
    * bounds are our own choice: wider than any rig, narrower than nonsense.
    *
-   * @param amount in the unit of the kind
+   * @param amount what it tells (in the unit of the kind)
    */
   public boolean isPlausible(double amount) {
     return amount >= least && amount <= most;

@@ -1,5 +1,6 @@
 package fernwort.core.live;
 
+import fernwort.core.format.PointedText;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Slope;
@@ -11,10 +12,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Reads the messages of one signal. What is no value of its kind is nothing: a sensor that babbles
@@ -38,8 +35,6 @@ final class SignalReader {
       Set.of("true", "1", "on", "yes", "wet", "leak", "running", "high");
   private static final Set<String> OFF =
       Set.of("false", "0", "off", "no", "dry", "ok", "stopped", "low");
-
-  private static final JsonMapper JSON = JsonMapper.builder().build();
 
   private final Network network;
   private final Signal signal;
@@ -72,15 +67,7 @@ final class SignalReader {
     if (signal.source().pointer().isEmpty()) {
       return Optional.of(message.trim()).filter(t -> !t.isEmpty());
     }
-    try {
-      @Nullable JsonNode node = JSON.readTree(message);
-      JsonNode at = node == null ? null : node.at(signal.source().pointer());
-      return at == null || !at.isValueNode() || at.isNull() || at.isMissingNode()
-          ? Optional.empty()
-          : Optional.of(at.asString().trim()).filter(t -> !t.isEmpty());
-    } catch (JacksonException e) {
-      return Optional.empty();
-    }
+    return PointedText.in(message, signal.source().pointer());
   }
 
   private Optional<Value> amount(String text, Slope slope) {

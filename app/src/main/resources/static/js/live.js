@@ -83,8 +83,26 @@
     }
   };
 
-  // The Board: a piece that looks as before is left alone, so that nobody loses what they hold.
-  const PIECES = "[data-piece]";
+  // The Board: what looks as before is left alone, so that nobody loses what they hold.
+  const PIECES = [".sheet svg > g", ".place-card svg > g", ".panel > .now"];
+  const changePieces = (board, next, selector) => {
+    const old = [...board.querySelectorAll(selector)];
+    const anew = [...next.querySelectorAll(selector)];
+    if (old.length !== anew.length) return false;
+    old.forEach((piece, i) => {
+      if (piece.outerHTML === anew[i].outerHTML || piece.contains(document.activeElement)) return;
+      piece.replaceWith(anew[i]);
+      globalThis.htmx?.process(anew[i]);
+    });
+    return true;
+  };
+  const changeWarnings = (board, next) => {
+    const old = board.querySelector(".panel > .warnings");
+    const anew = next.querySelector(".panel > .warnings");
+    if (old?.outerHTML === anew?.outerHTML) return;
+    old?.remove();
+    if (anew) board.querySelector(".panel > .now").after(anew);
+  };
   let renewing = false;
   let again = false;
   const renewBoard = async () => {
@@ -99,13 +117,12 @@
       const page = await fetched("/rigs/" + rig + "/board");
       const next = page?.getElementById("board");
       if (next) {
-        const now = new Map([...board.querySelectorAll(PIECES)].map((p) => [p.dataset.piece, p]));
-        for (const piece of next.querySelectorAll(PIECES)) {
-          const old = now.get(piece.dataset.piece);
-          if (old && old.outerHTML !== piece.outerHTML && !old.contains(document.activeElement)) {
-            old.replaceWith(piece);
-            globalThis.htmx?.process(piece);
-          }
+        const same = PIECES.every((selector) => changePieces(board, next, selector));
+        if (same) {
+          changeWarnings(board, next);
+        } else {
+          board.replaceWith(next);
+          globalThis.htmx?.process(next);
         }
       }
     } finally {

@@ -1,6 +1,8 @@
 package fernwort.app.board;
 
 import fernwort.app.board.layout.Layouts;
+import fernwort.app.live.LiveDesk;
+import fernwort.app.live.StandsAgainst;
 import fernwort.app.questions.Form;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
@@ -20,6 +22,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Lasts;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -40,6 +43,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** The Board: shows it, and takes turns of handles, readings, undo and redo. */
 @Controller
@@ -55,10 +59,18 @@ class BoardController {
   private final Sleep sleep;
   private final Diary diary;
   private final Layouts layouts;
+  private final LiveDesk live;
   private final Clock clock;
 
   BoardController(
-      Descriptions rigs, States states, Sleep sleep, Diary diary, Layouts layouts, Clock clock) {
+      Descriptions rigs,
+      States states,
+      Sleep sleep,
+      Diary diary,
+      Layouts layouts,
+      LiveDesk live,
+      Clock clock) {
+    this.live = live;
     this.sleep = sleep;
     this.diary = diary;
     this.rigs = rigs;
@@ -111,9 +123,25 @@ class BoardController {
       @RequestParam String position,
       @ModelAttribute("who") String who,
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
+      HttpServletResponse answer,
       Model model) {
     OpenRig rig = rigs.open(id);
-    states.turn(rig, part, position, who);
+    if (!live.canMove(id, part)) {
+      states.turn(rig, part, position, who);
+      return answer(rig, screen, model);
+    }
+    try {
+      live.command(id, part, position, false, who);
+    } catch (StandsAgainst e) {
+      String ask =
+          UriComponentsBuilder.fromPath("/rigs/{id}/devices/move")
+              .queryParam("part", "{part}")
+              .queryParam("position", "{position}")
+              .build(id, part, position)
+              .toString();
+      answer.setHeader("HX-Redirect", ask);
+      return "redirect:" + ask;
+    }
     return answer(rig, screen, model);
   }
 
@@ -255,7 +283,8 @@ class BoardController {
         screen.whole(drafter, () -> layouts.whole(rig.rig())),
         screen.places(drafter, () -> layouts.places(rig.rig())),
         Stream.concat(
-                Stream.concat(asleep(rig), setAside(rig, standing)),
+                Stream.concat(
+                    moving(rig), Stream.concat(asleep(rig), setAside(rig, standing))),
                 new Sentences(rig.rig(), standing.state(), outlook).now().stream())
             .toList(),
         outlook.warnings(),
@@ -277,6 +306,20 @@ class BoardController {
         .filter(t -> !standing.readings().containsKey(t.id()))
         .map(Part::label)
         .toList();
+  }
+
+  /** Motors that were told to move, and have not arrived. */
+  private Stream<String> moving(OpenRig rig) {
+    if (!live.isLive(rig.id())) {
+      return Stream.empty();
+    }
+    return live.commands(rig.id()).stream()
+        .filter(c -> c.state().equals("moving") || c.state().equals("failed"))
+        .map(c ->
+            (c.state().equals("moving") ? Says.IS_MOVING : Says.DID_NOT_ARRIVE)
+                .filled(
+                    rig.rig().part(c.part()).label(),
+                    rig.rig().position(c.part(), c.position()).words()));
   }
 
   /** A rig that was put to sleep says so, before anybody turns its pump on. */

@@ -195,7 +195,7 @@ final class Drafter {
         "",
         0,
         Message.NOTHING,
-        "",
+        Message.NOTHING,
         "fresh");
   }
 
@@ -230,9 +230,15 @@ final class Drafter {
         Amount.share(volume / rig.network().room(part.id()).capacity()));
   }
 
-  private String age(Part part) {
+  private Message age(Part part) {
+    if (standing.sensed().contains(part.id())) {
+      double room =
+          rig.network().room(part.id()).capacity() - standing.state().volume(part.id());
+      return Says.LIVE.with(Amount.volume(Math.max(0, room)));
+    }
     Logbook.Level level = standing.readings().get(part.id());
-    return level == null ? Says.RECORD_IT.text() : "read " + Ages.ago(level.at(), now);
+    return Message.words(
+        level == null ? Says.RECORD_IT.text() : "read " + Ages.ago(level.at(), now));
   }
 
   static String lower(Enum<?> value) {

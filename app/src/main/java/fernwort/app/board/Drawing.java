@@ -102,7 +102,7 @@ public record Drawing(
       String alarm,
       double fill,
       Message amount,
-      String age,
+      Message age,
       String water) {
 
     /** Returns where a mark stands beside its label: at its right, or where that begins there. */

@@ -22,6 +22,8 @@ enum Says implements Phrase {
       "The last reading of {} cannot be shown and is set aside; read it again."),
   EVERYTHING_AT_REST("everything at rest"),
   LAST_CHANGE_BY("Last change: {}, by {}"),
+  IS_MOVING("{} is moving to “{}”."),
+  DID_NOT_ARRIVE("{} did not reach “{}”. Look at it, and turn it by hand."),
 
   // Drafter: draws one state of a rig onto its layout.
   TURN_TO("{}: {}. Turn to: {}"),
@@ -29,6 +31,7 @@ enum Says implements Phrase {
   NOT_READ("not read"),
   NOT_TO_DRINK("{} · {}, not to drink"),
   RECORD_IT("record it"),
+  LIVE("live · {} to full"),
 
   // FirstLook: prepares the rig that people will look at first while the rest is still starting,
   // for which the other processor has nothing to do.

@@ -8,6 +8,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
+import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -199,6 +200,34 @@ class RigDevicesController {
     return PAGE.formatted(id);
   }
 
+  /** Asks whether a motor is to move though it is a danger; nothing moves by looking. */
+  @GetMapping("/move")
+  String ask(
+      @PathVariable String id,
+      @RequestParam String part,
+      @RequestParam String position,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    return live.danger(id, part, position)
+        .map(w -> ask(id, part, position, w, units, model))
+        .orElse(PAGE.formatted(id));
+  }
+
+  private String ask(
+      String id, String part, String position, Warning against, Units units, Model model) {
+    Rig rig = rigs.open(id).rig();
+    model.addAttribute("rig", id);
+    model.addAttribute("part", part);
+    model.addAttribute("position", position);
+    model.addAttribute("label", rig.part(part).label());
+    model.addAttribute("words", rig.position(part, position).words());
+    model.addAttribute("title", units.say(against.title()));
+    model.addAttribute("what", units.say(against.what()));
+    model.addAttribute("why", units.say(against.why()));
+    model.addAttribute("fix", units.say(against.fix()));
+    return "live/move-anyway";
+  }
+
   /** A motor is told to move; what is a danger is asked about first. */
   @PostMapping("/move")
   String move(
@@ -215,16 +244,7 @@ class RigDevicesController {
     try {
       live.command(id, part, position, anyway, who);
     } catch (StandsAgainst e) {
-      model.addAttribute("rig", id);
-      model.addAttribute("part", part);
-      model.addAttribute("position", position);
-      model.addAttribute("label", rig.part(part).label());
-      model.addAttribute("words", words);
-      model.addAttribute("title", units.say(e.warning().title()));
-      model.addAttribute("what", units.say(e.warning().what()));
-      model.addAttribute("why", units.say(e.warning().why()));
-      model.addAttribute("fix", units.say(e.warning().fix()));
-      return "live/move-anyway";
+      return ask(id, part, position, e.warning(), units, model);
     }
     Done.say(done, Says.MOVES.filled(rig.part(part).label(), words));
     return PAGE.formatted(id);

@@ -46,6 +46,9 @@ final class Things {
         .forEach(t -> add(all, SignalKind.LEVEL, "part", t.id(), t.label(), Says.LEVELS));
     rig.places().forEach(p -> add(all, SignalKind.LEAK, "place", p.id(), p.label(), Says.LEAKS));
     rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.CATCHES))
+        .forEach(p -> add(all, SignalKind.LEAK, "part", p.id(), p.label(), Says.LEAKS));
+    rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.TURNS) && p.kind().setsItself())
         .forEach(p -> add(all, SignalKind.POSITION, "part", p.id(), p.label(), Says.MOTORS));
     rig.parts().stream()

@@ -9,6 +9,7 @@ import fernwort.app.store.LiveStore;
 import fernwort.app.store.ReadingStore;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.diary.Entry;
+import fernwort.core.hazard.Warning;
 import fernwort.core.live.Alarm;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
@@ -453,6 +454,16 @@ public class LiveDesk implements SmartLifecycle {
       }
       return LiveAnswers.CommandNow.of(room.command(part, position, anyway, who, here, Now.read()));
     });
+  }
+
+  /** Returns the danger that moving a part would bring, if it would. */
+  public Optional<Warning> danger(String rig, String part, String position) {
+    return loop.ask(() -> there(rig).danger(part, position, Now.read()));
+  }
+
+  /** Tells whether a part can be told to move now: it is bound, and there is a connection. */
+  public boolean canMove(String rig, String part) {
+    return isLive(rig) && loop.ask(() -> connected && there(rig).canMove(part));
   }
 
   /** Returns the commands there were since the start, the newest first. */

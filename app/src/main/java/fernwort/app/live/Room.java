@@ -148,6 +148,11 @@ final class Room {
     return List.copyOf(alarms);
   }
 
+  /** Tells whether a part can be told to move. */
+  boolean canMove(String part) {
+    return live.driveOf(part).isPresent();
+  }
+
   /** Returns the names of the signals by which something can be told to move. */
   Set<String> movable() {
     return live.signals().stream()
@@ -225,7 +230,7 @@ final class Room {
   }
 
   /** Returns the danger that a turn brings and that is not there before it. */
-  private Optional<Warning> danger(String part, String position, Now now) {
+  Optional<Warning> danger(String part, String position, Now now) {
     State state = live.seen(house.states().of(rig).state(), now);
     Outlook.Preview preview = Outlook.Preview.of(rig, state, part, position);
     Set<Warning.Key> before =

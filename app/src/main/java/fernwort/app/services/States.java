@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.DoubleFunction;
@@ -90,7 +91,8 @@ public class States {
     return new Standing(
         new State(new Setting(positions), volumes, parked(rig)),
         readings,
-        logbook.setAside(rig.id()));
+        logbook.setAside(rig.id()),
+        Set.copyOf(live.of(rig.id()).keySet()));
   }
 
   /** Returns how a rig is parked. */

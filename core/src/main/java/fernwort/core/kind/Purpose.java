@@ -62,6 +62,8 @@ public enum Purpose {
   PROTECTS,
   /** Water stands in it against smell. */
   TRAPS,
+  /** It catches what drips, and water in it is a leak. */
+  CATCHES,
   /** Lines meet in it. */
   JOINS,
   /** Water under pressure comes by it. */

@@ -8,6 +8,8 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
@@ -21,6 +23,14 @@ import java.util.List;
  * @param contact whether a contact in it tells that water stands there
  */
 public record LeakTray(double holds, boolean contact) implements Fitting {
+
+  private static final Purposes PURPOSES = Purposes.of(Purpose.CATCHES);
+
+  @Override
+  public Purposes purposes() {
+    return PURPOSES;
+  }
+
   @Override
   public InLine inLine() {
     return InLine.STUB;

@@ -152,6 +152,7 @@ class RigDevicesController {
       @RequestParam(defaultValue = "") String height,
       @RequestParam(defaultValue = "") String wet,
       @RequestParam(defaultValue = "") String command,
+      @RequestParam(defaultValue = "") String lost,
       @RequestParam Map<String, String> all,
       @ModelAttribute("units") Units units,
       RedirectAttributes done) {
@@ -170,7 +171,8 @@ class RigDevicesController {
             high.orElse(null),
             wet,
             command,
-            texts(rig.rig(), thing, all));
+            texts(rig.rig(), thing, all),
+            lost);
     Set<String> taken =
         live.signals(id).stream().map(LiveAnswers.SignalNow::name).collect(Collectors.toSet());
     String name = things.name(entered, taken);

@@ -162,6 +162,7 @@ final class Things {
    * @param wet what means water
    * @param command where a motor is told to move; empty for nowhere
    * @param texts what is sent for each position
+   * @param lost where its board turns it when the link is lost; empty where it stays
    */
   record Entered(
       String thing,
@@ -171,7 +172,8 @@ final class Things {
       @Nullable Double height,
       String wet,
       String command,
-      Map<String, String> texts) {}
+      Map<String, String> texts,
+      String lost) {}
 
   /**
    * Returns what was entered as a signal.
@@ -201,7 +203,7 @@ final class Things {
         e.pointer().strip(),
         scale,
         in == In.FAHRENHEIT && kind == SignalKind.TEMPERATURE ? FAHRENHEIT_ZERO : null,
-        e.command().isBlank() ? null : new SignalText.Command(e.command().strip(), e.texts()));
+        e.command().isBlank() ? null : new SignalText.Command(e.command().strip(), e.texts(), e.lost().isBlank() ? null : e.lost()));
   }
 
   private static @Nullable String id(String[] chosen, String where) {

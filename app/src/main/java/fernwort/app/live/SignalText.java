@@ -47,8 +47,11 @@ public record SignalText(
    *
    * @param topic where commands go
    * @param payloads what is sent for each position
+   * @param lost where its board turns it by itself when the link is lost; left out where it stays
    */
-  public record Command(@Nullable String topic, @Nullable Map<String, String> payloads) {}
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  public record Command(
+      @Nullable String topic, @Nullable Map<String, String> payloads, @Nullable String lost) {}
 
   /**
    * Returns the signal.
@@ -69,7 +72,7 @@ public record SignalText(
             text(topic), text(pointer), scale == null ? 1 : scale, offset == null ? 0 : offset),
         Optional.ofNullable(command)
             .map(c ->
-                new Signal.Drive(text(c.topic()), c.payloads() == null ? Map.of() : c.payloads())));
+                new Signal.Drive(text(c.topic()), c.payloads() == null ? Map.of() : c.payloads(), text(c.lost()))));
   }
 
   private Signal.Subject subject(SignalKind is) {
@@ -128,7 +131,7 @@ public record SignalText(
         signal.source().pointer().isEmpty() ? null : signal.source().pointer(),
         signal.source().scale() == 1 ? null : signal.source().scale(),
         signal.source().offset() == 0 ? null : signal.source().offset(),
-        signal.drive().map(d -> new Command(d.topic(), d.payloads())).orElse(null));
+        signal.drive().map(d -> new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost())).orElse(null));
   }
 
   private static @Nullable String id(Signal.Subject on, SignalKind.Where where) {

@@ -5,7 +5,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
@@ -85,8 +87,9 @@ public record Signal(
    *
    * @param topic where commands go
    * @param payloads what is sent for each position, and what means it when it is reported
+   * @param lost where its board turns it by itself when the link is lost; empty where it stays
    */
-  public record Drive(String topic, Map<String, String> payloads) {
+  public record Drive(String topic, Map<String, String> payloads, String lost) {
     public Drive {
       Signal.checkTopic(topic);
       payloads = new LinkedHashMap<>(payloads);
@@ -180,7 +183,11 @@ public record Signal(
     if (!part.kind().setsItself()) {
       throw new Refusal(Says.HAS_NO_MOTOR.with(part.label()));
     }
-    for (String position : drive.payloads().keySet()) {
+    List<String> named = new ArrayList<>(drive.payloads().keySet());
+    if (!drive.lost().isEmpty()) {
+      named.add(drive.lost());
+    }
+    for (String position : named) {
       if (part.kind().positions().stream().map(Position::id).noneMatch(position::equals)) {
         throw new Refusal(Says.HAS_NO_POSITION.with(part.label(), position));
       }

@@ -65,7 +65,7 @@ final class LiveBench {
             "",
             new Source("van/" + name, "", 1, 0),
             Optional.of(
-                new Drive("van/" + name + "/set", Map.of("open", "OPEN", "shut", "CLOSE")))));
+                new Drive("van/" + name + "/set", Map.of("open", "OPEN", "shut", "CLOSE"), ""))));
     return this;
   }
 

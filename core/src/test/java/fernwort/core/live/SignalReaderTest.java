@@ -162,7 +162,7 @@ class SignalReaderTest {
         .hasMessageContaining("belongs to the broker");
     assertThatThrownBy(() -> bind(SignalKind.SWITCH, Where.PART, "fore", "van/x"))
         .hasMessageContaining("how high");
-    assertThatThrownBy(() -> new Signal.Drive("van/x", Map.of("open", "GO", "shut", "GO")))
+    assertThatThrownBy(() -> new Signal.Drive("van/x", Map.of("open", "GO", "shut", "GO"), ""))
         .hasMessageContaining("same text");
   }
 

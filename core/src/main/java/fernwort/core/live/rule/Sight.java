@@ -1,0 +1,17 @@
+package fernwort.core.live.rule;
+
+import fernwort.core.live.Value;
+import java.util.Optional;
+
+/** What a rule can see: the real signals and motors, or simulated ones. */
+public interface Sight {
+
+  /** Returns what a signal tells; nothing where it cannot be trusted. */
+  Optional<Value> value(String signal);
+
+  /** Returns the position in which a handle is, as far as anybody knows. */
+  String position(String part);
+
+  /** Tells whether a motor that was told to move has failed to arrive. */
+  boolean failed(String part);
+}

@@ -1,0 +1,219 @@
+package fernwort.core.live.rule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.automation.Automation;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.live.Signal;
+import fernwort.core.live.SignalKind;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
+
+/** A rule is tried before it may act: what it can do to a tank that mains fill by a motor valve. */
+class RuleProofTest {
+
+  /** @param unpowered where the fill valve goes without power; empty where it stays */
+  private static Rig rig(String unpowered) {
+    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
+        .part("check", "Check valve", 0, 0, 1, Fittings.check())
+        .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
+        .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
+        .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
+        .line("b", "B", "check.out > motor.a", 12, 1, Material.PEX, 1)
+        .line("c", "C", "motor.b > tank.high", 12, 1, Material.PEX, 1)
+        .line("d", "D", "tank.low > tap.cold", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  private static Signal signal(String name, SignalKind kind, SignalKind.Where where, String id) {
+    return new Signal(
+        name,
+        kind,
+        new Signal.Subject(where, id),
+        Signal.As.VOLUME,
+        Optional.empty(),
+        "",
+        new Signal.Source("van/" + name, "", 1, 0),
+        Optional.empty());
+  }
+
+  private static final List<Signal> LEVEL =
+      List.of(signal("level", SignalKind.LEVEL, SignalKind.Where.PART, "tank"));
+
+  private static State state(Rig rig) {
+    Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
+    positions.put("inlet", "mains");
+    return new State(new fernwort.core.rig.Setting(positions), Map.of(), Slope.LEVEL);
+  }
+
+  private static Rule keep(Rig rig, double high) {
+    return ReadyRules.of(Network.of(rig), LEVEL)
+        .of("keep", Automation.keepBetween(rig, "tank", "motor", 0.5, high), state(rig));
+  }
+
+  /** A store from which a pump fills the tank. */
+  private static Rig pumped() {
+    return CaseRigs.vented(
+            CaseRigs.vented(
+                CaseRigs.rig()
+                    .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+                    .part("store", "Store", 2, 0, 0.4, CaseRigs.tank(1)),
+                "tank",
+                1),
+            "store",
+            0.4)
+        .part("pump", "Lift pump", 1, 0, 0.3, Fittings.transferPump(8, 1))
+        .part("check", "Check valve", 1, 0, 0.9, Fittings.check())
+        .line("a", "A", "store.low > pump.in", 12, 1, Material.PEX, 1)
+        .line("b", "B", "pump.out > check.in", 12, 1, Material.PEX, 1)
+        .line("c", "C", "check.out > tank.high", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  /** @param lost where the pump's board turns it when the link is lost; empty where it stays */
+  private static RuleProof.Verdict byPump(String lost) {
+    Rig rig = pumped();
+    State now = new State(rig.atRest(), Map.of(), Slope.LEVEL);
+    List<Signal> signals = new ArrayList<>(LEVEL);
+    Signal pump = signal("pump", SignalKind.PUMP, SignalKind.Where.PART, "pump");
+    signals.add(
+        new Signal(
+            "pump",
+            pump.kind(),
+            pump.on(),
+            pump.as(),
+            Optional.empty(),
+            "",
+            pump.source(),
+            Optional.of(new Signal.Drive("van/pump/set", Map.of("on", "1", "off", "0"), lost))));
+    Network network = Network.of(rig);
+    Rule rule =
+        ReadyRules.of(network, signals)
+            .of("keep", Automation.keepBetween(rig, "tank", "pump", 0.5, 0.7), now);
+    return RuleProof.of(network, signals).verdict(rule, now);
+  }
+
+  @Test
+  void aRuleThatFillsByAPumpThatStopsWithoutALinkHolds() {
+    RuleProof.Verdict verdict = byPump("off");
+    assertThat(verdict.stories()).isEmpty();
+    assertThat(verdict.acted()).isGreaterThan(10);
+    assertThat(verdict.held()).isTrue();
+  }
+
+  @Test
+  void aPumpThatRunsOnWithoutALinkIsTold() {
+    assertThat(byPump("").stories())
+        .extracting(RuleProof.Story::fault)
+        .containsOnly(RuleFault.LINK_LOST);
+  }
+
+  /** Nothing but a second means helps where the one valve sticks open: a float, or a hand. */
+  @Test
+  void aRuleThatFillsByOneValveFailsWhenThatSticksAndByNothingElse() {
+    Rig rig = rig("shut");
+    RuleProof.Verdict verdict =
+        RuleProof.of(Network.of(rig), LEVEL).verdict(keep(rig, 0.75), state(rig));
+    assertThat(verdict.reached()).isPositive();
+    assertThat(verdict.stories())
+        .extracting(RuleProof.Story::fault)
+        .containsOnly(RuleFault.MOTOR_STUCK);
+  }
+
+  @Test
+  void oneThatMayRunForHoursOverflowsWhenItsSensorSticksAndIsShownAsAStory() {
+    Rig rig = rig("shut");
+    Rule rule = keep(rig, 0.75).within(2 * 3600);
+    RuleProof.Verdict verdict = RuleProof.of(Network.of(rig), LEVEL).verdict(rule, state(rig));
+    assertThat(verdict.held()).isFalse();
+    assertThat(verdict.stories())
+        .anySatisfy(s -> {
+          assertThat(s.fault()).isEqualTo(RuleFault.SENSOR_STUCK);
+          assertThat(s.harm()).contains("ater runs out");
+          assertThat(s.story())
+              .extracting(RuleProof.Line::words)
+              .contains("The rule begins")
+              .anyMatch(w -> w.startsWith("It turns Fill motor"));
+          assertThat(s.story()).isSortedAccordingTo(
+              java.util.Comparator.comparingDouble(RuleProof.Line::at));
+        });
+  }
+
+  @Test
+  void aValveThatStaysOpenWithoutALinkOverflows() {
+    Rig rig = rig("");
+    RuleProof.Verdict verdict =
+        RuleProof.of(Network.of(rig), LEVEL).verdict(keep(rig, 0.75), state(rig));
+    assertThat(verdict.stories()).extracting(RuleProof.Story::fault).contains(RuleFault.LINK_LOST);
+  }
+
+  @Test
+  void aRuleThatNeverDoesAnythingIsNotHeld() {
+    Rig rig = rig("shut");
+    Rule never =
+        new Rule(
+            "never",
+            List.of(new Rule.Amount("level", true, 10, 0, 0)),
+            List.of(),
+            List.of(new Rule.Move(new Turn("motor", "shut"))),
+            60,
+            List.of(),
+            List.of());
+    RuleProof.Verdict verdict = RuleProof.of(Network.of(rig), LEVEL).verdict(never, state(rig));
+    assertThat(verdict.acted()).isZero();
+    assertThat(verdict.held()).isFalse();
+  }
+
+  @Test
+  void stoppingAtFullHoldsWhateverTheValveDoesWithoutPower() {
+    Rig rig = rig("");
+    Rule stop =
+        ReadyRules.of(Network.of(rig), LEVEL)
+            .of("stop", Automation.stopWhenFull(rig, "tank", "motor", 0.8), state(rig));
+    RuleProof.Verdict verdict =
+        RuleProof.of(Network.of(rig), LEVEL)
+            .verdict(stop, state(rig).with("motor", "open"));
+    assertThat(verdict.stories()).isEmpty();
+    assertThat(verdict.held()).isTrue();
+  }
+
+  @Test
+  void whatARuleNamesHasToBeThere() {
+    Rig rig = rig("shut");
+    Rule good = keep(rig, 0.75);
+    assertThat(good.checked(rig, LEVEL)).isEqualTo(good);
+    assertThatThrownBy(() -> good.checked(rig, List.of()))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("no signal “level”");
+    assertThatThrownBy(() -> good.within(0).checked(rig, LEVEL)).hasMessageContaining("at most");
+    Rule byHand =
+        new Rule(
+            "x",
+            good.when(),
+            List.of(),
+            List.of(new Rule.Move(new Turn("tap", "cold"))),
+            60,
+            List.of(),
+            List.of());
+    assertThatThrownBy(() -> byHand.checked(rig, LEVEL)).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() ->
+            ReadyRules.of(Network.of(rig), List.of())
+                .of("leak", Automation.shutOnLeak(rig), state(rig)))
+        .hasMessageContaining("no leak sensor");
+  }
+}

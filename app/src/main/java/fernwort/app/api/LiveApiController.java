@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
+import fernwort.app.live.RuleText;
 import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
 import fernwort.core.hazard.Warning;
@@ -181,6 +182,39 @@ class LiveApiController {
     Warning warning = e.warning();
     return ResponseEntity.status(HttpStatus.CONFLICT)
         .body(new Against(warning.title() + ". " + warning.fix(), warning));
+  }
+
+  @GetMapping("/rigs/{id}/live/rules")
+  @Operation(summary = "The rules of a rig, with what came of trying each")
+  List<LiveDesk.RuleNow> rules(@PathVariable String id) {
+    return live.rules(id);
+  }
+
+  @GetMapping("/rigs/{id}/live/rules/{name}")
+  @Operation(summary = "One rule")
+  LiveDesk.RuleNow rule(@PathVariable String id, @PathVariable String name) {
+    return live.rule(id, name);
+  }
+
+  @PutMapping("/rigs/{id}/live/rules/{name}")
+  @Operation(
+      summary = "Keep a rule; a new one tells only, and goes live when it held in the simulation")
+  LiveDesk.RuleNow keep(
+      @PathVariable String id, @PathVariable String name, @RequestBody RuleText rule) {
+    return live.keep(id, name, rule);
+  }
+
+  @DeleteMapping("/rigs/{id}/live/rules/{name}")
+  @Operation(summary = "Remove a rule; one in the middle is put safe first")
+  ResponseEntity<Void> removeRule(@PathVariable String id, @PathVariable String name) {
+    live.removeRule(id, name);
+    return ResponseEntity.noContent().build();
+  }
+
+  @GetMapping("/rigs/{id}/live/rules/{name}/proof")
+  @Operation(summary = "What came of trying a rule: the runs that ended in harm, as stories in time")
+  LiveDesk.Proof proof(@PathVariable String id, @PathVariable String name) {
+    return live.rule(id, name).proof();
   }
 
   @GetMapping(value = "/rigs/{id}/live/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)

@@ -10,9 +10,13 @@ import fernwort.app.store.ReadingStore;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Warning;
+import fernwort.core.jobs.automation.Automation;
 import fernwort.core.live.Alarm;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
+import fernwort.core.live.rule.ReadyRules;
+import fernwort.core.live.rule.Rule;
+import fernwort.core.live.rule.RuleProof;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -61,6 +65,7 @@ public class LiveDesk implements SmartLifecycle {
   private final LiveEvents events;
   private final Diary diary;
   private final Room.House house;
+  private final Trials trials;
   private final Loop loop = new Loop(this::round);
   private final Map<String, Room> rooms = new LinkedHashMap<>();
   private final Discovery discovery = new Discovery();
@@ -87,7 +92,8 @@ public class LiveDesk implements SmartLifecycle {
     this.settings = settings;
     this.events = events;
     this.diary = diary;
-    house = new Room.House(rigs, states, store, readings, levels, events, bar, mapper);
+    trials = new Trials(states);
+    house = new Room.House(rigs, states, diary, store, readings, levels, events, bar, mapper);
   }
 
   // The connection.
@@ -150,9 +156,9 @@ public class LiveDesk implements SmartLifecycle {
   private void open() {
     opened = true;
     rooms.clear();
-    for (String rig : house.store().rigs()) {
-      room(rig);
-    }
+    Set<String> rigs = new HashSet<>(house.store().rigs());
+    rigs.addAll(house.store().ruled());
+    rigs.forEach(this::room);
     settings
         .address()
         .ifPresent(address -> {
@@ -253,7 +259,7 @@ public class LiveDesk implements SmartLifecycle {
     Now now = Now.read();
     for (Map.Entry<String, Room> room : List.copyOf(rooms.entrySet())) {
       try {
-        room.getValue().round(now);
+        room.getValue().round(now, connected ? Optional.ofNullable(link) : Optional.empty());
       } catch (Refusal gone) {
         // The rig was deleted.
         rooms.remove(room.getKey());
@@ -479,6 +485,115 @@ public class LiveDesk implements SmartLifecycle {
    */
   public SseEmitter watch(String rig, UnaryOperator<Object> shown) {
     return events.watch(house.rigs().open(rig).id(), shown);
+  }
+
+  // Rules.
+
+  /**
+   * A rule as it is.
+   *
+   * @param acting whether it is in the middle
+   * @param told what it told last
+   */
+  public record RuleNow(
+      String name, String state, boolean acting, String told, RuleText rule, Proof proof) {}
+
+  /**
+   * What came of trying a rule.
+   *
+   * @param done whether all trials are over
+   * @param held whether it did what it is for, and no harm
+   * @param runs how many trials there were
+   * @param stories those that ended in harm
+   */
+  public record Proof(boolean done, boolean held, int runs, List<RuleProof.Story> stories) {}
+
+  /** Returns the rules of a rig. */
+  public List<RuleNow> rules(String rig) {
+    return loop.ask(() -> {
+      Room room = there(rig);
+      return room.rules().all().stream().map(r -> now(room, r)).toList();
+    });
+  }
+
+  /** Returns a rule. */
+  public RuleNow rule(String rig, String name) {
+    return rules(rig).stream()
+        .filter(r -> r.name().equals(name))
+        .findFirst()
+        .orElseThrow(() -> new fernwort.app.Missing(Says.THERE_IS_NO_RULE.filled(name)));
+  }
+
+  private RuleNow now(Room room, RuleBook.Kept rule) {
+    return new RuleNow(
+        rule.name(),
+        rule.state(),
+        rule.acting(),
+        rule.told(),
+        rule.text().in(rule.state()),
+        trials.look(room, rule.rule()));
+  }
+
+  /**
+   * Keeps a rule. A new one tells only; it acts when it held in the simulation.
+   *
+   * @throws Refusal naming what is missing, or why it may not act
+   */
+  public RuleNow keep(String rig, String name, RuleText text) {
+    String state = text.state() == null ? RuleBook.TELLS : text.state();
+    if (!Set.of(RuleBook.OFF, RuleBook.TELLS, RuleBook.LIVE).contains(state)) {
+      throw new Refusal(Says.A_RULE_IS.with(state));
+    }
+    Rule rule = text.rule(name);
+    boolean acts = state.equals(RuleBook.LIVE);
+    Room asked =
+        loop.ask(() -> {
+          Room room = there(rig);
+          Signal.checkName(name);
+          rule.checked(room.rig().rig(), room.live().signals());
+          // It is kept as one that tells before it is tried: what was typed is not lost.
+          room.rules().put(name, text, acts ? RuleBook.TELLS : state, hands(room));
+          return room;
+        });
+    if (acts) {
+      trials
+          .refusal(trials.wait(asked, rule))
+          .ifPresent(why -> {
+            throw new Refusal(Says.IT_STAYS.with(name, why));
+          });
+      loop.ask(() -> {
+        asked.rules().put(name, text, state, hands(asked));
+        return true;
+      });
+    }
+    return rule(rig, name);
+  }
+
+  /** Makes a rule of an aim as people choose it. */
+  public RuleNow keep(String rig, String name, Automation automation) {
+    Rule rule =
+        loop.ask(() -> {
+          Room room = there(rig);
+          return ReadyRules.of(room.rig().network(), room.live().signals())
+              .of(name, automation, house.states().of(room.rig()).state());
+        });
+    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
+  }
+
+  private RuleBook.Hands hands(Room room) {
+    Link here = link;
+    return room.hands(here == null ? Link.NONE : here, Now.read());
+  }
+
+  /** Takes a rule away; one that is in the middle is put safe first. */
+  public void removeRule(String rig, String name) {
+    loop.ask(() -> {
+      Room room = there(rig);
+      if (!room.rules().remove(name, hands(room))) {
+        throw new fernwort.app.Missing(Says.THERE_IS_NO_RULE.filled(name));
+      }
+      return true;
+    });
   }
 
   // From start to stop.

@@ -1,6 +1,7 @@
 package fernwort.app.live;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
 import fernwort.app.services.LiveLevels;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Outlook;
@@ -8,16 +9,21 @@ import fernwort.app.services.States;
 import fernwort.app.store.LiveStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.ReadingStore;
+import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.live.Alarm;
 import fernwort.core.live.AlarmCause;
+import fernwort.core.live.AlarmCode;
 import fernwort.core.live.LiveRig;
 import fernwort.core.live.MotorCommand;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
+import fernwort.core.live.rule.RuleRun;
+import fernwort.core.live.rule.Sight;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -69,10 +75,14 @@ final class Room {
   /** A valve that flutters is written down at most so often (s); own choice. */
   private static final double TURN_PAUSE = 5;
 
+  /** Who did something is no longer in the log (characters). */
+  private static final int LONGEST_WHO = 40;
+
   /** What the rooms share. */
   record House(
       Descriptions rigs,
       States states,
+      Diary diary,
       LiveStore store,
       ReadingStore readings,
       LiveLevels levels,
@@ -92,6 +102,7 @@ final class Room {
   private final Set<String> news = new LinkedHashSet<>();
   private final Set<String> states = new HashSet<>();
   private final Minutes minutes = new Minutes();
+  private final RuleBook rules;
   private double looked = Double.NEGATIVE_INFINITY;
   private double lookedUp = Double.NEGATIVE_INFINITY;
   private boolean dirty = true;
@@ -102,6 +113,7 @@ final class Room {
     rig = house.rigs().open(id);
     live = opened();
     alarms = new ArrayList<>(house.store().asking(id));
+    rules = new RuleBook(id, house.store(), house.mapper());
     showAlarms();
   }
 
@@ -252,7 +264,7 @@ final class Room {
   }
 
   /** Looks round: motors, handles, levels, alarms, what is to be kept and told. */
-  void round(Now now) {
+  void round(Now now, Optional<Link> link) {
     boolean due = now.steady() - looked >= ROUND;
     if (now.steady() - lookedUp >= LOOK_UP) {
       lookedUp = now.steady();
@@ -273,7 +285,82 @@ final class Room {
     followPositions(state.setting(), now);
     followLevels(now);
     alarms(live.causes(house.states().of(rig).state(), now), now);
+    if (!rules.isEmpty() && link.isPresent()) {
+      rules.go(sight(now), hands(link.get(), now), now);
+    }
     keep(minutes.ready(now.wall()), now.wall());
+  }
+
+  RuleBook rules() {
+    return rules;
+  }
+
+  LiveRig live() {
+    return live;
+  }
+
+  /** What rules see: what can be trusted, and handles as far as anybody knows. */
+  private Sight sight(Now now) {
+    Setting setting = house.states().of(rig).state().setting();
+    return new Sight() {
+      @Override
+      public Optional<Value> value(String signal) {
+        return live.told(signal, now)
+            .filter(t -> t.state().canBeActedOn())
+            .flatMap(LiveRig.Told::value);
+      }
+
+      @Override
+      public String position(String part) {
+        return setting.of(part);
+      }
+
+      @Override
+      public boolean failed(String part) {
+        return live.commands().stream()
+            .filter(c -> c.part().equals(part))
+            .reduce((first, last) -> last)
+            .filter(c -> c.state() == MotorCommand.Progress.FAILED)
+            .isPresent();
+      }
+    };
+  }
+
+  /** How rules reach motors and people; no rule may bring a danger. */
+  RuleBook.Hands hands(Link link, Now now) {
+    return new RuleBook.Hands() {
+      @Override
+      public boolean move(Turn turn, String rule) {
+        try {
+          command(turn.part(), turn.position(), false, who(rule), link, now);
+          return true;
+        } catch (StandsAgainst | Refusal e) {
+          tell(rule, e.getMessage());
+          return false;
+        }
+      }
+
+      @Override
+      public void tell(String rule, String words) {
+        house.events().tell(id, LiveEvents.Topic.RULE, Map.of("rule", rule, "words", words));
+        house
+            .diary()
+            .add(rig, new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words)), now.wall(), who(rule));
+      }
+
+      @Override
+      public void brokenOff(String rule, RuleRun.Why why) {
+        AlarmCause cause =
+            new AlarmCause(
+                AlarmCode.RULE_BROKEN_OFF, rule, AlarmCode.RULE_BROKEN_OFF.words(rule));
+        set(Alarm.raised(UUID.randomUUID().toString(), cause, now.wall()).gone(now.wall()));
+      }
+    };
+  }
+
+  private static String who(String rule) {
+    String who = "rule " + rule;
+    return who.length() > LONGEST_WHO ? who.substring(0, LONGEST_WHO) : who;
   }
 
   private void tellSignals(Now now) {

@@ -26,6 +26,28 @@ enum Says implements Phrase {
   QUIET_FOR("Quiet can be from 1 minute to a day; choose a time"),
   BY_SENSOR("{}, by sensor"),
   ALARM_SEEN("Alarm seen: {}, since {}"),
+  // RuleText: a rule as programs and the database write it.
+  A_TEST_IS_OF("A test needs a signal with above, below or is, or a part with its position"),
+  A_MOVE_IS("A step that turns something needs the part as turn and its position as to"),
+
+  // RuleBook: the rules of one rig as they go on.
+  IT_WOULD_TURN("It would turn {}"),
+  THE_RULE_HAS_BEGUN("It has begun"),
+  THE_RULE_HAS_ENDED("It has ended"),
+  BROKEN_OFF_SIGNAL("Broken off: a sensor cannot be trusted any more"),
+  BROKEN_OFF_MOTOR("Broken off: a motor did not arrive, or could not be told to move"),
+  BROKEN_OFF_TIME("Broken off: it took longer than it may"),
+  BROKEN_OFF_STOP("Broken off: it was stopped in the middle"),
+  THERE_IS_NO_RULE("The rig has no rule “{}”; see which there are"),
+  A_RULE_IS("A rule is off, tells or live, not “{}”"),
+  IT_STAYS("“{}” stays at tells only: {}"),
+  IT_NEVER_CAME_TO_ITS_END(
+      "in the simulation it never came to its end; see what else has to be open"),
+  IT_ENDS_IN_HARM("when {}, {}"),
+  IT_CANNOT_BE_TRIED("a signal that it watches cannot be tried in the simulation"),
+  THE_RULE_SAYS("Rule “{}”: {}"),
+
+  // BrokerSettings: where the broker is, and who may connect.
   GIVE_THE_ADDRESS("Give the address of the broker, such as mqtt://192.168.1.20"),
   A_PASSWORD_IS_NO_LONGER("User and password can have {} characters each; shorten them"),
   THE_PASSWORD_CANNOT_BE_KEPT("The password cannot be kept in the data folder; check its room"),

@@ -105,6 +105,15 @@ public record Signal(
   }
 
   public Signal {
+    checkName(name);
+  }
+
+  /**
+   * Checks the name of a signal or a rule.
+   *
+   * @throws Refusal when it has other characters than letters, digits, dots and dashes
+   */
+  public static void checkName(String name) {
     if (!NAME.matcher(name).matches() || name.length() > LONGEST_NAME) {
       throw new Refusal(Says.A_NAME_IS_LETTERS.with(name, LONGEST_NAME));
     }

@@ -20,6 +20,14 @@ public enum RuleFault {
     this.words = words;
   }
 
+  /** Tells whether it changes what a rig does that nobody watches; sensors alone do not. */
+  boolean isOfTheRig() {
+    return switch (this) {
+      case TAP_OPEN, POWER_LOST, LINK_LOST -> true;
+      case NONE, SENSOR_STUCK, SENSOR_DRIFTS, SENSOR_LOST, MOTOR_STUCK, FERNWORT_STOPPED -> false;
+    };
+  }
+
   /** Returns it as people say it, after "when". */
   public String words() {
     return words.text();

@@ -31,8 +31,11 @@ import java.util.stream.Collectors;
  */
 public final class RuleProof {
 
-  /** It is watched for so long after the most that it may take (s); own choice. */
-  private static final double AFTER = 900;
+  /** It is watched for so long after it is over (s); own choice. */
+  private static final double AFTER = 600;
+
+  /** Whether it is over is looked up so often (s). */
+  private static final double SLICE = 300;
 
   /** It is watched no longer (s); own choice: a run costs time. */
   private static final double LONGEST = 2 * 3600;
@@ -115,8 +118,10 @@ public final class RuleProof {
     List<Story> stories = new ArrayList<>();
     Set<String> told = new LinkedHashSet<>();
     for (State start : starts(rule, now)) {
+      Set<String> byHand = harms(course(rule, start, RuleFault.NONE, 0, false));
       for (RuleFault fault : RuleFault.values()) {
-        Set<String> without = harms(course(rule, start, fault, 0, false));
+        Set<String> without =
+            fault.isOfTheRig() ? harms(course(rule, start, fault, 0, false)) : byHand;
         for (int step : steps(rule, fault)) {
           Course course = course(rule, start, fault, step, true);
           runs++;
@@ -233,12 +238,19 @@ public final class RuleProof {
     List<Event> events = new ArrayList<>();
     List<Line> turns = new ArrayList<>();
     double end = Math.min(LONGEST, rule.atMost() + AFTER);
-    new Acted(
+    Acted acted =
+        new Acted(
             run,
             List.of(trial),
             events::add,
-            (at, act) -> turns.add(new Line(at, words(new Turn(act.part(), act.position())))))
-        .runTo(end);
+            (at, act) -> turns.add(new Line(at, words(new Turn(act.part(), act.position())))));
+    for (double at = SLICE; at < end + SLICE; at += SLICE) {
+      acted.runTo(Math.min(at, end));
+      double now = at;
+      if (trial.over().filter(over -> now - over > AFTER).isPresent()) {
+        break;
+      }
+    }
     return new Course(trial.told(), events, turns, end);
   }
 

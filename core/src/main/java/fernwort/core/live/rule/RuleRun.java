@@ -185,6 +185,12 @@ public final class RuleRun {
     }
   }
 
+  /** Lets it be: it has only told what it would do, and watches on until its reason has gone. */
+  public void letBe() {
+    phase = Phase.WATCHING;
+    armed = false;
+  }
+
   /** Breaks it off: everything is put safe, whether it arrives or not. */
   public List<Deed> breakOff(Why why) {
     List<Deed> deeds = new ArrayList<>();

@@ -26,7 +26,7 @@ import java.util.Set;
 final class RuleTrial implements Actor, Sight {
 
   /** How often a rule looks (s). */
-  private static final double LOOK = 5;
+  private static final double LOOK = 10;
 
   /** A level that acts is so old: the median of half a minute lags (s). */
   private static final double LAG = 15;
@@ -91,6 +91,16 @@ final class RuleTrial implements Actor, Sight {
     return told;
   }
 
+  /** Returns when the rule was over (s); nothing while it is not, or can begin anew. */
+  Optional<Double> over() {
+    if (run.isActing() || told.isEmpty()) {
+      return Optional.empty();
+    }
+    RuleRun.Deed last = told.getLast().deed();
+    boolean ended = last instanceof RuleRun.Ended || last instanceof RuleRun.BrokenOff;
+    return ended && turning.isEmpty() ? Optional.of(told.getLast().at()) : Optional.empty();
+  }
+
   @Override
   public double next(Moment moment) {
     return turning.values().stream().reduce(nextLook, Math::min);
@@ -106,7 +116,7 @@ final class RuleTrial implements Actor, Sight {
         past.removeFirst();
       }
       look(moment, acts);
-      nextLook = moment.time() + LOOK;
+      nextLook = this.acts ? moment.time() + LOOK : Double.POSITIVE_INFINITY;
     }
     List<Turn> due =
         turning.entrySet().stream()

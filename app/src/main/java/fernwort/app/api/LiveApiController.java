@@ -212,7 +212,8 @@ class LiveApiController {
   }
 
   @GetMapping("/rigs/{id}/live/rules/{name}/proof")
-  @Operation(summary = "What came of trying a rule: the runs that ended in harm, as stories in time")
+  @Operation(
+      summary = "What came of trying a rule: the runs that ended in harm, as stories in time")
   LiveDesk.Proof proof(@PathVariable String id, @PathVariable String name) {
     return live.rule(id, name).proof();
   }

@@ -283,8 +283,7 @@ class BoardController {
         screen.whole(drafter, () -> layouts.whole(rig.rig())),
         screen.places(drafter, () -> layouts.places(rig.rig())),
         Stream.concat(
-                Stream.concat(
-                    moving(rig), Stream.concat(asleep(rig), setAside(rig, standing))),
+                Stream.concat(moving(rig), Stream.concat(asleep(rig), setAside(rig, standing))),
                 new Sentences(rig.rig(), standing.state(), outlook).now().stream())
             .toList(),
         outlook.warnings(),

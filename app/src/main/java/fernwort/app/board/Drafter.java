@@ -232,8 +232,7 @@ final class Drafter {
 
   private Message age(Part part) {
     if (standing.sensed().contains(part.id())) {
-      double room =
-          rig.network().room(part.id()).capacity() - standing.state().volume(part.id());
+      double room = rig.network().room(part.id()).capacity() - standing.state().volume(part.id());
       return Says.LIVE.with(Amount.volume(Math.max(0, room)));
     }
     Logbook.Level level = standing.readings().get(part.id());

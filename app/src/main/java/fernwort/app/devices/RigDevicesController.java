@@ -109,7 +109,9 @@ class RigDevicesController {
         signals.stream()
             .map(s -> SignalRow.of(s, rig.rig(), movable.contains(s.name()), units))
             .toList());
-    model.addAttribute("commands", live.commands(rig.id()).stream().limit(1).toList());
+    model.addAttribute(
+        "commands",
+        live.commands(rig.id()).stream().limit(1).map(c -> command(rig.rig(), c)).toList());
     model.addAttribute(
         "found",
         live.found().stream()
@@ -122,6 +124,13 @@ class RigDevicesController {
                     f.unit(),
                     f.settable()))
             .toList());
+  }
+
+  private static String command(Rig rig, LiveAnswers.CommandNow command) {
+    return Says.COMMAND.filled(
+        rig.part(command.part()).label(),
+        rig.position(command.part(), command.position()).words(),
+        command.state());
   }
 
   private static List<Part> motors(Rig rig) {

@@ -50,8 +50,29 @@ enum Says implements Phrase {
   DISCONNECTED("Fernwort listens to no broker any more."),
   IS_BOUND("{} is added."),
   IS_NOT_BOUND("{} is removed."),
+  COMMAND("{} to “{}”: {}"),
   MOVES("{} was told to move: {}."),
   GIVE_THE_HEIGHT("Height of the switch"),
+
+  // RuleRow: a rule as its card shows it.
+  STANDS_AT("{} is at “{}”"),
+  IS_BELOW("{} is below {}"),
+  IS_ABOVE("{} is above {}"),
+  WAIT_UNTIL("Wait until {}"),
+  OR(" or "),
+  SAY("Say: {}"),
+  TURN("Turn {} to “{}”"),
+  IS_BEING_TRIED("It is being tried in the simulation. Look again in a minute."),
+  HELD_IN("It held in {} simulated runs, with each single fault. It may act."),
+  NEVER_ENDED(
+      "In the simulation it never came to its end, as the handles are now. See what has to be open."),
+  ENDED_IN_HARM("It may not act yet. In the simulation it did harm, each time as told below."),
+  WHEN("When {}: {}"),
+  IS_NOW("{} is now {}."),
+  TELLS_ONLY("tells only"),
+  LIVE_NOW("live"),
+
+  // AlarmsController: alarms, and that somebody has seen one.
   QUIET("It is quiet for {} minutes."),
   SEEN("Seen: {}");
 

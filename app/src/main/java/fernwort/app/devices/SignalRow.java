@@ -81,11 +81,8 @@ record SignalRow(
   static String value(SignalKind kind, SignalNow signal, Rig rig, Units units) {
     Object value = Objects.requireNonNull(signal.value());
     return switch (kind) {
-      case LEVEL, TOTAL -> units.show(Measure.VOLUME, (double) value);
-      case FLOW -> units.show(Measure.FLOW, (double) value);
-      case PRESSURE -> units.show(Measure.PRESSURE, (double) value);
-      case TEMPERATURE -> units.show(Measure.TEMPERATURE, (double) value + KELVIN);
-      case PITCH, ROLL -> String.format(Locale.ROOT, "%.1f°", (double) value);
+      case LEVEL, TOTAL, FLOW, PRESSURE, TEMPERATURE, PITCH, ROLL ->
+          amount(kind, (double) value, units);
       case LEAK, SWITCH -> ((boolean) value ? Says.WET : Says.DRY).text();
       case PUMP -> ((boolean) value ? Says.RUNS : Says.OFF).text();
       case POSITION ->
@@ -94,6 +91,21 @@ record SignalRow(
               .map(Position::words)
               .findFirst()
               .orElse(value.toString());
+    };
+  }
+
+  /**
+   * Returns an amount in the reader's units.
+   *
+   * @param amount in the unit of the kind
+   */
+  static String amount(SignalKind kind, double amount, Units units) {
+    return switch (kind) {
+      case LEVEL, TOTAL -> units.show(Measure.VOLUME, amount);
+      case FLOW -> units.show(Measure.FLOW, amount);
+      case PRESSURE -> units.show(Measure.PRESSURE, amount);
+      case TEMPERATURE -> units.show(Measure.TEMPERATURE, amount + KELVIN);
+      case PITCH, ROLL, SWITCH, LEAK, PUMP, POSITION -> String.format(Locale.ROOT, "%.1f°", amount);
     };
   }
 

@@ -203,7 +203,10 @@ final class Things {
         e.pointer().strip(),
         scale,
         in == In.FAHRENHEIT && kind == SignalKind.TEMPERATURE ? FAHRENHEIT_ZERO : null,
-        e.command().isBlank() ? null : new SignalText.Command(e.command().strip(), e.texts(), e.lost().isBlank() ? null : e.lost()));
+        e.command().isBlank()
+            ? null
+            : new SignalText.Command(
+                e.command().strip(), e.texts(), e.lost().isBlank() ? null : e.lost()));
   }
 
   private static @Nullable String id(String[] chosen, String where) {

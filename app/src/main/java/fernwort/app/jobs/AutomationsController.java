@@ -1,5 +1,7 @@
 package fernwort.app.jobs;
 
+import fernwort.app.Missing;
+import fernwort.app.live.LiveDesk;
 import fernwort.app.questions.Form;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
@@ -9,6 +11,7 @@ import fernwort.app.services.States;
 import fernwort.app.store.AutomationStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Done;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.automation.AutomationCheck;
 import fernwort.core.jobs.automation.AutomationRun;
@@ -35,6 +38,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import tools.jackson.databind.json.JsonMapper;
 
 /** What motor valves do by themselves: entered, checked for hazards, run on the simulated rig. */
@@ -51,9 +55,16 @@ class AutomationsController {
   private final AutomationStore store;
   private final JsonMapper mapper;
   private final JobDesk desk;
+  private final LiveDesk live;
 
   AutomationsController(
-      Descriptions rigs, States states, AutomationStore store, JsonMapper mapper, JobDesk desk) {
+      Descriptions rigs,
+      States states,
+      AutomationStore store,
+      JsonMapper mapper,
+      JobDesk desk,
+      LiveDesk live) {
+    this.live = live;
     this.rigs = rigs;
     this.desk = desk;
     this.states = states;
@@ -392,6 +403,26 @@ class AutomationsController {
     entered.on(rig.rig(), job -> plan(rig, job));
     store.add(rig.id(), mapper.writeValueAsString(entered));
     return "redirect:/rigs/" + id + "/automations";
+  }
+
+  /** One becomes a rule for the real motors: it tells only, until it is let act. */
+  @PostMapping("/{automation}/rule")
+  String rule(@PathVariable String id, @PathVariable String automation, RedirectAttributes done) {
+    OpenRig rig = rigs.open(id);
+    AutomationStore.Kept kept =
+        store.all(rig.id()).stream()
+            .filter(a -> a.id().equals(automation))
+            .findFirst()
+            .orElseThrow(() -> new Missing(Says.THAT_AUTOMATION_IS_GONE.text()));
+    Entered entered = mapper.readValue(kept.rule(), Entered.class);
+    String name =
+        (entered.purpose() + "-" + entered.tank())
+            .toLowerCase(Locale.ROOT)
+            .replaceAll("[^a-z0-9]+", "-")
+            .replaceAll("-$", "");
+    live.keep(rig.id(), name, entered.on(rig.rig(), job -> plan(rig, job)));
+    Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(name));
+    return "redirect:/rigs/" + id + "/rules";
   }
 
   @PostMapping("/{automation}/remove")

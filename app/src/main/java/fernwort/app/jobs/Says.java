@@ -6,6 +6,8 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // AutomationsController: what motor valves do by themselves: entered, checked for hazards, run
   // on the simulated rig.
+  THAT_AUTOMATION_IS_GONE("That automation is gone; choose another"),
+  THE_RULE_TELLS_ONLY("“{}” is a rule now, and tells only what it would do."),
   KEEP_BETWEEN_AND_WITH("Keep %s between %.0f and %.0f %% with %s"),
   CLOSE_WHEN_HAS_COME_TO("Close %s when %s has come to %.0f %%"),
   TURN_TO_WHEN_HAS_FALLEN_TO("Turn %s to %s when %s has fallen to %.0f %%"),

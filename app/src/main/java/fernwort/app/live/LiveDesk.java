@@ -72,6 +72,7 @@ public class LiveDesk implements SmartLifecycle {
   private final Map<String, AtomicInteger> waiting = new ConcurrentHashMap<>();
   private final Set<String> bound = ConcurrentHashMap.newKeySet();
   private @Nullable Link link;
+  private @Nullable Hearing hearing;
   private boolean opened;
   private boolean connected;
   private @Nullable Instant since;
@@ -162,7 +163,9 @@ public class LiveDesk implements SmartLifecycle {
     settings
         .address()
         .ifPresent(address -> {
-          Link made = new HiveLink(address, settings.access(), new Hearing());
+          Hearing listener = new Hearing();
+          Link made = new HiveLink(address, settings.access(), listener);
+          hearing = listener;
           link = made;
           made.subscribe(Set.of(Discovery.ALL));
           rooms.values().forEach(r -> made.subscribe(r.topics()));
@@ -171,6 +174,8 @@ public class LiveDesk implements SmartLifecycle {
   }
 
   private void disconnect() {
+    // From here on nothing counts that the old connection still says.
+    hearing = null;
     if (link != null) {
       link.close();
       link = null;
@@ -210,7 +215,7 @@ public class LiveDesk implements SmartLifecycle {
 
     @Override
     public void connected() {
-      loop.soon(() -> {
+      now(() -> {
         connected = true;
         since = Instant.now();
         why = "";
@@ -219,7 +224,7 @@ public class LiveDesk implements SmartLifecycle {
 
     @Override
     public void disconnected(String reason) {
-      loop.soon(() -> {
+      now(() -> {
         if (connected || since == null) {
           since = Instant.now();
         }
@@ -242,7 +247,17 @@ public class LiveDesk implements SmartLifecycle {
         if (here.decrementAndGet() == 0) {
           waiting.remove(topic);
         }
-        take(topic, new String(payload, StandardCharsets.UTF_8), kept);
+        if (hearing == this) {
+          take(topic, new String(payload, StandardCharsets.UTF_8), kept);
+        }
+      });
+    }
+
+    private void now(Runnable task) {
+      loop.soon(() -> {
+        if (hearing == this) {
+          task.run();
+        }
       });
     }
   }

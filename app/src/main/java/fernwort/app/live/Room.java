@@ -345,14 +345,14 @@ final class Room {
         house.events().tell(id, LiveEvents.Topic.RULE, Map.of("rule", rule, "words", words));
         house
             .diary()
-            .add(rig, new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words)), now.wall(), who(rule));
+            .add(
+                rig, new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words)), now.wall(), who(rule));
       }
 
       @Override
       public void brokenOff(String rule, RuleRun.Why why) {
         AlarmCause cause =
-            new AlarmCause(
-                AlarmCode.RULE_BROKEN_OFF, rule, AlarmCode.RULE_BROKEN_OFF.words(rule));
+            new AlarmCause(AlarmCode.RULE_BROKEN_OFF, rule, AlarmCode.RULE_BROKEN_OFF.words(rule));
         set(Alarm.raised(UUID.randomUUID().toString(), cause, now.wall()).gone(now.wall()));
       }
     };

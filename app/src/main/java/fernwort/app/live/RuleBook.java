@@ -154,8 +154,7 @@ final class RuleBook {
         entry.run.breakOff(RuleRun.Why.STOPPED).forEach(d -> take(entry, d, hands));
       } else if (!entry.state.equals(OFF)) {
         boolean acting = entry.run.isActing();
-        boolean free =
-            acting || entry.run.rule().parts().stream().noneMatch(held::contains);
+        boolean free = acting || entry.run.rule().parts().stream().noneMatch(held::contains);
         List<RuleRun.Deed> deeds = entry.run.go(sight, free, now.steady());
         if (entry.state.equals(TELLS) && !deeds.isEmpty()) {
           entry.run.letBe();
@@ -191,9 +190,7 @@ final class RuleBook {
       case RuleRun.Moves moves -> {
         boolean sent = hands.move(moves.turn(), name);
         if (!sent && entry.run.isActing()) {
-          entry.run
-              .breakOff(RuleRun.Why.MOTOR_FAILED)
-              .forEach(d -> take(entry, d, hands));
+          entry.run.breakOff(RuleRun.Why.MOTOR_FAILED).forEach(d -> take(entry, d, hands));
         }
       }
       case RuleRun.Tells tells -> tell(entry, tells.words(), hands);

@@ -67,8 +67,7 @@ public record RuleText(
 
     static Test of(Rule.Test test) {
       return switch (test) {
-        case Rule.Handle h ->
-            new Test(null, null, null, null, null, null, h.part(), h.position());
+        case Rule.Handle h -> new Test(null, null, null, null, null, null, h.part(), h.position());
         case Rule.Contact c ->
             new Test(c.signal(), null, null, c.on(), null, c.lasting(), null, null);
         case Rule.Amount a ->
@@ -130,8 +129,7 @@ public record RuleText(
     static Act of(Rule.Act act) {
       return switch (act) {
         case Rule.Move m -> new Act(m.turn().part(), m.turn().position(), null, null);
-        case Rule.Until u ->
-            new Act(null, null, u.any().stream().map(Test::of).toList(), null);
+        case Rule.Until u -> new Act(null, null, u.any().stream().map(Test::of).toList(), null);
         case Rule.Say s -> new Act(null, null, null, s.words());
       };
     }
@@ -172,7 +170,8 @@ public record RuleText(
         state);
   }
 
-  RuleText in(String other) {
+  /** Returns it in another state. */
+  public RuleText in(String other) {
     return new RuleText(when, onlyIf, acts, atMost, then, onFailure, other);
   }
 }

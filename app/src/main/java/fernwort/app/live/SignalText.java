@@ -72,7 +72,10 @@ public record SignalText(
             text(topic), text(pointer), scale == null ? 1 : scale, offset == null ? 0 : offset),
         Optional.ofNullable(command)
             .map(c ->
-                new Signal.Drive(text(c.topic()), c.payloads() == null ? Map.of() : c.payloads(), text(c.lost()))));
+                new Signal.Drive(
+                    text(c.topic()),
+                    c.payloads() == null ? Map.of() : c.payloads(),
+                    text(c.lost()))));
   }
 
   private Signal.Subject subject(SignalKind is) {
@@ -131,7 +134,10 @@ public record SignalText(
         signal.source().pointer().isEmpty() ? null : signal.source().pointer(),
         signal.source().scale() == 1 ? null : signal.source().scale(),
         signal.source().offset() == 0 ? null : signal.source().offset(),
-        signal.drive().map(d -> new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost())).orElse(null));
+        signal
+            .drive()
+            .map(d -> new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost()))
+            .orElse(null));
   }
 
   private static @Nullable String id(Signal.Subject on, SignalKind.Where where) {

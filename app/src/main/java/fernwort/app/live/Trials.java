@@ -20,7 +20,9 @@ import java.util.concurrent.TimeoutException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** Tries rules in the simulation, one after another in the background, and remembers the verdicts. */
+/**
+ * Tries rules in the simulation, one after another in the background, and remembers the verdicts.
+ */
 final class Trials {
 
   private static final Logger LOG = LoggerFactory.getLogger(Trials.class);
@@ -32,8 +34,7 @@ final class Trials {
   private static final long PATIENCE = 90;
 
   /** What a verdict depends on: the rig, what is bound, the rule, and how the handles are. */
-  private record Key(
-      String rig, int version, List<Signal> signals, Rule rule, Setting setting) {}
+  private record Key(String rig, int version, List<Signal> signals, Rule rule, Setting setting) {}
 
   private final States states;
   private final Cache<Key, CompletableFuture<Optional<RuleProof.Verdict>>> verdicts =

@@ -14,7 +14,8 @@ import java.util.Set;
  * @param setAside tanks whose newest reading cannot be shown
  * @param sensed tanks of which a sensor tells the level now
  */
-public record Standing(State state, Map<String, Logbook.Level> readings, List<String> setAside, Set<String> sensed) {
+public record Standing(
+    State state, Map<String, Logbook.Level> readings, List<String> setAside, Set<String> sensed) {
 
   /** Where no sensor tells anything. */
   public Standing(State state, Map<String, Logbook.Level> readings, List<String> setAside) {

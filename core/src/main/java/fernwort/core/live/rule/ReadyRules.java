@@ -23,7 +23,9 @@ public final class ReadyRules {
   /** Back by so much of the tank, and a mark holds no more (share); own choice. */
   private static final double MARGIN = 0.02;
 
-  /** A rule that fills is broken off at this share of the time after which harm comes; own choice. */
+  /**
+   * A rule that fills is broken off at this share of the time after which harm comes; own choice.
+   */
   private static final double SOONER = 0.85;
 
   /** A fill or change takes no longer (s); own choice. */
@@ -149,8 +151,8 @@ public final class ReadyRules {
             .filter(s -> s.kind() == SignalKind.LEVEL && s.on().id().equals(tank))
             .map(Signal::name)
             .findFirst()
-            .orElseThrow(() ->
-                new Refusal(Says.NO_LEVEL_OF.with(network.rig().part(tank).label())));
+            .orElseThrow(
+                () -> new Refusal(Says.NO_LEVEL_OF.with(network.rig().part(tank).label())));
     return new Rule.Amount(signal, above, share * capacity, MARGIN * capacity, lasting);
   }
 }

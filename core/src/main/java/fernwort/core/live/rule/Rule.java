@@ -156,9 +156,7 @@ public record Rule(
     return Stream.of(
             when.stream(),
             onlyIf.stream(),
-            acts.stream()
-                .filter(Until.class::isInstance)
-                .flatMap(a -> ((Until) a).any().stream()))
+            acts.stream().filter(Until.class::isInstance).flatMap(a -> ((Until) a).any().stream()))
         .flatMap(t -> t);
   }
 
@@ -174,13 +172,14 @@ public record Rule(
   /** Returns the names of the signals that it watches. */
   public Set<String> signals() {
     Set<String> names = new LinkedHashSet<>();
-    tests().forEach(t -> {
-      switch (t) {
-        case Amount amount -> names.add(amount.signal());
-        case Contact contact -> names.add(contact.signal());
-        case Handle handle -> {}
-      }
-    });
+    tests()
+        .forEach(t -> {
+          switch (t) {
+            case Amount amount -> names.add(amount.signal());
+            case Contact contact -> names.add(contact.signal());
+            case Handle handle -> {}
+          }
+        });
     return names;
   }
 

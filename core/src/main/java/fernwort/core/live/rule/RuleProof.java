@@ -2,6 +2,7 @@ package fernwort.core.live.rule;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.Position;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
@@ -25,9 +26,9 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Tries a rule on the simulated rig before it may act: from several levels and with a tap open, with
- * nothing wrong and with each single fault. Harm counts that does not come about in the same run
- * without the rule. So "held" means: in these runs; it is no proof in the sense of mathematics.
+ * Tries a rule on the simulated rig before it may act: from several levels and with a tap open,
+ * with nothing wrong and with each single fault. Harm counts that does not come about in the same
+ * run without the rule. So "held" means: in these runs; it is no proof in the sense of mathematics.
  */
 public final class RuleProof {
 
@@ -181,7 +182,10 @@ public final class RuleProof {
     return steps;
   }
 
-  /** Levels at which the rule begins, the other tanks nearly empty and nearly full. */
+  /**
+   * Levels at which the rule begins: the other tanks nearly empty, and the handles as they are; the
+   * other tanks nearly full, and what the rule turns elsewhere than where it turns it.
+   */
   private List<State> starts(Rule rule, State now) {
     List<State> starts = new ArrayList<>();
     for (double others : OTHERS) {
@@ -195,9 +199,24 @@ public final class RuleProof {
       for (Rule.Test test : rule.onlyIf()) {
         start = beyond(test, start);
       }
-      starts.add(start);
+      starts.add(starts.isEmpty() ? start : elsewhere(rule, start));
     }
     return starts;
+  }
+
+  private State elsewhere(Rule rule, State state) {
+    State other = state;
+    for (Rule.Act act : rule.acts()) {
+      if (act instanceof Rule.Move(Turn turn)) {
+        Optional<String> position =
+            network.rig().part(turn.part()).kind().positions().stream()
+                .map(Position::id)
+                .filter(p -> !p.equals(turn.position()))
+                .findFirst();
+        other = position.isPresent() ? other.with(turn.part(), position.get()) : other;
+      }
+    }
+    return other;
   }
 
   private State beyond(Rule.Test test, State state) {
@@ -226,6 +245,15 @@ public final class RuleProof {
   private record Course(
       List<RuleTrial.Told> told, List<Event> events, List<Line> turns, double end) {
 
+    /** Returns when the rule began (s); the beginning of the run where it did not. */
+    double begun() {
+      return told.stream()
+          .filter(t -> t.deed() instanceof RuleRun.Begun)
+          .mapToDouble(RuleTrial.Told::at)
+          .findFirst()
+          .orElse(0);
+    }
+
     boolean ended() {
       return told.stream().anyMatch(t -> t.deed() instanceof RuleRun.Ended);
     }
@@ -233,8 +261,7 @@ public final class RuleProof {
 
   private Course course(Rule rule, State start, RuleFault fault, int step, boolean acts) {
     RuleTrial trial = new RuleTrial(network, signals, rule, fault, step, acts);
-    Simulation run =
-        Simulation.start(network, Hydraulics.of(network), start, Conditions.ORDINARY);
+    Simulation run = Simulation.start(network, Hydraulics.of(network), start, Conditions.ORDINARY);
     List<Event> events = new ArrayList<>();
     List<Line> turns = new ArrayList<>();
     double end = Math.min(LONGEST, rule.atMost() + AFTER);
@@ -264,6 +291,9 @@ public final class RuleProof {
     Set<String> harms = new LinkedHashSet<>();
     Map<String, Double> air = new HashMap<>();
     for (Event event : course.events()) {
+      if (event.at() < course.begun() && event.begins()) {
+        continue; // It was so before the rule did anything.
+      }
       if (event.kind() == Event.Kind.DRAWS_AIR) {
         if (event.begins()) {
           air.put(event.subject(), event.at());
@@ -281,8 +311,7 @@ public final class RuleProof {
   private void sputtered(
       String pump, @org.jspecify.annotations.Nullable Double since, double until, Set<String> to) {
     if (since != null && until - since > SPUTTERS) {
-      HappeningWords.harm(
-              network.rig(), new Event(since, Event.Kind.DRAWS_AIR, pump, true))
+      HappeningWords.harm(network.rig(), new Event(since, Event.Kind.DRAWS_AIR, pump, true))
           .ifPresent(to::add);
     }
   }

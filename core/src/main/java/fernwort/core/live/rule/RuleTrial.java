@@ -8,8 +8,8 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.run.Actor;
 import fernwort.core.run.Moment;
 import java.util.ArrayDeque;
@@ -179,10 +179,12 @@ final class RuleTrial implements Actor, Sight {
       case POWER_LOST, LINK_LOST -> {
         turning.clear();
         if (fault == RuleFault.LINK_LOST) {
-          signals.values().forEach(s ->
-              s.drive()
-                  .filter(d -> !d.lost().isEmpty() && !setting.of(s.on().id()).equals(d.lost()))
-                  .ifPresent(d -> acts.add(new Act(s.on().id(), d.lost()))));
+          signals
+              .values()
+              .forEach(s ->
+                  s.drive()
+                      .filter(d -> !d.lost().isEmpty() && !setting.of(s.on().id()).equals(d.lost()))
+                      .ifPresent(d -> acts.add(new Act(s.on().id(), d.lost()))));
         }
         network
             .rig()
@@ -252,18 +254,15 @@ final class RuleTrial implements Actor, Sight {
       }
       case SWITCH -> {
         String tank = signal.on().id();
-        double level =
-            network.room(tank).level(seen(moment).state().volume(tank), Slope.LEVEL);
+        double level = network.room(tank).level(seen(moment).state().volume(tank), Slope.LEVEL);
         double floor = network.room(tank).lowest(Slope.LEVEL);
-        yield Optional.of(
-            new Value.Contact(level - floor >= signal.height().orElseThrow()));
+        yield Optional.of(new Value.Contact(level - floor >= signal.height().orElseThrow()));
       }
       // A leak is tried as the reason, so that what the rule does then is seen.
       case LEAK -> Optional.of(new Value.Contact(true));
       case PUMP ->
           Optional.of(
-              new Value.Contact(
-                  position(signal.on().id()).equals(fernwort.core.kind.Kind.ON)));
+              new Value.Contact(position(signal.on().id()).equals(fernwort.core.kind.Kind.ON)));
       case TEMPERATURE -> Optional.of(new Value.Amount(0));
       case POSITION -> Optional.of(new Value.Stop(position(signal.on().id())));
       case FLOW, TOTAL, PRESSURE, PITCH, ROLL -> Optional.of(new Value.Amount(0));
@@ -273,8 +272,7 @@ final class RuleTrial implements Actor, Sight {
   /** What a sensor sees: how things were a little before, or when it began to stick. */
   private Moment seen(Moment moment) {
     boolean sticks =
-        isBroken(moment)
-            && (fault == RuleFault.SENSOR_STUCK || fault == RuleFault.SENSOR_LOST);
+        isBroken(moment) && (fault == RuleFault.SENSOR_STUCK || fault == RuleFault.SENSOR_LOST);
     if (!sticks) {
       stuck = Optional.empty();
       return past.isEmpty() ? moment : past.getFirst().moment();

@@ -13,7 +13,8 @@ enum Says implements Phrase {
   HAS_NO_MOTOR("{} has no motor, so no rule can turn it; choose a motor valve or a pump"),
   A_TEST_HAS_NUMBERS("The test of “{}” needs an amount, and a margin and time not below 0"),
   THERE_IS_NO_SIGNAL("The rig has no signal “{}”; add it on Devices first"),
-  THE_SIGNAL_IS_OF_ANOTHER_FORM("“{}” is another sort of signal; test it as on or off, or by amount"),
+  THE_SIGNAL_IS_OF_ANOTHER_FORM(
+      "“{}” is another sort of signal; test it as on or off, or by amount"),
 
   // RuleFault: one thing that goes wrong while a rule is tried.
   NOTHING_GOES_WRONG("nothing else goes wrong"),

@@ -26,7 +26,9 @@ import org.junit.jupiter.api.Test;
 /** A rule is tried before it may act: what it can do to a tank that mains fill by a motor valve. */
 class RuleProofTest {
 
-  /** @param unpowered where the fill valve goes without power; empty where it stays */
+  /**
+   * @param unpowered where the fill valve goes without power; empty where it stays
+   */
   private static Rig rig(String unpowered) {
     return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
@@ -85,7 +87,9 @@ class RuleProofTest {
         .build();
   }
 
-  /** @param lost where the pump's board turns it when the link is lost; empty where it stays */
+  /**
+   * @param lost where the pump's board turns it when the link is lost; empty where it stays
+   */
   private static RuleProof.Verdict byPump(String lost) {
     Rig rig = pumped();
     State now = new State(rig.atRest(), Map.of(), Slope.LEVEL);
@@ -149,8 +153,8 @@ class RuleProofTest {
               .extracting(RuleProof.Line::words)
               .contains("The rule begins")
               .anyMatch(w -> w.startsWith("It turns Fill motor"));
-          assertThat(s.story()).isSortedAccordingTo(
-              java.util.Comparator.comparingDouble(RuleProof.Line::at));
+          assertThat(s.story())
+              .isSortedAccordingTo(java.util.Comparator.comparingDouble(RuleProof.Line::at));
         });
   }
 
@@ -186,8 +190,7 @@ class RuleProofTest {
         ReadyRules.of(Network.of(rig), LEVEL)
             .of("stop", Automation.stopWhenFull(rig, "tank", "motor", 0.8), state(rig));
     RuleProof.Verdict verdict =
-        RuleProof.of(Network.of(rig), LEVEL)
-            .verdict(stop, state(rig).with("motor", "open"));
+        RuleProof.of(Network.of(rig), LEVEL).verdict(stop, state(rig).with("motor", "open"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }

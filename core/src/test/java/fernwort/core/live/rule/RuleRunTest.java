@@ -109,8 +109,7 @@ class RuleRunTest {
     begin();
     values.remove("level");
     assertThat(later(1))
-        .containsExactly(
-            new RuleRun.Moves(SHUT), new RuleRun.BrokenOff(RuleRun.Why.SIGNAL_LOST));
+        .containsExactly(new RuleRun.Moves(SHUT), new RuleRun.BrokenOff(RuleRun.Why.SIGNAL_LOST));
     assertThat(run.isActing()).isFalse();
   }
 
@@ -121,8 +120,7 @@ class RuleRunTest {
     later(10);
     failed.add("fill");
     assertThat(later(5))
-        .containsExactly(
-            new RuleRun.Moves(SHUT), new RuleRun.BrokenOff(RuleRun.Why.MOTOR_FAILED));
+        .containsExactly(new RuleRun.Moves(SHUT), new RuleRun.BrokenOff(RuleRun.Why.MOTOR_FAILED));
   }
 
   @Test

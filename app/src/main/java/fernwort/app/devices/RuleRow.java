@@ -103,9 +103,7 @@ record RuleRow(
     if (proof.held()) {
       return Says.HELD_IN.filled(proof.runs());
     }
-    return proof.stories().isEmpty()
-        ? Says.NEVER_ENDED.text()
-        : Says.ENDED_IN_HARM.text();
+    return proof.stories().isEmpty() ? Says.NEVER_ENDED.text() : Says.ENDED_IN_HARM.text();
   }
 
   private static Story story(RuleProof.Story story) {

@@ -65,7 +65,10 @@ record RuleRow(
           rig.part(test.part()).label(), rig.position(test.part(), test.position()).words());
     }
     Optional<SignalNow> signal = Optional.ofNullable(signals.get(String.valueOf(test.signal())));
-    String what = signal.map(s -> SignalRow.of(s, rig, false, units).what()).orElse(test.signal());
+    String what =
+        signal
+            .map(s -> SignalRow.of(s, rig, false, units).what())
+            .orElse(String.valueOf(test.signal()));
     if (test.is() != null) {
       boolean wet = signal.filter(s -> !s.is(SignalKind.PUMP)).isPresent();
       Says on = wet ? Says.WET : Says.RUNS;

@@ -77,7 +77,8 @@ final class Minutes {
     if (own.size() < MOST) {
       Object said =
           switch (value) {
-            case Value.Amount amount -> (Object) (double) (float) amount.amount();
+            case Value.Amount amount ->
+                (Object) Double.valueOf(Float.toString((float) amount.amount()));
             case Value.Contact contact -> contact.on();
             case Value.Stop stop -> stop.position();
           };

@@ -75,6 +75,9 @@ final class Room {
   /** A valve that flutters is written down at most so often (s); own choice. */
   private static final double TURN_PAUSE = 5;
 
+  /** A link may be down for so long before that is an alarm (s); own choice. */
+  private static final double LINK_PATIENCE = 60;
+
   /** Who did something is no longer in the log (characters). */
   private static final int LONGEST_WHO = 40;
 
@@ -105,6 +108,7 @@ final class Room {
   private final RuleBook rules;
   private double looked = Double.NEGATIVE_INFINITY;
   private double lookedUp = Double.NEGATIVE_INFINITY;
+  private double unlinked = Double.NaN;
   private boolean dirty = true;
 
   Room(String id, House house) {
@@ -284,7 +288,7 @@ final class Room {
     State state = house.states().of(rig).state();
     followPositions(state.setting(), now);
     followLevels(now);
-    alarms(live.causes(house.states().of(rig).state(), now), now);
+    alarms(causes(now, link.isPresent()), now);
     if (!rules.isEmpty() && link.isPresent()) {
       rules.go(sight(now), hands(link.get(), now), now);
     }
@@ -334,8 +338,11 @@ final class Room {
         try {
           command(turn.part(), turn.position(), false, who(rule), link, now);
           return true;
-        } catch (StandsAgainst | Refusal e) {
-          tell(rule, e.getMessage());
+        } catch (StandsAgainst e) {
+          tell(rule, e.warning().title().toString());
+          return false;
+        } catch (Refusal e) {
+          tell(rule, e.saying().toString());
           return false;
         }
       }
@@ -446,6 +453,21 @@ final class Room {
           .states()
           .record(rig, tank, new Reading.Volume(volume), shown(volume), now.wall(), SENSOR);
     }
+  }
+
+  /** Without a link all sensors are silent: that is one alarm, and not one for each. */
+  private List<AlarmCause> causes(Now now, boolean linked) {
+    List<AlarmCause> causes = new ArrayList<>(live.causes(house.states().of(rig).state(), now));
+    if (linked) {
+      unlinked = Double.NaN;
+      return causes;
+    }
+    unlinked = Double.isNaN(unlinked) ? now.steady() : unlinked;
+    causes.removeIf(c -> c.code() == AlarmCode.SIGNAL_LOST);
+    if (now.steady() - unlinked > LINK_PATIENCE && !live.signals().isEmpty()) {
+      causes.add(AlarmCode.noLink());
+    }
+    return causes;
   }
 
   private void alarms(List<AlarmCause> causes, Now now) {

@@ -22,6 +22,8 @@ public enum AlarmCode {
   VALVE_FAILED(Severity.DANGER, 0, Says.VALVE_FAILED),
   /** A sensor tells nothing any more. */
   SIGNAL_LOST(Severity.NOTE, 0, Says.SIGNAL_LOST),
+  /** There is no link to any sensor. */
+  LINK_LOST(Severity.WARNING, 0, Says.LINK_LOST),
   /** A level falls though everything is closed. */
   LEVEL_FALLS(Severity.WARNING, 0, Says.LEVEL_FALLS),
   /** A level has come up to the mark of a person. */
@@ -37,6 +39,11 @@ public enum AlarmCode {
     this.grade = grade;
     this.goneAfter = goneAfter;
     this.words = words;
+  }
+
+  /** Returns the cause of an alarm for want of a link to the sensors. */
+  public static AlarmCause noLink() {
+    return new AlarmCause(LINK_LOST, "", LINK_LOST.words());
   }
 
   /** Returns how bad it is. */

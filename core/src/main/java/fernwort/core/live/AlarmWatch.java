@@ -103,7 +103,8 @@ final class AlarmWatch {
   }
 
   private Optional<AlarmCause> lost(LiveRig.Told one) {
-    boolean silent = one.state() == SignalState.LOST || one.state() == SignalState.STALE;
+    boolean old = one.state() == SignalState.STALE && one.age() > SignalTrack.LEAST_OLD;
+    boolean silent = one.state() == SignalState.LOST || old;
     // What never told anything was only just bound; that shows on its page.
     return silent && one.raw().isPresent()
         ? cause(AlarmCode.SIGNAL_LOST, one.signal().name(), one.signal().name())

@@ -34,6 +34,7 @@ enum Says implements Phrase {
   FROST("{} is near freezing: {}"),
   VALVE_FAILED("{} did not reach “{}”"),
   SIGNAL_LOST("Sensor “{}” tells nothing any more"),
+  LINK_LOST("No link to the sensors"),
   LEVEL_FALLS("{} has lost {} with everything closed"),
   LEVEL_MARK("{} has reached your mark of {}"),
   RULE_BROKEN_OFF("Rule “{}” was broken off"),

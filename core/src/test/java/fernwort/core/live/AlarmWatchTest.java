@@ -53,6 +53,15 @@ class AlarmWatchTest {
   }
 
   @Test
+  void whatTheBrokerKeptIsNoReasonBeforeAMinuteIsOver() {
+    bench.live().take("litres", "40", true, fernwort.core.rig.Slope.LEVEL, bench.now);
+    bench.later(30);
+    assertThat(bench.causes()).isEmpty();
+    bench.later(40);
+    assertThat(bench.causes()).containsExactly(AlarmCode.SIGNAL_LOST);
+  }
+
+  @Test
   void aPumpThatRunsOnWithNoTapOpenAsks() {
     bench.keepSaying("pump", "on", 10);
     assertThat(bench.causes()).doesNotContain(AlarmCode.PUMP_LONG);

@@ -49,6 +49,8 @@ class PhoneJourneyTest {
             "/rigs/marginalia/log/hauls",
             "/rigs/marginalia/log/upkeep",
             "/rigs/marginalia/log/gauges",
+            "/rigs/marginalia/devices",
+            "/rigs/marginalia/rules",
             "/rigs/marginalia/empty",
             "/rigs/marginalia/cold",
             "/rigs/marginalia/cold/left",

@@ -48,6 +48,8 @@ final class Pages {
           "/rigs/%s/labels.svg",
           "/rigs/%s/cards",
           "/rigs/%s/automations",
+          "/rigs/%s/devices",
+          "/rigs/%s/rules",
           "/rigs/%s/export",
           "/rigs/%s/empty?go=true&lines=true",
           "/rigs/%s/cold",

@@ -9,6 +9,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import fernwort.app.Axe;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import java.io.IOException;
@@ -83,6 +84,7 @@ class DevicesJourneyTest {
           "{\"kind\":\"leak\",\"tray\":\"tray\",\"topic\":\"van/leak\"}");
       broker.say("van/leak", "wet");
       assertThat(page.locator(".alarm")).containsText("Water at Leak tray");
+      assertThat(Axe.violations(page)).isEmpty();
       assertThat(page).hasTitle(Pattern.compile("^\\(1!\\) .*"));
       assertThat((Boolean) page.evaluate("() => globalThis.sameTab === true")).isTrue();
       broker.say("van/leak", "dry");
@@ -115,6 +117,8 @@ class DevicesJourneyTest {
           .isTrue();
       broker.say("homie/tank-board/drain/valve", "open");
       assertThat(page.locator("#device-signals")).containsText("reached");
+      page.reload();
+      assertThat(Axe.violations(page)).isEmpty();
       page.navigate(copy.address() + "/rigs/tern/rules");
       assertThat(page.locator("main")).containsText("No rule yet");
     }

@@ -83,6 +83,49 @@
     }
   };
 
+  // A wait that a sensor tells the end of: bar, litres and minutes to go, and the tick.
+  const told = [];
+  const watchWait = (row) => {
+    const wait = document.querySelector(`[data-watch="${CSS.escape(row.name)}"]`);
+    if (!wait || typeof row.raw !== "number" || row.bad) return;
+    const from = Number(wait.dataset.from);
+    const to = Number(wait.dataset.to);
+    const factor = Number(wait.dataset.factor);
+    const now = Date.now();
+    told.push({ now, raw: row.raw });
+    while (told[0].now < now - 60_000) told.shift();
+    const done = Math.min(1, Math.max(0, (row.raw - from) / (to - from)));
+    wait.querySelector("progress").value = done;
+    const left = Math.abs(to - row.raw) * factor;
+    const speed = (row.raw - told[0].raw) / Math.max(1, now - told[0].now);
+    const minutes = (to - row.raw) / speed / 60_000;
+    const about =
+      Number.isFinite(minutes) && minutes > 0 && minutes < 600
+        ? ", about " + Math.max(1, Math.round(minutes)) + " min"
+        : "";
+    wait.querySelector("[data-watch-text]").textContent =
+      row.value +
+      " now, " +
+      left.toFixed(left < 20 ? 1 : 0) +
+      " " +
+      wait.dataset.sign +
+      " to go" +
+      about;
+    if (done >= 0.9 && !wait.dataset.said) {
+      wait.dataset.said = "nearly";
+      if (wants("speech")) speak(to > from ? "Nearly full." : "Nearly empty.");
+    }
+    // Three in a row, so that one splash ends nothing.
+    const last = told.slice(-3);
+    const reached = last.length === 3 && last.every((t) => (t.raw - from) / (to - from) >= 0.99);
+    if (reached && !wait.dataset.reached) {
+      wait.dataset.reached = "yes";
+      if (wants("sound")) beep();
+      if (wants("speech")) speak("Reached. The step is ticked.");
+      document.getElementById(wait.dataset.done)?.click();
+    }
+  };
+
   // The Board: what looks as before is left alone, so that nobody loses what they hold.
   const PIECES = [".sheet svg > g", ".place-card svg > g", ".panel > .now"];
   const changePieces = (board, next, selector) => {
@@ -136,7 +179,11 @@
 
   const watch = () => {
     const source = new EventSource("/rigs/" + rig + "/devices/events");
-    source.addEventListener("signal", ({ data }) => value(JSON.parse(data)));
+    source.addEventListener("signal", ({ data }) => {
+      const row = JSON.parse(data);
+      value(row);
+      watchWait(row);
+    });
     source.addEventListener("alarm", renewBar);
     source.addEventListener("board", renewBoard);
     source.addEventListener("anew", () => {

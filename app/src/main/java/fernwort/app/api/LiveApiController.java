@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
+import fernwort.app.live.RuleDesk;
 import fernwort.app.live.RuleText;
 import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
@@ -36,9 +37,11 @@ class LiveApiController {
   private static final String WHO = "program";
 
   private final LiveDesk live;
+  private final RuleDesk rules;
 
-  LiveApiController(LiveDesk live) {
+  LiveApiController(LiveDesk live, RuleDesk rules) {
     this.live = live;
+    this.rules = rules;
   }
 
   /**
@@ -186,36 +189,36 @@ class LiveApiController {
 
   @GetMapping("/rigs/{id}/live/rules")
   @Operation(summary = "The rules of a rig, with what came of trying each")
-  List<LiveDesk.RuleNow> rules(@PathVariable String id) {
-    return live.rules(id);
+  List<RuleDesk.RuleNow> rules(@PathVariable String id) {
+    return rules.rules(id);
   }
 
   @GetMapping("/rigs/{id}/live/rules/{name}")
   @Operation(summary = "One rule")
-  LiveDesk.RuleNow rule(@PathVariable String id, @PathVariable String name) {
-    return live.rule(id, name);
+  RuleDesk.RuleNow rule(@PathVariable String id, @PathVariable String name) {
+    return rules.rule(id, name);
   }
 
   @PutMapping("/rigs/{id}/live/rules/{name}")
   @Operation(
       summary = "Keep a rule; a new one tells only, and goes live when it held in the simulation")
-  LiveDesk.RuleNow keep(
+  RuleDesk.RuleNow keep(
       @PathVariable String id, @PathVariable String name, @RequestBody RuleText rule) {
-    return live.keep(id, name, rule);
+    return rules.keep(id, name, rule);
   }
 
   @DeleteMapping("/rigs/{id}/live/rules/{name}")
   @Operation(summary = "Remove a rule; one in the middle is put safe first")
   ResponseEntity<Void> removeRule(@PathVariable String id, @PathVariable String name) {
-    live.removeRule(id, name);
+    rules.removeRule(id, name);
     return ResponseEntity.noContent().build();
   }
 
   @GetMapping("/rigs/{id}/live/rules/{name}/proof")
   @Operation(
       summary = "What came of trying a rule: the runs that ended in harm, as stories in time")
-  LiveDesk.Proof proof(@PathVariable String id, @PathVariable String name) {
-    return live.rule(id, name).proof();
+  RuleDesk.Proof proof(@PathVariable String id, @PathVariable String name) {
+    return rules.rule(id, name).proof();
   }
 
   @GetMapping(value = "/rigs/{id}/live/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)

@@ -10,8 +10,11 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Done;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
+import fernwort.core.live.AlarmCode;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -55,6 +58,9 @@ class RigDevicesController {
    */
   record FoundRow(String words, String value, String topic, String unit, boolean settable) {}
 
+  /** An alarm that can be switched on and off. */
+  record Switch(String code, String words, boolean on) {}
+
   @GetMapping
   String devices(
       @PathVariable String id,
@@ -73,6 +79,12 @@ class RigDevicesController {
     model.addAttribute("things", new Things(rig.rig()).byGroup());
     model.addAttribute("signs", Things.In.values());
     model.addAttribute("motors", motors(rig.rig()));
+    Set<AlarmCode> off = live.alarmsOff(id);
+    model.addAttribute(
+        "switches",
+        Arrays.stream(AlarmCode.values())
+            .map(c -> new Switch(c.name(), c.label(), !off.contains(c)))
+            .toList());
     return "live/devices";
   }
 
@@ -148,6 +160,19 @@ class RigDevicesController {
     Done.say(
         done,
         now.url().isEmpty() ? Says.DISCONNECTED.text() : Says.CONNECTING_TO.filled(now.url()));
+    return PAGE.formatted(id);
+  }
+
+  /** Which alarms are on; what is not among them is off. */
+  @PostMapping("/alarms")
+  String alarms(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") Set<String> on,
+      RedirectAttributes done) {
+    Set<AlarmCode> off = EnumSet.allOf(AlarmCode.class);
+    off.removeIf(c -> on.contains(c.name()));
+    live.switchAlarmsOff(id, off);
+    Done.say(done, Says.ALARMS_ARE_SAVED.text());
     return PAGE.formatted(id);
   }
 

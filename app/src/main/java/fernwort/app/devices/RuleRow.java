@@ -1,7 +1,7 @@
 package fernwort.app.devices;
 
 import fernwort.app.live.LiveAnswers.SignalNow;
-import fernwort.app.live.LiveDesk;
+import fernwort.app.live.RuleDesk;
 import fernwort.app.live.RuleText;
 import fernwort.app.units.Units;
 import fernwort.core.live.SignalKind;
@@ -38,7 +38,7 @@ record RuleRow(
   /** A run that ended in harm: what came of it, and how. */
   record Story(String words, List<String> lines) {}
 
-  static RuleRow of(LiveDesk.RuleNow rule, Map<String, SignalNow> signals, Rig rig, Units units) {
+  static RuleRow of(RuleDesk.RuleNow rule, Map<String, SignalNow> signals, Rig rig, Units units) {
     RuleText text = rule.rule();
     return new RuleRow(
         rule.name(),
@@ -99,7 +99,7 @@ record RuleRow(
     return Says.TURN.filled(rig.part(part).label(), rig.position(part, position).words());
   }
 
-  private static String tried(LiveDesk.Proof proof) {
+  private static String tried(RuleDesk.Proof proof) {
     if (!proof.done()) {
       return Says.IS_BEING_TRIED.text();
     }

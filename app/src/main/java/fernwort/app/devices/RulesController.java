@@ -2,6 +2,7 @@ package fernwort.app.devices;
 
 import fernwort.app.live.LiveAnswers.SignalNow;
 import fernwort.app.live.LiveDesk;
+import fernwort.app.live.RuleDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
@@ -27,9 +28,11 @@ class RulesController {
 
   private final Descriptions rigs;
   private final LiveDesk live;
+  private final RuleDesk desk;
 
-  RulesController(Descriptions rigs, LiveDesk live) {
+  RulesController(Descriptions rigs, LiveDesk live, RuleDesk desk) {
     this.rigs = rigs;
+    this.desk = desk;
     this.live = live;
   }
 
@@ -42,7 +45,7 @@ class RulesController {
     model.addAttribute("name", rig.rig().name());
     model.addAttribute(
         "rules",
-        live.rules(id).stream().map(r -> RuleRow.of(r, signals, rig.rig(), units)).toList());
+        desk.rules(id).stream().map(r -> RuleRow.of(r, signals, rig.rig(), units)).toList());
     return "live/rules";
   }
 
@@ -52,7 +55,7 @@ class RulesController {
       @PathVariable String rule,
       @RequestParam String state,
       RedirectAttributes done) {
-    live.keep(id, rule, live.rule(id, rule).rule().in(state));
+    desk.keep(id, rule, desk.rule(id, rule).rule().in(state));
     String words =
         switch (state) {
           case "live" -> Says.LIVE_NOW.text();
@@ -65,7 +68,7 @@ class RulesController {
 
   @PostMapping("/{rule}/remove")
   String remove(@PathVariable String id, @PathVariable String rule, RedirectAttributes done) {
-    live.removeRule(id, rule);
+    desk.removeRule(id, rule);
     Done.say(done, Says.IS_NOT_BOUND.filled(rule));
     return PAGE.formatted(id);
   }

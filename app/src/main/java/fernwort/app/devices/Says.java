@@ -50,6 +50,7 @@ enum Says implements Phrase {
   DISCONNECTED("Fernwort listens to no broker any more."),
   IS_BOUND("{} is added."),
   IS_NOT_BOUND("{} is removed."),
+  ALARMS_ARE_SAVED("The alarms are saved."),
   COMMAND("{} to “{}”: {}"),
   MOVES("{} was told to move: {}."),
   GIVE_THE_HEIGHT("Height of the switch"),

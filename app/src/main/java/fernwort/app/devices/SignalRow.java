@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A signal as a row of the page.
@@ -22,6 +23,7 @@ import java.util.stream.Stream;
  * @param bad whether it cannot be trusted
  * @param part the part that can be told to move; empty for none
  * @param moves to which positions
+ * @param raw a level as it was told last (m³); null for others
  */
 record SignalRow(
     String name,
@@ -32,7 +34,8 @@ record SignalRow(
     boolean bad,
     String topic,
     String part,
-    List<Position> moves) {
+    List<Position> moves,
+    @Nullable Double raw) {
 
   private static final double KELVIN = 273.15;
   private static final int MINUTE = 60;
@@ -57,7 +60,8 @@ record SignalRow(
         known && (signal.state().equals("stale") || signal.state().equals("lost")),
         signal.topic(),
         part,
-        part.isEmpty() ? List.of() : rig.part(part).kind().positions());
+        part.isEmpty() ? List.of() : rig.part(part).kind().positions(),
+        kind == SignalKind.LEVEL && signal.raw() instanceof Double level ? level : null);
   }
 
   private static String what(SignalKind kind, String thing, Things things) {

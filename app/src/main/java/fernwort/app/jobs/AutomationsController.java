@@ -1,7 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.Missing;
-import fernwort.app.live.LiveDesk;
+import fernwort.app.live.RuleDesk;
 import fernwort.app.questions.Form;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
@@ -55,7 +55,7 @@ class AutomationsController {
   private final AutomationStore store;
   private final JsonMapper mapper;
   private final JobDesk desk;
-  private final LiveDesk live;
+  private final RuleDesk rules;
 
   AutomationsController(
       Descriptions rigs,
@@ -63,8 +63,8 @@ class AutomationsController {
       AutomationStore store,
       JsonMapper mapper,
       JobDesk desk,
-      LiveDesk live) {
-    this.live = live;
+      RuleDesk rules) {
+    this.rules = rules;
     this.rigs = rigs;
     this.desk = desk;
     this.states = states;
@@ -420,7 +420,7 @@ class AutomationsController {
             .toLowerCase(Locale.ROOT)
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("-$", "");
-    live.keep(rig.id(), name, entered.on(rig.rig(), job -> plan(rig, job)));
+    rules.keep(rig.id(), name, entered.on(rig.rig(), job -> plan(rig, job)));
     Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(name));
     return "redirect:/rigs/" + id + "/rules";
   }

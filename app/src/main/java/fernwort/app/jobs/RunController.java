@@ -1,5 +1,6 @@
 package fernwort.app.jobs;
 
+import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
@@ -29,9 +30,17 @@ class RunController {
   private final RunStore store;
   private final StepText text;
   private final Gone gone;
+  private final LiveDesk live;
 
   RunController(
-      Descriptions rigs, States states, JobRuns runs, RunStore store, StepText text, Gone gone) {
+      Descriptions rigs,
+      States states,
+      JobRuns runs,
+      RunStore store,
+      StepText text,
+      Gone gone,
+      LiveDesk live) {
+    this.live = live;
     this.rigs = rigs;
     this.states = states;
     this.runs = runs;
@@ -55,6 +64,11 @@ class RunController {
         "run",
         RunView.of(
             rig, going, store.steps(run), text, gone, states.of(rig).state().setting(), units));
+    model.addAttribute(
+        "watched",
+        live.isLive(id)
+            ? Watched.of(store.steps(run), text, live.signals(id), units).orElse(null)
+            : null);
     return "jobs/run";
   }
 

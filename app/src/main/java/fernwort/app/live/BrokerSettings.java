@@ -58,11 +58,12 @@ class BrokerSettings {
   }
 
   /** Returns what a connection needs. */
-  HiveLink.Access access() {
-    return new HiveLink.Access(user(), password(), clientId(), trust());
+  HiveLink.Access access(OwnDevice own) {
+    return new HiveLink.Access(user(), password(), clientId(), own.state(), trust());
   }
 
-  private String clientId() {
+  /** Returns what this copy is called at the broker; made once. */
+  String clientId() {
     return settings
         .get(CLIENT)
         .orElseGet(() -> {

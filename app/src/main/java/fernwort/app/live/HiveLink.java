@@ -45,10 +45,15 @@ final class HiveLink implements Link {
    * @param user empty for nobody
    * @param password empty for none
    * @param clientId what this copy is called at the broker
+   * @param will the topic under which the broker says that this copy is gone
    * @param trusted who vouches for the broker; null for those that the machine knows
    */
   record Access(
-      String user, String password, String clientId, @Nullable TrustManagerFactory trusted) {}
+      String user,
+      String password,
+      String clientId,
+      String will,
+      @Nullable TrustManagerFactory trusted) {}
 
   HiveLink(BrokerAddress address, Access access, Listener listener) {
     this.access = access;
@@ -99,6 +104,12 @@ final class HiveLink implements Link {
         client
             .connectWith()
             .cleanStart(true)
+            .willPublish()
+            .topic(access.will())
+            .payload(OwnDevice.LOST.getBytes(StandardCharsets.UTF_8))
+            .qos(MqttQos.AT_LEAST_ONCE)
+            .retain(true)
+            .applyWillPublish()
             .keepAlive(KEEP_ALIVE)
             .restrictions()
             .maximumPacketSize(LONGEST_MESSAGE)

@@ -10,13 +10,10 @@ import fernwort.app.store.ReadingStore;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Warning;
-import fernwort.core.jobs.automation.Automation;
 import fernwort.core.live.Alarm;
+import fernwort.core.live.AlarmCode;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
-import fernwort.core.live.rule.ReadyRules;
-import fernwort.core.live.rule.Rule;
-import fernwort.core.live.rule.RuleProof;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -30,6 +27,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
@@ -65,7 +63,6 @@ public class LiveDesk implements SmartLifecycle {
   private final LiveEvents events;
   private final Diary diary;
   private final Room.House house;
-  private final Trials trials;
   private final Loop loop = new Loop(this::round);
   private final Map<String, Room> rooms = new LinkedHashMap<>();
   private final Discovery discovery = new Discovery();
@@ -73,6 +70,7 @@ public class LiveDesk implements SmartLifecycle {
   private final Set<String> bound = ConcurrentHashMap.newKeySet();
   private @Nullable Link link;
   private @Nullable Hearing hearing;
+  private @Nullable OwnDevice own;
   private boolean opened;
   private boolean connected;
   private @Nullable Instant since;
@@ -89,12 +87,13 @@ public class LiveDesk implements SmartLifecycle {
       ReadingStore readings,
       LiveLevels levels,
       AlarmBar bar,
+      AlarmSwitches switches,
       JsonMapper mapper) {
     this.settings = settings;
     this.events = events;
     this.diary = diary;
-    trials = new Trials(states);
-    house = new Room.House(rigs, states, diary, store, readings, levels, events, bar, mapper);
+    house =
+        new Room.House(rigs, states, diary, store, readings, levels, events, bar, switches, mapper);
   }
 
   // The connection.
@@ -164,7 +163,9 @@ public class LiveDesk implements SmartLifecycle {
         .address()
         .ifPresent(address -> {
           Hearing listener = new Hearing();
-          Link made = new HiveLink(address, settings.access(), listener);
+          OwnDevice device = new OwnDevice(settings.clientId());
+          own = device;
+          Link made = new HiveLink(address, settings.access(device), listener);
           hearing = listener;
           link = made;
           made.subscribe(Set.of(Discovery.ALL));
@@ -217,6 +218,9 @@ public class LiveDesk implements SmartLifecycle {
     public void connected() {
       now(() -> {
         connected = true;
+        if (own != null) {
+          own.forget();
+        }
         since = Instant.now();
         why = "";
       });
@@ -263,6 +267,9 @@ public class LiveDesk implements SmartLifecycle {
   }
 
   private void take(String topic, String payload, boolean kept) {
+    if (own != null && own.owns(topic)) {
+      return;
+    }
     Now now = Now.read();
     discovery
         .take(topic, payload, now.wall())
@@ -278,8 +285,24 @@ public class LiveDesk implements SmartLifecycle {
       } catch (Refusal gone) {
         // The rig was deleted.
         rooms.remove(room.getKey());
+        bound.remove(room.getKey());
       }
     }
+    tellOthers();
+  }
+
+  /** Tells others on the network what changed. */
+  private void tellOthers() {
+    if (own == null || link == null || !connected) {
+      return;
+    }
+    Map<String, Map<String, Double>> tanks = new TreeMap<>();
+    for (String rig : bound) {
+      Map<String, Double> levels = new TreeMap<>();
+      house.levels().of(rig).forEach((tank, level) -> levels.put(tank, level.volume()));
+      tanks.put(rig, levels);
+    }
+    own.tell(link, tanks, house.bar().all());
   }
 
   // What is bound and told.
@@ -432,6 +455,16 @@ public class LiveDesk implements SmartLifecycle {
         });
   }
 
+  /** Returns which alarms of a rig are switched off. */
+  public Set<AlarmCode> alarmsOff(String rig) {
+    return house.switches().off(house.rigs().open(rig).id());
+  }
+
+  /** Switches alarms of a rig off; all others are on. */
+  public void switchAlarmsOff(String rig, Set<AlarmCode> off) {
+    house.switches().set(house.rigs().open(rig).id(), off);
+  }
+
   /** An alarm makes no noise for so many minutes. */
   public LiveAnswers.AlarmNow snooze(String rig, String alarm, double minutes) {
     if (!(minutes >= 1) || minutes > DAY.toMinutes()) {
@@ -502,113 +535,15 @@ public class LiveDesk implements SmartLifecycle {
     return events.watch(house.rigs().open(rig).id(), shown);
   }
 
-  // Rules.
-
-  /**
-   * A rule as it is.
-   *
-   * @param acting whether it is in the middle
-   * @param told what it told last
-   */
-  public record RuleNow(
-      String name, String state, boolean acting, String told, RuleText rule, Proof proof) {}
-
-  /**
-   * What came of trying a rule.
-   *
-   * @param done whether all trials are over
-   * @param held whether it did what it is for, and no harm
-   * @param runs how many trials there were
-   * @param stories those that ended in harm
-   */
-  public record Proof(boolean done, boolean held, int runs, List<RuleProof.Story> stories) {}
-
-  /** Returns the rules of a rig. */
-  public List<RuleNow> rules(String rig) {
-    return loop.ask(() -> {
-      Room room = there(rig);
-      return room.rules().all().stream().map(r -> now(room, r)).toList();
-    });
+  /** Does something with a rig's room when it is its turn, and returns what came of it. */
+  <T> T in(String rig, Function<Room, T> what) {
+    return loop.ask(() -> what.apply(there(rig)));
   }
 
-  /** Returns a rule. */
-  public RuleNow rule(String rig, String name) {
-    return rules(rig).stream()
-        .filter(r -> r.name().equals(name))
-        .findFirst()
-        .orElseThrow(() -> new fernwort.app.Missing(Says.THERE_IS_NO_RULE.filled(name)));
-  }
-
-  private RuleNow now(Room room, RuleBook.Kept rule) {
-    return new RuleNow(
-        rule.name(),
-        rule.state(),
-        rule.acting(),
-        rule.told(),
-        rule.text().in(rule.state()),
-        trials.look(room, rule.rule()));
-  }
-
-  /**
-   * Keeps a rule. A new one tells only; it acts when it held in the simulation.
-   *
-   * @throws Refusal naming what is missing, or why it may not act
-   */
-  public RuleNow keep(String rig, String name, RuleText text) {
-    String state = text.state() == null ? RuleBook.TELLS : text.state();
-    if (!Set.of(RuleBook.OFF, RuleBook.TELLS, RuleBook.LIVE).contains(state)) {
-      throw new Refusal(Says.A_RULE_IS.with(state));
-    }
-    Rule rule = text.rule(name);
-    boolean acts = state.equals(RuleBook.LIVE);
-    Room asked =
-        loop.ask(() -> {
-          Room room = there(rig);
-          Signal.checkName(name);
-          rule.checked(room.rig().rig(), room.live().signals());
-          // It is kept as one that tells before it is tried: what was typed is not lost.
-          room.rules().put(name, text, acts ? RuleBook.TELLS : state, hands(room));
-          return room;
-        });
-    if (acts) {
-      trials
-          .refusal(trials.wait(asked, rule))
-          .ifPresent(why -> {
-            throw new Refusal(Says.IT_STAYS.with(name, why));
-          });
-      loop.ask(() -> {
-        asked.rules().put(name, text, state, hands(asked));
-        return true;
-      });
-    }
-    return rule(rig, name);
-  }
-
-  /** Makes a rule of an aim as people choose it. */
-  public RuleNow keep(String rig, String name, Automation automation) {
-    Rule rule =
-        loop.ask(() -> {
-          Room room = there(rig);
-          return ReadyRules.of(room.rig().network(), room.live().signals())
-              .of(name, automation, house.states().of(room.rig()).state());
-        });
-    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
-  }
-
-  private RuleBook.Hands hands(Room room) {
+  /** Returns how the rules of a room reach motors and people now. */
+  RuleBook.Hands hands(Room room) {
     Link here = link;
     return room.hands(here == null ? Link.NONE : here, Now.read());
-  }
-
-  /** Takes a rule away; one that is in the middle is put safe first. */
-  public void removeRule(String rig, String name) {
-    loop.ask(() -> {
-      Room room = there(rig);
-      if (!room.rules().remove(name, hands(room))) {
-        throw new fernwort.app.Missing(Says.THERE_IS_NO_RULE.filled(name));
-      }
-      return true;
-    });
   }
 
   // From start to stop.
@@ -616,6 +551,7 @@ public class LiveDesk implements SmartLifecycle {
   /** What is kept was replaced: everything is taken from it anew. */
   @EventListener
   void restored(Backups.Restored restored) {
+    house.switches().forget();
     if (opened) {
       loop.soon(() -> {
         disconnect();

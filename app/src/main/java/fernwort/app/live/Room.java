@@ -91,6 +91,7 @@ final class Room {
       LiveLevels levels,
       LiveEvents events,
       AlarmBar bar,
+      AlarmSwitches switches,
       JsonMapper mapper) {}
 
   private final String id;
@@ -288,7 +289,9 @@ final class Room {
     State state = house.states().of(rig).state();
     followPositions(state.setting(), now);
     followLevels(now);
-    alarms(causes(now, link.isPresent()), now);
+    Set<AlarmCode> off = house.switches().off(id);
+    alarms(
+        causes(now, link.isPresent()).stream().filter(c -> !off.contains(c.code())).toList(), now);
     if (!rules.isEmpty() && link.isPresent()) {
       rules.go(sight(now), hands(link.get(), now), now);
     }
@@ -301,6 +304,13 @@ final class Room {
 
   LiveRig live() {
     return live;
+  }
+
+  /** A rig with what is bound to it, to be used on any thread. */
+  record AsBuilt(OpenRig rig, List<Signal> signals) {}
+
+  AsBuilt asBuilt() {
+    return new AsBuilt(rig, live.signals());
   }
 
   /** What rules see: what can be trusted, and handles as far as anybody knows. */

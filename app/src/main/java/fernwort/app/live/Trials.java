@@ -47,9 +47,9 @@ final class Trials {
     this.states = states;
   }
 
-  private CompletableFuture<Optional<RuleProof.Verdict>> of(Room room, Rule rule) {
-    OpenRig rig = room.rig();
-    List<Signal> signals = room.live().signals();
+  private CompletableFuture<Optional<RuleProof.Verdict>> of(Room.AsBuilt built, Rule rule) {
+    OpenRig rig = built.rig();
+    List<Signal> signals = built.signals();
     State now = states.of(rig).state();
     Key key = new Key(rig.id(), rig.version(), signals, rule, now.setting());
     return verdicts.get(
@@ -66,21 +66,21 @@ final class Trials {
   }
 
   /** Returns what is known by now; begins to try it where nothing is. */
-  LiveDesk.Proof look(Room room, Rule rule) {
-    CompletableFuture<Optional<RuleProof.Verdict>> verdict = of(room, rule);
+  RuleDesk.Proof look(Room.AsBuilt built, Rule rule) {
+    CompletableFuture<Optional<RuleProof.Verdict>> verdict = of(built, rule);
     if (!verdict.isDone() || verdict.isCompletedExceptionally()) {
-      return new LiveDesk.Proof(false, false, 0, List.of());
+      return new RuleDesk.Proof(false, false, 0, List.of());
     }
     return verdict
         .join()
-        .map(v -> new LiveDesk.Proof(true, v.held(), v.runs(), v.stories()))
-        .orElseGet(() -> new LiveDesk.Proof(true, false, 0, List.of()));
+        .map(v -> new RuleDesk.Proof(true, v.held(), v.runs(), v.stories()))
+        .orElseGet(() -> new RuleDesk.Proof(true, false, 0, List.of()));
   }
 
   /** Waits for the verdict; empty where the rule cannot be tried, or it takes too long. */
-  Optional<RuleProof.Verdict> wait(Room room, Rule rule) {
+  Optional<RuleProof.Verdict> wait(Room.AsBuilt built, Rule rule) {
     try {
-      return of(room, rule).get(PATIENCE, TimeUnit.SECONDS);
+      return of(built, rule).get(PATIENCE, TimeUnit.SECONDS);
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
       return Optional.empty();

@@ -9,6 +9,7 @@ import fernwort.app.OwnCopy;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.States;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.live.AlarmCode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -135,6 +136,31 @@ class LiveMosquittoTest {
     assertThat(copy.get("/rigs/marginalia/log").body()).doesNotContain("Water at Garage, right");
     assertThat(all("/api/v1/rigs/tern/log?kind=note"))
         .anyMatch(e -> e.get("note").asString().startsWith("Alarm seen: Water at Garage, right"));
+  }
+
+  @Test
+  void anAlarmThatIsSwitchedOffDoesNotCallAndOthersOnTheNetworkAreTold() throws IOException {
+    put("air", "{\"kind\":\"temperature\",\"place\":\"seat\",\"topic\":\"van/air\"}");
+    Predicate<JsonNode> frost = a -> a.get("code").asString().equals("FROST");
+    copy.bean(LiveDesk.class).switchAlarmsOff("tern", java.util.Set.of(AlarmCode.FROST));
+    broker.say("van/air", "1");
+    assertThat(until(() -> signal("air").get("value").asDouble() == 1)).isTrue();
+    assertThat(
+            until(() -> {
+              broker.say("van/air", "0.5");
+              return signal("air").get("value").asDouble() == 0.5;
+            }))
+        .isTrue();
+    assertThat(alarms(frost)).isFalse();
+    copy.bean(LiveDesk.class).switchAlarmsOff("tern", java.util.Set.of());
+    assertThat(until(() -> alarms(frost))).isTrue();
+    String own = "homie/" + copy.bean(BrokerSettings.class).clientId();
+    assertThat(until(() -> broker.heard(own + "/tern/alarm").equals("true"))).isTrue();
+    assertThat(until(() -> broker.heard(own + "/tern/alarms").contains("near freezing"))).isTrue();
+    assertThat(broker.heard(own + "/$state")).isEqualTo("ready");
+    assertThat(all("/api/v1/live/found"))
+        .noneMatch(f -> f.get("topic").asString().startsWith(own + "/"));
+    broker.say("van/air", "9");
   }
 
   @Test

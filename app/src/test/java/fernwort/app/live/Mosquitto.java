@@ -18,7 +18,7 @@ import java.util.function.BooleanSupplier;
 import java.util.stream.Stream;
 
 /** A real broker on a port of its own, and somebody who publishes to it as a board does. */
-final class Mosquitto implements AutoCloseable {
+public final class Mosquitto implements AutoCloseable {
 
   private static final long PATIENCE = TimeUnit.SECONDS.toNanos(20);
 
@@ -29,7 +29,7 @@ final class Mosquitto implements AutoCloseable {
   private Mqtt5BlockingClient board;
 
   /** Tells whether there is one on this machine. */
-  static boolean isHere() {
+  public static boolean isHere() {
     return program().isPresent();
   }
 
@@ -40,7 +40,7 @@ final class Mosquitto implements AutoCloseable {
         .findFirst();
   }
 
-  Mosquitto(Path home) throws IOException {
+  public Mosquitto(Path home) throws IOException {
     this.home = home;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
@@ -49,7 +49,7 @@ final class Mosquitto implements AutoCloseable {
     board = connect();
   }
 
-  String url() {
+  public String url() {
     return "mqtt://127.0.0.1:" + port;
   }
 
@@ -89,7 +89,7 @@ final class Mosquitto implements AutoCloseable {
     return client;
   }
 
-  void say(String topic, String payload) {
+  public void say(String topic, String payload) {
     say(topic, payload, false);
   }
 
@@ -143,7 +143,7 @@ final class Mosquitto implements AutoCloseable {
   }
 
   /** Waits until something is so. */
-  static boolean until(BooleanSupplier holds) {
+  public static boolean until(BooleanSupplier holds) {
     long end = System.nanoTime() + PATIENCE;
     while (System.nanoTime() < end) {
       if (holds.getAsBoolean()) {

@@ -26,8 +26,6 @@ public enum AlarmCode {
   LINK_LOST(Severity.WARNING, 0, Says.LINK_LOST),
   /** A level falls though everything is closed. */
   LEVEL_FALLS(Severity.WARNING, 0, Says.LEVEL_FALLS),
-  /** A level has come up to the mark of a person. */
-  LEVEL_MARK(Severity.NOTE, 5, Says.LEVEL_MARK),
   /** A rule was broken off in the middle. */
   RULE_BROKEN_OFF(Severity.WARNING, 0, Says.RULE_BROKEN_OFF);
 
@@ -39,6 +37,23 @@ public enum AlarmCode {
     this.grade = grade;
     this.goneAfter = goneAfter;
     this.words = words;
+  }
+
+  /** Returns what it is called where it is switched on or off. */
+  public String label() {
+    return switch (this) {
+      case LEAK -> Says.SWITCH_LEAK.text();
+      case FRESH_FULL -> Says.SWITCH_FRESH_FULL.text();
+      case GRAY_HIGH -> Says.SWITCH_GRAY_HIGH.text();
+      case PUMP_LONG -> Says.SWITCH_PUMP_LONG.text();
+      case PUMP_AIR -> Says.SWITCH_PUMP_AIR.text();
+      case FROST -> Says.SWITCH_FROST.text();
+      case VALVE_FAILED -> Says.SWITCH_VALVE_FAILED.text();
+      case SIGNAL_LOST -> Says.SWITCH_SIGNAL_LOST.text();
+      case LINK_LOST -> Says.LINK_LOST.text();
+      case LEVEL_FALLS -> Says.SWITCH_LEVEL_FALLS.text();
+      case RULE_BROKEN_OFF -> Says.SWITCH_RULE_BROKEN_OFF.text();
+    };
   }
 
   /** Returns the cause of an alarm for want of a link to the sensors. */

@@ -36,9 +36,20 @@ enum Says implements Phrase {
   SIGNAL_LOST("Sensor “{}” tells nothing any more"),
   LINK_LOST("No link to the sensors"),
   LEVEL_FALLS("{} has lost {} with everything closed"),
-  LEVEL_MARK("{} has reached your mark of {}"),
   RULE_BROKEN_OFF("Rule “{}” was broken off"),
-  OUTSIDE("Outside");
+  OUTSIDE("Outside"),
+
+  // AlarmCode: what an alarm is called where it is switched on or off.
+  SWITCH_LEAK("Water where none should be"),
+  SWITCH_FRESH_FULL("Fresh is full and still filling"),
+  SWITCH_GRAY_HIGH("Gray is nearly full"),
+  SWITCH_PUMP_LONG("A pump runs on and no tap is open"),
+  SWITCH_PUMP_AIR("A pump draws air"),
+  SWITCH_FROST("Near freezing"),
+  SWITCH_VALVE_FAILED("A motor did not arrive"),
+  SWITCH_SIGNAL_LOST("A sensor tells nothing any more"),
+  SWITCH_LEVEL_FALLS("A level falls with everything closed"),
+  SWITCH_RULE_BROKEN_OFF("A rule was broken off");
 
   private final String text;
 

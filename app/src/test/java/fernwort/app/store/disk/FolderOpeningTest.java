@@ -132,17 +132,18 @@ class FolderOpeningTest {
     assertThat(checksums)
         .as("add a step instead of changing one")
         .containsExactlyInAnyOrderEntriesOf(
-            Map.of(
-                "1", -905898833,
-                "2", -1986925338,
-                "3", -2079114512,
-                "4", 1829763142,
-                "5", -634715273,
-                "6", -305756264,
-                "7", 515354916,
-                "8", 1072409287,
-                "9", 896403268,
-                "10", -457597349));
+            Map.ofEntries(
+                Map.entry("1", -905898833),
+                Map.entry("2", -1986925338),
+                Map.entry("3", -2079114512),
+                Map.entry("4", 1829763142),
+                Map.entry("5", -634715273),
+                Map.entry("6", -305756264),
+                Map.entry("7", 515354916),
+                Map.entry("8", 1072409287),
+                Map.entry("9", 896403268),
+                Map.entry("10", -457597349),
+                Map.entry("11", 1644522667)));
     assertThat(checksums).hasSize(Schema.NEWEST);
   }
 

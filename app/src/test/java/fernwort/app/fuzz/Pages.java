@@ -69,11 +69,8 @@ final class Pages {
           "/api/v1/rigs/%s/habits",
           "/api/v1/rigs/%s");
 
-  /**
-   * How long a request may wait for its turn where other tests compute on the same copy (12 s), the
-   * bound on computing it (12 s), and something for writing its answer (s).
-   */
-  private static final double LONGEST = 27;
+  /** The bound on a request, and something for writing its answer (s). */
+  private static final double LONGEST = 15;
 
   private static final int JOBS = 3;
   private static final int HANDLES = 3;

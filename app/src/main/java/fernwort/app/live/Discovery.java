@@ -22,6 +22,10 @@ final class Discovery {
   /** So many properties are remembered; own choice. */
   private static final int MOST = 2000;
 
+  /** So much that devices say of themselves and of their properties; own choice. */
+  private static final int MOST_ATTRIBUTES = 8 * MOST;
+
+  /** No name or value of the convention is longer (characters); own choice. */
   private static final int LONGEST = 200;
 
   private static final Set<String> GONE = Set.of("lost", "disconnected");
@@ -64,14 +68,12 @@ final class Discovery {
     }
     String device = rest.substring(0, slash);
     String attribute = rest.substring(slash + 1);
-    Map<String, String> told = devices.computeIfAbsent(device, d -> new LinkedHashMap<>());
-    if (!told.containsKey(attribute)) {
-      if (known >= MOST * 8) {
-        return Optional.empty();
-      }
-      known++;
+    boolean isNew = !devices.getOrDefault(device, Map.of()).containsKey(attribute);
+    if (isNew && known >= MOST_ATTRIBUTES) {
+      return Optional.empty();
     }
-    told.put(attribute, payload);
+    known += isNew ? 1 : 0;
+    devices.computeIfAbsent(device, d -> new LinkedHashMap<>()).put(attribute, payload);
     times.put(topic, now);
     return attribute.equals("$state") && GONE.contains(payload)
         ? Optional.of(device)

@@ -5,25 +5,6 @@ import java.util.Set;
 /** A connection to a broker, which comes back by itself. */
 interface Link extends AutoCloseable {
 
-  /** One that leads nowhere. */
-  Link NONE =
-      new Link() {
-        @Override
-        public void open() {}
-
-        @Override
-        public void subscribe(Set<String> topics) {}
-
-        @Override
-        public void unsubscribe(Set<String> topics) {}
-
-        @Override
-        public void publish(String topic, String payload, boolean kept) {}
-
-        @Override
-        public void close() {}
-      };
-
   /** What is told of a connection. */
   interface Listener {
 

@@ -1,5 +1,6 @@
 package fernwort.app.live;
 
+import fernwort.app.Missing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.LiveLevels;
@@ -29,7 +30,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
@@ -66,7 +66,7 @@ public class LiveDesk implements SmartLifecycle {
   private final Loop loop = new Loop(this::round);
   private final Map<String, Room> rooms = new LinkedHashMap<>();
   private final Discovery discovery = new Discovery();
-  private final Map<String, AtomicInteger> waiting = new ConcurrentHashMap<>();
+  private final Mailbox<Heard> waiting = new Mailbox<>(MOST_WAITING);
   private final Set<String> bound = ConcurrentHashMap.newKeySet();
   private @Nullable Link link;
   private @Nullable Hearing hearing;
@@ -211,6 +211,9 @@ public class LiveDesk implements SmartLifecycle {
     return room(rig);
   }
 
+  /** A message as it came. */
+  private record Heard(byte[] payload, boolean kept) {}
+
   /** Hears what comes over the connection, on threads of its own. */
   private final class Hearing implements Link.Listener {
 
@@ -242,19 +245,19 @@ public class LiveDesk implements SmartLifecycle {
       if (payload.length > LONGEST) {
         return;
       }
-      AtomicInteger here = waiting.computeIfAbsent(topic, t -> new AtomicInteger());
-      if (here.incrementAndGet() > MOST_WAITING) {
-        here.decrementAndGet();
-        return;
+      // What is told last counts most: where too much waits, the oldest is let go.
+      boolean first = waiting.add(topic, new Heard(payload, kept));
+      if (first) {
+        loop.soon(() -> takeAll(topic));
       }
-      loop.soon(() -> {
-        if (here.decrementAndGet() == 0) {
-          waiting.remove(topic);
-        }
+    }
+
+    private void takeAll(String topic) {
+      for (Heard heard : waiting.take(topic)) {
         if (hearing == this) {
-          take(topic, new String(payload, StandardCharsets.UTF_8), kept);
+          take(topic, new String(heard.payload(), StandardCharsets.UTF_8), heard.kept());
         }
-      });
+      }
     }
 
     private void now(Runnable task) {
@@ -281,14 +284,21 @@ public class LiveDesk implements SmartLifecycle {
     Now now = Now.read();
     for (Map.Entry<String, Room> room : List.copyOf(rooms.entrySet())) {
       try {
-        room.getValue().round(now, connected ? Optional.ofNullable(link) : Optional.empty());
-      } catch (Refusal gone) {
-        // The rig was deleted.
+        room.getValue().round(now, linked());
+      } catch (Missing deleted) {
         rooms.remove(room.getKey());
         bound.remove(room.getKey());
+      } catch (RuntimeException e) {
+        // What fails for one rig, or for a moment, ends nothing: the next round tries again.
+        LOG.warn("a round of {} failed", room.getKey(), e);
       }
     }
     tellOthers();
+  }
+
+  /** Returns the link, while it is there. */
+  private Optional<Link> linked() {
+    return connected ? Optional.ofNullable(link) : Optional.empty();
   }
 
   /** Tells others on the network what changed. */
@@ -542,8 +552,7 @@ public class LiveDesk implements SmartLifecycle {
 
   /** Returns how the rules of a room reach motors and people now. */
   RuleBook.Hands hands(Room room) {
-    Link here = link;
-    return room.hands(here == null ? Link.NONE : here, Now.read());
+    return room.hands(linked(), Now.read());
   }
 
   // From start to stop.

@@ -258,6 +258,9 @@ final class Room {
   }
 
   private void tellCommands() {
+    published
+        .keySet()
+        .retainAll(live.commands().stream().map(MotorCommand::id).collect(Collectors.toSet()));
     for (MotorCommand command : live.commands()) {
       if (published.put(command.id(), command.state()) != command.state()) {
         house.events().tell(id, LiveEvents.Topic.COMMAND, LiveAnswers.CommandNow.of(command));
@@ -293,7 +296,7 @@ final class Room {
     alarms(
         causes(now, link.isPresent()).stream().filter(c -> !off.contains(c.code())).toList(), now);
     if (!rules.isEmpty() && link.isPresent()) {
-      rules.go(sight(now), hands(link.get(), now), now);
+      rules.go(sight(now), hands(link, now), now);
     }
     keep(minutes.ready(now.wall()), now.wall());
   }
@@ -341,12 +344,15 @@ final class Room {
   }
 
   /** How rules reach motors and people; no rule may bring a danger. */
-  RuleBook.Hands hands(Link link, Now now) {
+  RuleBook.Hands hands(Optional<Link> link, Now now) {
     return new RuleBook.Hands() {
       @Override
       public boolean move(Turn turn, String rule) {
         try {
-          command(turn.part(), turn.position(), false, who(rule), link, now);
+          Link there =
+              link.orElseThrow(
+                  () -> new Refusal(Says.NO_CONNECTION.with(rig.rig().part(turn.part()).label())));
+          command(turn.part(), turn.position(), false, who(rule), there, now);
           return true;
         } catch (StandsAgainst e) {
           tell(rule, e.warning().title().toString());

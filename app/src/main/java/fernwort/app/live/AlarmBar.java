@@ -15,6 +15,9 @@ import org.springframework.stereotype.Component;
 @Component
 public class AlarmBar {
 
+  private static final DateTimeFormatter TIME =
+      DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
+
   private final Map<String, List<Row>> rows = new ConcurrentHashMap<>();
 
   /**
@@ -25,9 +28,6 @@ public class AlarmBar {
    */
   public record Row(String rig, String name, LiveAnswers.AlarmNow alarm) {
 
-    private static final DateTimeFormatter TIME =
-        DateTimeFormatter.ofPattern("EEE HH:mm", Locale.ENGLISH);
-
     /** Tells whether it makes a noise. */
     public boolean calls() {
       Instant quiet = alarm.quietUntil();
@@ -36,13 +36,18 @@ public class AlarmBar {
 
     /** Returns since when, as people read it. */
     public String since() {
-      return TIME.format(alarm.since().atZone(ZoneId.systemDefault()));
+      return AlarmBar.since(alarm.since());
     }
 
     /** Returns how bad it is, as its style is called. */
     public String style() {
       return "alarm-" + alarm.grade().name().toLowerCase(Locale.ROOT);
     }
+  }
+
+  /** Returns a time as people read it. */
+  static String since(Instant at) {
+    return TIME.format(at.atZone(ZoneId.systemDefault()));
   }
 
   void set(String rig, String name, List<LiveAnswers.AlarmNow> alarms) {

@@ -108,11 +108,6 @@ public class LiveDesk implements SmartLifecycle {
     return new LiveAnswers.Connection(connected, since, url, settings.user(), connected ? "" : why);
   }
 
-  /** Tells whether somebody gave the address of a broker. */
-  public boolean isWanted() {
-    return settings.address().isPresent();
-  }
-
   /**
    * Connects to a broker, now and after each start.
    *
@@ -442,11 +437,6 @@ public class LiveDesk implements SmartLifecycle {
         .toList();
   }
 
-  /** Returns the alarms that are not over, of a rig or of all. */
-  public List<LiveAnswers.AlarmNow> asking(String rig) {
-    return house.store().asking(rig).stream().map(LiveAnswers.AlarmNow::of).toList();
-  }
-
   /** Somebody saw an alarm; that goes into the log. */
   public LiveAnswers.AlarmNow seen(String rig, String alarm, String who) {
     return change(
@@ -457,7 +447,7 @@ public class LiveDesk implements SmartLifecycle {
             diary.add(
                 house.rigs().open(rig),
                 new Entry.Note(
-                    Says.ALARM_SEEN.filled(Message.kept(a.words()), a.since().toString())),
+                    Says.ALARM_SEEN.filled(Message.kept(a.words()), AlarmBar.since(a.since()))),
                 Instant.now(),
                 who);
           }

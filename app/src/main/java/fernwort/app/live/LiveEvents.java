@@ -127,11 +127,6 @@ class LiveEvents implements SmartLifecycle {
     watchers.getOrDefault(rig, Set.of()).forEach(w -> w.tell(news));
   }
 
-  /** Tells whether somebody watches a rig. */
-  boolean isWatched(String rig) {
-    return !watchers.getOrDefault(rig, Set.of()).isEmpty();
-  }
-
   @Override
   public void start() {
     running = true;

@@ -9,6 +9,7 @@ import fernwort.app.services.States;
 import fernwort.app.store.LiveStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.ReadingStore;
+import fernwort.app.store.StoreTrouble;
 import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
@@ -45,6 +46,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.transaction.TransactionException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -103,6 +106,7 @@ final class Room {
   private final Map<String, Double> logged = new HashMap<>();
   private final Map<String, Double> turned = new HashMap<>();
   private final Map<String, MotorCommand.Progress> published = new HashMap<>();
+  private final Map<String, Alarm> unkept = new LinkedHashMap<>();
   private final Set<String> news = new LinkedHashSet<>();
   private final Set<String> states = new HashSet<>();
   private final Minutes minutes = new Minutes();
@@ -119,6 +123,7 @@ final class Room {
     live = opened();
     alarms = new ArrayList<>(house.store().asking(id));
     rules = new RuleBook(id, house.store(), house.mapper());
+    rules.distrust(rig.rig(), live.signals(), triedWith());
     showAlarms();
   }
 
@@ -145,6 +150,7 @@ final class Room {
   void renew() {
     rig = house.rigs().open(id);
     live = opened().after(live);
+    rules.distrust(rig.rig(), live.signals(), triedWith());
     dirty = true;
   }
 
@@ -159,10 +165,6 @@ final class Room {
 
   Optional<LiveRig.Told> told(String name, Now now) {
     return live.told(name, now);
-  }
-
-  List<Alarm> asking() {
-    return List.copyOf(alarms);
   }
 
   /** Tells whether a part can be told to move. */
@@ -289,12 +291,13 @@ final class Room {
     looked = now.steady();
     live.watchCommands(now);
     tellCommands();
-    State state = house.states().of(rig).state();
-    followPositions(state.setting(), now);
-    followLevels(now);
     Set<AlarmCode> off = house.switches().off(id);
+    // Alarms come first: whatever fails after them, they are shown.
     alarms(
         causes(now, link.isPresent()).stream().filter(c -> !off.contains(c.code())).toList(), now);
+    keepAlarms();
+    followPositions(house.states().of(rig).state().setting(), now);
+    followLevels(now);
     if (!rules.isEmpty() && link.isPresent()) {
       rules.go(sight(now), hands(link, now), now);
     }
@@ -310,10 +313,18 @@ final class Room {
   }
 
   /** A rig with what is bound to it, to be used on any thread. */
-  record AsBuilt(OpenRig rig, List<Signal> signals) {}
+  record AsBuilt(OpenRig rig, List<Signal> signals, String triedWith) {}
+
+  /** Returns what a trial of a rule holds for: how the rig is built, and what is bound. */
+  private String triedWith() {
+    // Of texts and numbers alone: the hash of an enum differs from start to start.
+    return rig.version()
+        + " "
+        + live.signals().stream().map(s -> s.name() + SignalText.of(s)).toList().hashCode();
+  }
 
   AsBuilt asBuilt() {
-    return new AsBuilt(rig, live.signals());
+    return new AsBuilt(rig, live.signals(), triedWith());
   }
 
   /** What rules see: what can be trusted, and handles as far as anybody knows. */
@@ -370,6 +381,13 @@ final class Room {
             .diary()
             .add(
                 rig, new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words)), now.wall(), who(rule));
+      }
+
+      @Override
+      public String words(Turn turn) {
+        return Says.TURNS.filled(
+            rig.rig().part(turn.part()).label(),
+            rig.rig().position(turn.part(), turn.position()).words());
       }
 
       @Override
@@ -507,13 +525,27 @@ final class Room {
 
   /** Keeps an alarm as it is now, and tells of it. */
   void set(Alarm alarm) {
-    house.store().keep(id, alarm);
     alarms.removeIf(a -> a.id().equals(alarm.id()));
     if (alarm.asks()) {
       alarms.add(alarm);
     }
     showAlarms();
     house.events().tell(id, LiveEvents.Topic.ALARM, LiveAnswers.AlarmNow.of(alarm));
+    unkept.put(alarm.id(), alarm);
+    keepAlarms();
+  }
+
+  /** A disk that is full keeps no alarm from being shown: it is kept when that can be. */
+  private void keepAlarms() {
+    for (Alarm alarm : List.copyOf(unkept.values())) {
+      try {
+        house.store().keep(id, alarm);
+        unkept.remove(alarm.id());
+      } catch (DataAccessException | TransactionException | StoreTrouble e) {
+        LOG.warn("an alarm of {} cannot be kept yet", id, e);
+        return;
+      }
+    }
   }
 
   Optional<Alarm> alarm(String alarm) {

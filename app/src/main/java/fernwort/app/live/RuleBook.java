@@ -2,16 +2,18 @@ package fernwort.app.live;
 
 import fernwort.app.store.LiveStore;
 import fernwort.core.live.Now;
+import fernwort.core.live.Signal;
 import fernwort.core.live.rule.Rule;
 import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -40,6 +42,9 @@ final class RuleBook {
 
     /** Tells what a rule does. */
     void tell(String rule, String words);
+
+    /** Says what turning something is, in words. */
+    String words(Turn turn);
 
     /** A rule was broken off. */
     void brokenOff(String rule, RuleRun.Why why);
@@ -101,15 +106,39 @@ final class RuleBook {
         .toList();
   }
 
-  Optional<Kept> of(String name) {
-    return all().stream().filter(r -> r.name().equals(name)).findFirst();
-  }
-
   /** Keeps a rule; one that is in the middle is put safe first. */
   void put(String name, RuleText text, String state, Hands hands) {
     end(name, hands);
     entries.put(name, new Entry(text, text.rule(name), state));
     keep(name, "");
+  }
+
+  /**
+   * Lets no rule act on what it was not tried with: the rig or what is bound to it has changed. One
+   * that names what is gone is off.
+   *
+   * @param triedWith what a trial holds for now
+   */
+  void distrust(Rig rig, List<Signal> signals, String triedWith) {
+    for (Map.Entry<String, Entry> one : entries.entrySet()) {
+      Entry entry = one.getValue();
+      String before = entry.state;
+      try {
+        entry.run.rule().checked(rig, signals);
+        if (entry.state.equals(LIVE) && !triedWith.equals(entry.text.triedWith())) {
+          entry.state = TELLS;
+          entry.told = Says.TRY_IT_ANEW.text();
+        }
+      } catch (Refusal gone) {
+        entry.state = OFF;
+        entry.told = gone.saying().toString();
+      }
+      if (!entry.state.equals(before)) {
+        // What it was in the middle of is put safe before it stops.
+        entry.toPutSafe |= entry.run.isActing();
+        keep(one.getKey(), entry.toPutSafe ? ACTING : "");
+      }
+    }
   }
 
   boolean remove(String name, Hands hands) {
@@ -173,7 +202,7 @@ final class RuleBook {
     List<String> steps = new ArrayList<>();
     for (Rule.Act act : entry.run.rule().acts()) {
       if (act instanceof Rule.Move move) {
-        steps.add(move.turn().part() + " → " + move.turn().position());
+        steps.add(hands.words(move.turn()));
       }
     }
     entry.told = Says.IT_WOULD_TURN.filled(String.join(", ", steps));

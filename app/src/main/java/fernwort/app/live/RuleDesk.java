@@ -107,7 +107,10 @@ public class RuleDesk {
       live.in(
           rig,
           room -> {
-            room.rules().put(name, text, state, live.hands(room));
+            if (!room.asBuilt().triedWith().equals(asked.triedWith())) {
+              throw new Refusal(Says.IT_STAYS.with(name, Says.TRY_IT_ANEW.text()));
+            }
+            room.rules().put(name, text.triedWith(asked.triedWith()), state, live.hands(room));
             return true;
           });
     }

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param then what it puts back at the end
  * @param onFailure what it puts safe when anything goes wrong
  * @param state off, tells or live
+ * @param triedWith with which rig and signals it held, as Fernwort keeps it; nobody else sets it
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record RuleText(
@@ -27,7 +28,8 @@ public record RuleText(
     @Nullable Double atMost,
     @Nullable List<Move> then,
     @Nullable List<Move> onFailure,
-    @Nullable String state) {
+    @Nullable String state,
+    @Nullable String triedWith) {
 
   /**
    * Something that holds or does not: a signal above or below an amount, a contact that is on or
@@ -167,11 +169,17 @@ public record RuleText(
         rule.atMost(),
         rule.then().stream().map(Move::of).toList(),
         rule.onFailure().stream().map(Move::of).toList(),
-        state);
+        state,
+        null);
   }
 
   /** Returns it in another state. */
   public RuleText in(String other) {
-    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, other);
+    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, other, triedWith);
+  }
+
+  /** Returns it as one that held with this rig and these signals. */
+  RuleText triedWith(String what) {
+    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, state, what);
   }
 }

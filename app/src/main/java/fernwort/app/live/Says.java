@@ -32,6 +32,8 @@ enum Says implements Phrase {
 
   // RuleBook: the rules of one rig as they go on.
   IT_WOULD_TURN("It would turn {}"),
+  TURNS("{} to “{}”"),
+  TRY_IT_ANEW("the rig or its sensors changed since it was tried; let it act anew"),
   THE_RULE_HAS_BEGUN("It has begun"),
   THE_RULE_HAS_ENDED("It has ended"),
   BROKEN_OFF_SIGNAL("Broken off: a sensor cannot be trusted any more"),

@@ -224,6 +224,30 @@ class LiveMosquittoTest {
   }
 
   @Test
+  void aRuleThatHeldTellsOnlyOnceWhatItWasTriedWithHasChanged() throws IOException {
+    put("seat", "{\"kind\":\"leak\",\"place\":\"seat\",\"topic\":\"van/seat\"}");
+    put(
+        "aft",
+        "{\"kind\":\"position\",\"part\":\"aft-motor\",\"topic\":\"van/aft\",\"command\":"
+            + "{\"topic\":\"van/aft/set\",\"payloads\":{\"open\":\"OPEN\",\"shut\":\"CLOSE\"}}}");
+    var acts =
+        copy.change(
+            "PUT",
+            TERN + "/live/rules/aft",
+            "{\"when\":[{\"signal\":\"seat\",\"is\":true}],"
+                + "\"do\":[{\"turn\":\"aft-motor\",\"to\":\"shut\"}],\"atMost\":60,\"state\":\"live\"}");
+    assertThat(acts.statusCode()).as(acts.body()).isEqualTo(200);
+    assertThat(get(TERN + "/live/rules/aft").get("state").asString()).isEqualTo("live");
+    put("aft-air", "{\"kind\":\"temperature\",\"place\":\"bed\",\"topic\":\"van/bed\"}");
+    JsonNode rule = get(TERN + "/live/rules/aft");
+    assertThat(rule.get("state").asString()).isEqualTo("tells");
+    assertThat(rule.get("told").asString()).contains("let it act anew");
+    copy.change("DELETE", TERN + "/live/signals/seat", "");
+    assertThat(get(TERN + "/live/rules/aft").get("state").asString()).isEqualTo("off");
+    copy.change("DELETE", TERN + "/live/rules/aft", "");
+  }
+
+  @Test
   void devicesAreFoundAndWhatIsWrongIsRefusedByName() throws IOException {
     broker.announce();
     assertThat(

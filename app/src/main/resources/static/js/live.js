@@ -55,6 +55,20 @@
     box.checked = wants(box.dataset.alarmBy);
   }
   call();
+
+  // Of the motors, only the one that was chosen says what is sent to it.
+  const thing = document.getElementById("thing");
+  const showMotor = () => {
+    const [kind, , part] = thing.value.split("|");
+    const moves = kind === "position" || kind === "pump";
+    for (const motor of document.querySelectorAll("[data-motor]")) {
+      motor.hidden = !moves || motor.dataset.motor !== part;
+    }
+    if (kind === "position")
+      document.querySelector("[data-motor]")?.closest("details")?.setAttribute("open", "");
+  };
+  thing?.addEventListener("change", showMotor);
+  if (thing) showMotor();
   if (!rig) return;
 
   const fetched = async (path) => {

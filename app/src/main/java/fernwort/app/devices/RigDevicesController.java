@@ -54,7 +54,8 @@ class RigDevicesController {
    *
    * @param words device, node and property
    * @param value what it tells, with its unit
-   * @param thing what it likely tells of; empty where nobody can guess
+   * @param unit in which it tells its number
+   * @param settable whether it can be told something
    */
   record FoundRow(String words, String value, String topic, String unit, boolean settable) {}
 
@@ -186,7 +187,6 @@ class RigDevicesController {
       @RequestParam(defaultValue = "") String height,
       @RequestParam(defaultValue = "") String wet,
       @RequestParam(defaultValue = "") String command,
-      @RequestParam(defaultValue = "") String lost,
       @RequestParam Map<String, String> all,
       @ModelAttribute("units") Units units,
       RedirectAttributes done) {
@@ -206,7 +206,7 @@ class RigDevicesController {
             wet,
             command,
             texts(rig.rig(), thing, all),
-            lost);
+            all.getOrDefault("lost-" + thing.substring(thing.lastIndexOf('|') + 1), ""));
     Set<String> taken =
         live.signals(id).stream().map(LiveAnswers.SignalNow::name).collect(Collectors.toSet());
     String name = things.name(entered, taken);

@@ -1,5 +1,7 @@
 package fernwort.app.live;
 
+import fernwort.core.live.Alarm;
+import fernwort.core.say.Message;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -26,12 +28,16 @@ public class AlarmBar {
    * @param rig the address of the rig
    * @param name what the rig is called
    */
-  public record Row(String rig, String name, LiveAnswers.AlarmNow alarm) {
+  public record Row(String rig, String name, Alarm alarm) {
 
     /** Tells whether it makes a noise. */
     public boolean calls() {
-      Instant quiet = alarm.quietUntil();
-      return alarm.seen() == null && (quiet == null || quiet.isBefore(Instant.now()));
+      return alarm.calls(Instant.now());
+    }
+
+    /** Returns what is said. */
+    public Message words() {
+      return Message.kept(alarm.words());
     }
 
     /** Returns since when, as people read it. */
@@ -41,7 +47,7 @@ public class AlarmBar {
 
     /** Returns how bad it is, as its style is called. */
     public String style() {
-      return "alarm-" + alarm.grade().name().toLowerCase(Locale.ROOT);
+      return "alarm-" + alarm.code().grade().name().toLowerCase(Locale.ROOT);
     }
   }
 
@@ -50,7 +56,7 @@ public class AlarmBar {
     return TIME.format(at.atZone(ZoneId.systemDefault()));
   }
 
-  void set(String rig, String name, List<LiveAnswers.AlarmNow> alarms) {
+  void set(String rig, String name, List<Alarm> alarms) {
     if (alarms.isEmpty()) {
       rows.remove(rig);
     } else {
@@ -66,8 +72,8 @@ public class AlarmBar {
     List<Row> all = new ArrayList<>();
     rows.values().forEach(all::addAll);
     all.sort(
-        Comparator.comparing((Row r) -> r.alarm().seen() != null)
-            .thenComparing(r -> r.alarm().grade())
+        Comparator.comparing((Row r) -> r.alarm().seen().isPresent())
+            .thenComparing(r -> r.alarm().code().grade())
             .thenComparing(r -> r.alarm().since(), Comparator.reverseOrder()));
     return all;
   }

@@ -119,11 +119,6 @@ public final class LiveAnswers {
           alarm.by(),
           alarm.quietUntil().orElse(null));
     }
-
-    /** Tells whether it is still to be shown. */
-    public boolean asks() {
-      return gone == null || seen == null;
-    }
   }
 
   /** A command: commanded and moving, reached, assumed, failed, or replaced by another. */

@@ -58,7 +58,7 @@ final class OwnDevice {
       List<String> words =
           alarms.stream()
               .filter(a -> a.rig().equals(rig) && a.calls())
-              .map(a -> a.alarm().words().toString())
+              .map(a -> a.words().toString())
               .toList();
       List<String> properties = new ArrayList<>(List.of(ALARM, ALARMS));
       properties.addAll(levels.keySet());

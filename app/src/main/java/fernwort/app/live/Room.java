@@ -128,7 +128,7 @@ final class Room {
   }
 
   private void showAlarms() {
-    house.bar().set(id, rig.rig().name(), alarms.stream().map(LiveAnswers.AlarmNow::of).toList());
+    house.bar().set(id, rig.rig().name(), alarms);
   }
 
   private LiveRig opened() {

@@ -50,8 +50,13 @@ class LiveApiController {
    * @param url such as mqtt://192.168.1.20 or mqtts://name:8883; empty to connect to none
    * @param user who connects; left out for nobody
    * @param password left out to leave it as it is
+   * @param ca the certificate (PEM) of who vouches for the broker; left out to leave it as it is
    */
-  record Broker(@Nullable String url, @Nullable String user, @Nullable String password) {}
+  record Broker(
+      @Nullable String url,
+      @Nullable String user,
+      @Nullable String password,
+      @Nullable String ca) {}
 
   @GetMapping("/live")
   @Operation(summary = "Whether there is a connection to the broker, since when, and to which")
@@ -62,7 +67,7 @@ class LiveApiController {
   @PutMapping("/live/broker")
   @Operation(summary = "Connect to a broker, now and after each start; an empty url ends it")
   LiveAnswers.Connection connect(@RequestBody Broker broker) {
-    return live.connect(broker.url(), broker.user(), broker.password());
+    return live.connect(broker.url(), broker.user(), broker.password(), broker.ca());
   }
 
   @GetMapping("/live/found")

@@ -156,8 +156,10 @@ class RigDevicesController {
       @RequestParam String url,
       @RequestParam(defaultValue = "") String user,
       @RequestParam(defaultValue = "") String password,
+      @RequestParam(defaultValue = "") String ca,
       RedirectAttributes done) {
-    LiveAnswers.Connection now = live.connect(url, user, password.isEmpty() ? null : password);
+    LiveAnswers.Connection now =
+        live.connect(url, user, password.isEmpty() ? null : password, ca.isBlank() ? null : ca);
     Done.say(
         done,
         now.url().isEmpty() ? Says.DISCONNECTED.text() : Says.CONNECTING_TO.filled(now.url()));

@@ -8,9 +8,13 @@ import com.hivemq.client.mqtt.mqtt5.Mqtt5AsyncClient;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5Client;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5ClientBuilder;
 import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5Publish;
+import com.hivemq.client.mqtt.mqtt5.message.subscribe.suback.Mqtt5SubAck;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import javax.net.ssl.TrustManagerFactory;
 import org.jspecify.annotations.Nullable;
@@ -140,20 +144,22 @@ final class HiveLink implements Link {
   }
 
   @Override
-  public void subscribe(Set<String> more) {
+  public CompletableFuture<Void> subscribe(Set<String> more) {
+    List<CompletableFuture<Mqtt5SubAck>> asked = new ArrayList<>();
     for (String topic : more) {
       boolean added;
       synchronized (topics) {
         added = topics.add(topic);
       }
       if (added && client.getState().isConnected()) {
-        ask(topic);
+        asked.add(ask(topic));
       }
     }
+    return CompletableFuture.allOf(asked.toArray(CompletableFuture[]::new));
   }
 
-  private void ask(String topic) {
-    client.subscribeWith().topicFilter(topic).qos(MqttQos.AT_LEAST_ONCE).send();
+  private CompletableFuture<Mqtt5SubAck> ask(String topic) {
+    return client.subscribeWith().topicFilter(topic).qos(MqttQos.AT_LEAST_ONCE).send();
   }
 
   @Override

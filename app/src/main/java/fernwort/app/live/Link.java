@@ -1,6 +1,7 @@
 package fernwort.app.live;
 
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 
 /** A connection to a broker, which comes back by itself. */
 interface Link extends AutoCloseable {
@@ -29,8 +30,12 @@ interface Link extends AutoCloseable {
   /** Begins to connect, and goes on until it is closed; never waits. */
   void open();
 
-  /** Asks for messages of these topics as well; topics that were asked for before stay. */
-  void subscribe(Set<String> topics);
+  /**
+   * Asks for messages of these topics as well; topics that were asked for before stay.
+   *
+   * @return done when the broker sends them, or at once where there is no connection
+   */
+  CompletableFuture<Void> subscribe(Set<String> topics);
 
   /** Wants no messages of these topics any more. */
   void unsubscribe(Set<String> topics);

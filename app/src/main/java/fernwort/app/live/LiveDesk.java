@@ -1,5 +1,7 @@
 package fernwort.app.live;
 
+import static java.util.concurrent.TimeUnit.SECONDS;
+
 import fernwort.app.Missing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
@@ -29,6 +31,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -55,6 +58,9 @@ public class LiveDesk implements SmartLifecycle {
 
   /** So many signals can be bound to one rig; own choice. */
   private static final int MOST_SIGNALS = 200;
+
+  /** The broker has so long to say that it sends what was asked for (s); own choice. */
+  private static final long PATIENCE = 3;
 
   private static final int MOST_ALARMS = 200;
   private static final Duration DAY = Duration.ofDays(1);
@@ -114,10 +120,12 @@ public class LiveDesk implements SmartLifecycle {
    * @param url such as mqtt://192.168.1.20; empty for none any more
    * @param user empty for nobody
    * @param password empty for none; null to leave it as it is
+   * @param ca the certificate (PEM) of who vouches for the broker; empty for those that the machine
+   *     knows; null to leave it as it is
    * @throws Refusal naming what is wrong
    */
   public LiveAnswers.Connection connect(
-      @Nullable String url, @Nullable String user, @Nullable String password) {
+      @Nullable String url, @Nullable String user, @Nullable String password, @Nullable String ca) {
     if (url == null) {
       throw new Refusal(Says.GIVE_THE_ADDRESS.with());
     }
@@ -125,6 +133,9 @@ public class LiveDesk implements SmartLifecycle {
         url.isBlank() ? Optional.empty() : Optional.of(BrokerAddress.of(url));
     return loop.ask(() -> {
       boolean other = !settings.address().equals(address);
+      if (ca != null) {
+        settings.trust(ca.strip().getBytes(StandardCharsets.US_ASCII));
+      }
       if (address.isPresent()) {
         // A password goes to the broker it was given for, never to another.
         settings.set(
@@ -135,16 +146,6 @@ public class LiveDesk implements SmartLifecycle {
       disconnect();
       open();
       return now();
-    });
-  }
-
-  /** Trusts the authority of a certificate (PEM); none for those that the machine knows. */
-  public void trust(byte[] pem) {
-    loop.ask(() -> {
-      settings.trust(pem);
-      disconnect();
-      open();
-      return true;
     });
   }
 
@@ -318,23 +319,36 @@ public class LiveDesk implements SmartLifecycle {
   }
 
   /**
-   * Binds a signal under a name, in the place of what was.
+   * Binds a signal under a name, in the place of what was. What a sensor says after this returns is
+   * heard, where there is a connection.
    *
    * @throws Refusal naming what is missing
    */
   public LiveAnswers.SignalNow bind(String rig, String name, SignalText text) {
-    return loop.ask(() -> {
-      Room room = there(rig);
-      Signal signal = text.signal(name).checked(room.rig().rig());
-      Map<String, String> kept = house.store().signals(rig);
-      if (!kept.containsKey(name) && kept.size() >= MOST_SIGNALS) {
-        throw new Refusal(Says.SO_MANY_SIGNALS.with(MOST_SIGNALS));
-      }
-      house.store().bind(rig, name, house.mapper().writeValueAsString(SignalText.of(signal)));
-      renew(room);
-      return LiveAnswers.SignalNow.of(room.told(name, Now.read()).orElseThrow());
-    });
+    Bound done =
+        loop.ask(() -> {
+          Room room = there(rig);
+          Signal signal = text.signal(name).checked(room.rig().rig());
+          Map<String, String> kept = house.store().signals(rig);
+          if (!kept.containsKey(name) && kept.size() >= MOST_SIGNALS) {
+            throw new Refusal(Says.SO_MANY_SIGNALS.with(MOST_SIGNALS));
+          }
+          house.store().bind(rig, name, house.mapper().writeValueAsString(SignalText.of(signal)));
+          CompletableFuture<Void> heard = renew(room);
+          return new Bound(
+              LiveAnswers.SignalNow.of(room.told(name, Now.read()).orElseThrow()), heard);
+        });
+    // Waited for here, and not by the one thread on which the broker's answer may depend.
+    done.heard().exceptionally(refused -> null).completeOnTimeout(null, PATIENCE, SECONDS).join();
+    return done.signal();
   }
+
+  /**
+   * A signal that was bound.
+   *
+   * @param heard done when the broker sends what it says
+   */
+  private record Bound(LiveAnswers.SignalNow signal, CompletableFuture<Void> heard) {}
 
   /** Binds a name no longer. */
   public void unbind(String rig, String name) {
@@ -348,17 +362,17 @@ public class LiveDesk implements SmartLifecycle {
     });
   }
 
-  private void renew(Room room) {
+  private CompletableFuture<Void> renew(Room room) {
     Set<String> before = room.topics();
     room.renew();
     note(room.rig().id(), room);
-    if (link != null) {
-      Set<String> fewer = new HashSet<>(before);
-      rooms.values().forEach(r -> fewer.removeAll(r.topics()));
-      Set<String> more = new HashSet<>(room.topics());
-      link.unsubscribe(fewer);
-      link.subscribe(more);
+    if (link == null) {
+      return CompletableFuture.completedFuture(null);
     }
+    Set<String> fewer = new HashSet<>(before);
+    rooms.values().forEach(r -> fewer.removeAll(r.topics()));
+    link.unsubscribe(fewer);
+    return link.subscribe(room.topics());
   }
 
   /** Returns what the signals of a rig tell. */

@@ -53,7 +53,8 @@ enum Says implements Phrase {
   GIVE_THE_ADDRESS("Give the address of the broker, such as mqtt://192.168.1.20"),
   A_PASSWORD_IS_NO_LONGER("User and password can have {} characters each; shorten them"),
   THE_PASSWORD_CANNOT_BE_KEPT("The password cannot be kept in the data folder; check its room"),
-  THE_CA_CANNOT_BE_READ("The file is no certificate (PEM); choose the CA file of your broker");
+  THE_CA_CANNOT_BE_READ(
+      "That is no certificate (PEM); copy the text of your broker's CA file, with its first line");
 
   private final String text;
 

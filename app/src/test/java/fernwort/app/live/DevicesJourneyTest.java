@@ -100,7 +100,7 @@ class DevicesJourneyTest {
     try (BrowserContext phone =
         browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
       Page page = phone.newPage();
-      copy.bean(LiveDesk.class).connect(broker.url(), null, null);
+      copy.bean(LiveDesk.class).connect(broker.url(), null, null, null);
       page.navigate(copy.address() + "/rigs/tern/devices");
       page.locator("li", new Page.LocatorOptions().setHasText("tank-board, drain, valve"))
           .locator("a")

@@ -4,7 +4,6 @@ import com.hivemq.client.mqtt.datatypes.MqttQos;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5BlockingClient;
 import com.hivemq.client.mqtt.mqtt5.Mqtt5Client;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
@@ -24,6 +23,7 @@ public final class Mosquitto implements AutoCloseable {
 
   private final Path home;
   private final int port;
+  private final String more;
   private final Map<String, String> heard = new ConcurrentHashMap<>();
   private Process broker;
   private Mqtt5BlockingClient board;
@@ -41,23 +41,78 @@ public final class Mosquitto implements AutoCloseable {
   }
 
   public Mosquitto(Path home) throws IOException {
+    this(home, "allow_anonymous true");
+  }
+
+  private Mosquitto(Path home, String more) throws IOException {
     this.home = home;
+    this.more = more;
     try (ServerSocket free = new ServerSocket(0)) {
       port = free.getLocalPort();
     }
     broker = begin();
-    board = connect();
+    if (more.startsWith("allow_anonymous true")) {
+      board = connect();
+    }
+  }
+
+  /** One that speaks TLS with a certificate of its own, and knows one user. */
+  static Mosquitto secured(Path home, String user, String password) throws Exception {
+    Path key = home.resolve("broker.key");
+    Path passwords = home.resolve("passwords");
+    say(
+        "openssl",
+        "req",
+        "-x509",
+        "-newkey",
+        "rsa:2048",
+        "-nodes",
+        "-keyout",
+        key.toString(),
+        "-out",
+        certificate(home).toString(),
+        "-days",
+        "2",
+        "-subj",
+        "/CN=broker",
+        "-addext",
+        "subjectAltName=IP:127.0.0.1");
+    say("mosquitto_passwd", "-b", "-c", passwords.toString(), user, password);
+    // The broker gives its rights away, and would not read what only their owner may.
+    for (Path file : List.of(home, key, passwords, certificate(home))) {
+      file.toFile().setReadable(true, false);
+      file.toFile().setExecutable(Files.isDirectory(file), false);
+    }
+    return new Mosquitto(
+        home,
+        "allow_anonymous false\npassword_file %s\ncertfile %s\nkeyfile %s"
+            .formatted(passwords, certificate(home), key));
+  }
+
+  static Path certificate(Path home) {
+    return home.resolve("broker.pem");
+  }
+
+  private static void say(String... command) throws IOException, InterruptedException {
+    Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+    String told = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    if (process.waitFor() != 0) {
+      throw new IOException(command[0] + " says: " + told);
+    }
   }
 
   public String url() {
     return "mqtt://127.0.0.1:" + port;
   }
 
+  String securedUrl() {
+    return "mqtts://127.0.0.1:" + port;
+  }
+
   private Process begin() throws IOException {
     Path settings =
         Files.writeString(
-            home.resolve("mosquitto.conf"),
-            "listener " + port + " 127.0.0.1\nallow_anonymous true\n");
+            home.resolve("mosquitto.conf"), "listener " + port + " 127.0.0.1\n" + more + "\n");
     Process started =
         new ProcessBuilder(program().orElseThrow().toString(), "-c", settings.toString())
             .redirectErrorStream(true)
@@ -126,20 +181,6 @@ public final class Mosquitto implements AutoCloseable {
           int at = line.indexOf('=');
           say("homie/tank-board/" + line.substring(0, at), line.substring(at + 1), true);
         });
-  }
-
-  void stop() throws InterruptedException {
-    broker.destroy();
-    broker.waitFor();
-  }
-
-  void again() {
-    try {
-      broker = begin();
-      board = connect();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 
   /** Waits until something is so. */

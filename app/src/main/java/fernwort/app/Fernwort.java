@@ -5,6 +5,8 @@ import fernwort.app.backup.StoredRigs;
 import fernwort.app.security.HouseCertificate;
 import fernwort.app.security.ListenRule;
 import fernwort.app.security.PassphraseRule;
+import fernwort.app.sim.SimProgram;
+import fernwort.app.sim.SimulatedDevice;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.backup.AtRest;
 import fernwort.app.store.backup.BackupCounts;
@@ -41,6 +43,7 @@ public class Fernwort {
 
   private static final PrintStream OUT = System.out;
   private static final PrintStream ERR = System.err;
+  private static final String USUAL_BROKER = "mqtt://127.0.0.1:1883";
 
   /** Does what the command line asks for, or says in one sentence why not. */
   public static void main(String[] args) {
@@ -61,6 +64,7 @@ public class Fernwort {
     Clock clock = Clock.systemDefaultZone();
     switch (launch.task()) {
       case SERVE -> serve(launch, clock);
+      case SIMULATE -> simulate(launch.rest());
       case TRAIN -> train(serve(launch, clock));
       case SET_PASSPHRASE, BACK_UP, RESTORE, DOCTOR, HELP, VERSION ->
           OUT.println(say(launch, clock));
@@ -76,7 +80,7 @@ public class Fernwort {
       case DOCTOR -> Doctor.report(launch, clock);
       case HELP -> Help.text();
       case VERSION -> Version.NUMBER;
-      case SERVE, TRAIN ->
+      case SERVE, TRAIN, SIMULATE ->
           throw new IllegalArgumentException(launch.task() + " has nothing to say");
     };
   }
@@ -118,6 +122,24 @@ public class Fernwort {
     }
   }
 
+  /** Runs a simulated rig until the program is ended. */
+  private static void simulate(List<String> words) {
+    String broker = words.size() > 1 ? words.get(1) : USUAL_BROKER;
+    SimulatedDevice device = SimProgram.of(words.getFirst(), broker, speed(words));
+    OUT.println(Says.IT_SPEAKS_TO.filled(words.getFirst(), broker));
+    device.run();
+  }
+
+  private static double speed(List<String> words) {
+    try {
+      return words.size() > 2
+          ? Math.clamp(Double.parseDouble(words.get(2)), 1, SimulatedDevice.FASTEST)
+          : 1;
+    } catch (NumberFormatException e) {
+      throw new Refusal(Says.SIM_NEEDS_A_RIG.with());
+    }
+  }
+
   private static void train(ConfigurableApplicationContext running) {
     Training.visit(URI.create("http://127.0.0.1:" + port(running)));
     System.exit(SpringApplication.exit(running));
@@ -131,6 +153,7 @@ public class Fernwort {
     settings.add("--server.address=" + listen.address());
     settings.add("--fernwort.open=" + listen.loopback());
     settings.add("--fernwort.demo=" + launch.demo());
+    settings.add("--fernwort.live-demo=" + launch.simulated());
     settings.add("--logging.file.name=" + folder.path().resolve(FolderOpening.LOG));
     settings.add("--logging.logback.rollingpolicy.max-history=" + launch.logFiles());
     settings.add(

@@ -14,6 +14,7 @@ final class Help {
       fernwort restore FILE    put a backup in the place of everything, which is kept as a copy
       fernwort passphrase      set the passphrase that listening beyond this machine asks for
       fernwort doctor          what a helper would ask for, without anything private
+      fernwort sim RIG [BROKER [SPEED]]  a simulated rig that speaks MQTT: tern, or a file
       fernwort version         which Fernwort this is
 
       Each of these can be set by an option, by a variable such as FERNWORT_PORT, or by a line such as

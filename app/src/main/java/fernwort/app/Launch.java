@@ -4,6 +4,7 @@ import fernwort.core.say.Refusal;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -12,7 +13,9 @@ import java.util.Optional;
  * What the command line, the environment and the file of settings ask for.
  *
  * @param listen address to listen on, an address in digits or localhost
+ * @param simulated whether one demo rig is live, with simulated sensors and motors
  * @param task what to do with the data folder
+ * @param rest the words after a task that reads its own
  * @param file the backup's file, where the task has one
  * @param certificate a certificate and its key that the user brings, in PEM files
  * @param https whether to speak HTTPS
@@ -25,7 +28,9 @@ record Launch(
     int port,
     String listen,
     boolean demo,
+    boolean simulated,
     Task task,
+    List<String> rest,
     Optional<Path> file,
     boolean https,
     boolean plainHttp,
@@ -37,6 +42,9 @@ record Launch(
   private static final int MOST_PORT = 65_535;
   private static final int MOST_LOGS = 1000;
 
+  /** A rig, a broker and a speed. */
+  private static final int MOST_OF_SIM = 3;
+
   /** What to do. */
   enum Task {
     SERVE,
@@ -46,6 +54,7 @@ record Launch(
     BACK_UP,
     RESTORE,
     DOCTOR,
+    SIMULATE,
     HELP,
     VERSION
   }
@@ -59,6 +68,8 @@ record Launch(
     private final Map<Setting, String> set = new EnumMap<>(Setting.class);
     private Task task = Task.SERVE;
     private boolean demo;
+    private boolean simulated;
+    private List<String> rest = List.of();
     private Optional<Path> file = Optional.empty();
     private Optional<Path> settings = Optional.empty();
 
@@ -76,7 +87,18 @@ record Launch(
     private int command(String[] args) {
       switch (args[0]) {
         case "start" -> {}
-        case "demo" -> demo = true;
+        case "demo" -> {
+          demo = true;
+          simulated = true;
+        }
+        case "sim" -> {
+          task = Task.SIMULATE;
+          rest = List.of(args).subList(1, args.length);
+          if (rest.isEmpty() || rest.size() > MOST_OF_SIM) {
+            throw new Refusal(Says.SIM_NEEDS_A_RIG.with());
+          }
+          return args.length;
+        }
         case "passphrase" -> task = Task.SET_PASSPHRASE;
         case "doctor" -> task = Task.DOCTOR;
         case "version" -> task = Task.VERSION;
@@ -105,6 +127,7 @@ record Launch(
       }
       switch (args[at]) {
         case "--demo" -> demo = true;
+        case "--simulated" -> simulated = true;
         case "--train" -> task = Task.TRAIN;
         case "--set-passphrase" -> task = Task.SET_PASSPHRASE;
         case "--help", "-h" -> task = Task.HELP;
@@ -165,7 +188,9 @@ record Launch(
         whole(set, Setting.PORT, MOST_PORT),
         value(set, Setting.LISTEN),
         words.demo,
+        words.simulated,
         words.task,
+        words.rest,
         words.file,
         yes(set, Setting.HTTPS) || set.containsKey(Setting.CERTIFICATE),
         yes(set, Setting.PLAIN_HTTP),

@@ -25,6 +25,8 @@ enum Says implements Phrase {
   NEEDS_A_VALUE_AFTER_IT_SEE_HELP("{} needs a value after it. See --help."),
   NEEDS_A_FILE_THAT_CAN_BE_READ("{} needs a file that can be read; {} is not one."),
   NEEDS_A_NUMBER_FROM_0("{} needs a number from 0 to {}, not \"{}\"."),
+  IT_SPEAKS_TO("The simulated rig {} speaks to {} (Ctrl+C stops it)"),
+  SIM_NEEDS_A_RIG("sim needs a RIG, and may have a BROKER and a SPEED after it. See --help."),
   NEEDS_A_FILE("{} needs a FILE after it. See --help."),
   IS_NOT_A_COMMAND_SEE_HELP("\"{}\" is not a command. See --help."),
   NEEDS_YES_OR_NO("{} needs yes or no, not \"{}\"."),

@@ -50,6 +50,7 @@ class PhoneJourneyTest {
             "/rigs/marginalia/log/upkeep",
             "/rigs/marginalia/log/gauges",
             "/rigs/marginalia/devices",
+            "/rigs/marginalia/devices/simulated",
             "/rigs/marginalia/rules",
             "/rigs/marginalia/empty",
             "/rigs/marginalia/cold",

@@ -11,9 +11,11 @@ import fernwort.app.web.Done;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
 import fernwort.core.live.AlarmCode;
+import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -40,6 +42,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class RigDevicesController {
 
   private static final String PAGE = "redirect:/rigs/%s/devices";
+
+  /** What stands in the place of an address for the broker inside Fernwort. */
+  private static final String OWN_BROKER = "own";
 
   private final Descriptions rigs;
   private final LiveDesk live;
@@ -75,6 +80,7 @@ class RigDevicesController {
     model.addAttribute("in", in);
     model.addAttribute("settable", settable);
     rows(rig, units, model);
+    model.addAttribute("simulated", live.simulated(id).isPresent());
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("things", new Things(rig.rig()).byGroup());
@@ -117,9 +123,11 @@ class RigDevicesController {
         signals.stream().map(LiveAnswers.SignalNow::topic).collect(Collectors.toSet());
     Set<String> movable = live.movable(rig.id());
     model.addAttribute("connection", connection);
+    model.addAttribute("broker", broker(connection.url()));
     model.addAttribute(
         "signals",
         signals.stream()
+            .sorted(Comparator.comparing(s -> SignalKind.of(s.kind())))
             .map(s -> SignalRow.of(s, rig.rig(), movable.contains(s.name()), units))
             .toList());
     model.addAttribute(
@@ -137,6 +145,13 @@ class RigDevicesController {
                     f.unit(),
                     f.settable()))
             .toList());
+  }
+
+  /** Returns a broker as people call it. */
+  private static String broker(String url) {
+    return url.startsWith(OWN_BROKER)
+        ? Says.FERNWORTS_OWN_BROKER.filled(url.substring(url.indexOf(':') + 1))
+        : url;
   }
 
   private static String command(Rig rig, LiveAnswers.CommandNow command) {
@@ -157,12 +172,19 @@ class RigDevicesController {
       @RequestParam(defaultValue = "") String user,
       @RequestParam(defaultValue = "") String password,
       @RequestParam(defaultValue = "") String ca,
+      @RequestParam(defaultValue = "false") boolean own,
       RedirectAttributes done) {
     LiveAnswers.Connection now =
-        live.connect(url, user, password.isEmpty() ? null : password, ca.isBlank() ? null : ca);
+        live.connect(
+            own ? OWN_BROKER : url,
+            user,
+            password.isEmpty() ? null : password,
+            ca.isBlank() ? null : ca);
     Done.say(
         done,
-        now.url().isEmpty() ? Says.DISCONNECTED.text() : Says.CONNECTING_TO.filled(now.url()));
+        now.url().isEmpty()
+            ? Says.DISCONNECTED.text()
+            : Says.CONNECTING_TO.filled(broker(now.url())));
     return PAGE.formatted(id);
   }
 

@@ -45,7 +45,13 @@ enum Says implements Phrase {
   HOURS_AGO("{} h ago"),
   DAYS_AGO("{} days ago"),
 
+  // SimulatedController: the page on which a simulated rig is made to go wrong.
+  DAY_AND_TIME("day {}, {}"),
+  IT_IS_TOLD("The simulated rig was told."),
+  NO_SUCH_MISHAP("“{}” is nothing that can go wrong; choose one of {}"),
+
   // RigDevicesController: the page on which sensors and motors are found and bound.
+  FERNWORTS_OWN_BROKER("Fernwort’s own broker, port {}"),
   CONNECTING_TO("Fernwort connects to {}."),
   DISCONNECTED("Fernwort listens to no broker any more."),
   IS_BOUND("{} is added."),

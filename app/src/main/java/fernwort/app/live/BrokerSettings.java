@@ -1,5 +1,8 @@
 package fernwort.app.live;
 
+import fernwort.app.mqtt.BrokerAddress;
+import fernwort.app.mqtt.HiveLink;
+import fernwort.app.mqtt.HouseBroker;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.SettingStore;
 import fernwort.core.say.Refusal;
@@ -59,7 +62,13 @@ class BrokerSettings {
 
   /** Returns what a connection needs. */
   HiveLink.Access access(OwnDevice own) {
-    return new HiveLink.Access(user(), password(), clientId(), own.state(), trust());
+    return new HiveLink.Access(
+        user(), password(), clientId(), new HiveLink.Will(own.state(), OwnDevice.LOST), trust());
+  }
+
+  /** Returns whom the broker inside Fernwort lets in. */
+  HouseBroker.Guest guest() {
+    return new HouseBroker.Guest(user(), password());
   }
 
   /** Returns what this copy is called at the broker; made once. */

@@ -1,5 +1,6 @@
 package fernwort.app.live;
 
+import fernwort.app.mqtt.Topics;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -14,7 +15,7 @@ import java.util.Set;
  */
 final class Discovery {
 
-  static final String ROOT = "homie/";
+  static final String ROOT = Topics.HOMIE;
 
   /** Every topic of the convention. */
   static final String ALL = ROOT + "#";

@@ -3,6 +3,10 @@ package fernwort.app.live;
 import static java.util.concurrent.TimeUnit.SECONDS;
 
 import fernwort.app.Missing;
+import fernwort.app.mqtt.BrokerAddress;
+import fernwort.app.mqtt.HiveLink;
+import fernwort.app.mqtt.Link;
+import fernwort.app.mqtt.Topics;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.LiveLevels;
@@ -66,12 +70,14 @@ public class LiveDesk implements SmartLifecycle {
   private static final Duration DAY = Duration.ofDays(1);
 
   private final BrokerSettings settings;
+  private final OwnBroker ownBroker;
   private final LiveEvents events;
   private final Diary diary;
   private final Room.House house;
   private final Loop loop = new Loop(this::round);
   private final Map<String, Room> rooms = new LinkedHashMap<>();
   private final Discovery discovery = new Discovery();
+  private final Simulated simulated = new Simulated();
   private final Mailbox<Heard> waiting = new Mailbox<>(MOST_WAITING);
   private final Set<String> bound = ConcurrentHashMap.newKeySet();
   private @Nullable Link link;
@@ -85,6 +91,7 @@ public class LiveDesk implements SmartLifecycle {
 
   LiveDesk(
       BrokerSettings settings,
+      OwnBroker ownBroker,
       LiveEvents events,
       Diary diary,
       Descriptions rigs,
@@ -96,6 +103,7 @@ public class LiveDesk implements SmartLifecycle {
       AlarmSwitches switches,
       JsonMapper mapper) {
     this.settings = settings;
+    this.ownBroker = ownBroker;
     this.events = events;
     this.diary = diary;
     house =
@@ -164,7 +172,10 @@ public class LiveDesk implements SmartLifecycle {
           Link made = new HiveLink(address, settings.access(device), listener);
           hearing = listener;
           link = made;
-          made.subscribe(Set.of(Discovery.ALL));
+          if (address.own()) {
+            ownBroker.start(address, settings.guest(), listener::disconnected);
+          }
+          made.subscribe(Set.of(Discovery.ALL, Topics.SIMULATED + "+" + Topics.NOW));
           rooms.values().forEach(r -> made.subscribe(r.topics()));
           made.open();
         });
@@ -177,8 +188,10 @@ public class LiveDesk implements SmartLifecycle {
       link.close();
       link = null;
     }
+    ownBroker.stop();
     rooms.values().forEach(Room::stop);
     discovery.clear();
+    simulated.clear();
     connected = false;
     since = null;
     why = "";
@@ -269,6 +282,9 @@ public class LiveDesk implements SmartLifecycle {
     if (own != null && own.owns(topic)) {
       return;
     }
+    if (topic.startsWith(Topics.SIMULATED)) {
+      simulated.take(topic, payload);
+    }
     Now now = Now.read();
     discovery
         .take(topic, payload, now.wall())
@@ -303,12 +319,14 @@ public class LiveDesk implements SmartLifecycle {
       return;
     }
     Map<String, Map<String, Double>> tanks = new TreeMap<>();
+    Map<String, Map<String, String>> handles = new TreeMap<>();
     for (String rig : bound) {
       Map<String, Double> levels = new TreeMap<>();
       house.levels().of(rig).forEach((tank, level) -> levels.put(tank, level.volume()));
       tanks.put(rig, levels);
+      handles.put(rig, Optional.ofNullable(rooms.get(rig)).map(Room::handles).orElseGet(Map::of));
     }
-    own.tell(link, tanks, house.bar().all());
+    own.tell(link, tanks, handles, house.bar().all());
   }
 
   // What is bound and told.
@@ -373,6 +391,26 @@ public class LiveDesk implements SmartLifecycle {
     rooms.values().forEach(r -> fewer.removeAll(r.topics()));
     link.unsubscribe(fewer);
     return link.subscribe(room.topics());
+  }
+
+  /** Returns how a simulated rig says that it really is, if there is one of that name. */
+  public Optional<String> simulated(String rig) {
+    return simulated.of(house.rigs().open(rig).id());
+  }
+
+  /**
+   * Tells a simulated rig what is to go wrong, or how a hand turns something.
+   *
+   * @param path what is set, such as mishap/leak
+   */
+  public void tellSimulated(String rig, String path, String payload) {
+    String topic = Topics.SIMULATED + house.rigs().open(rig).id() + "/" + path + "/set";
+    loop.ask(() -> {
+      if (link != null) {
+        link.publish(topic, payload, false);
+      }
+      return true;
+    });
   }
 
   /** Returns what the signals of a rig tell. */

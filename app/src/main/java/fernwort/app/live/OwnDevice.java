@@ -1,5 +1,7 @@
 package fernwort.app.live;
 
+import fernwort.app.mqtt.Link;
+import fernwort.app.mqtt.Topics;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -8,8 +10,9 @@ import java.util.Objects;
 
 /**
  * Fernwort as a device of the Homie convention, version 4, for whoever wants to show or sound what
- * it knows: each live rig a node, with litres of its tanks that sensors tell, whether an alarm
- * asks, and which. Only what changed is sent; when Fernwort is gone, the broker says so.
+ * it knows: each live rig a node, with litres of its tanks that sensors tell, how its handles
+ * stand, whether an alarm asks, and which. Only what changed is sent; when Fernwort is gone, the
+ * broker says so.
  */
 final class OwnDevice {
 
@@ -49,8 +52,13 @@ final class OwnDevice {
    * Says what changed.
    *
    * @param tanks what sensors tell that tanks hold, by rig and tank (m³)
+   * @param handles how handles stand, by rig and part
    */
-  void tell(Link link, Map<String, Map<String, Double>> tanks, List<AlarmBar.Row> alarms) {
+  void tell(
+      Link link,
+      Map<String, Map<String, Double>> tanks,
+      Map<String, Map<String, String>> handles,
+      List<AlarmBar.Row> alarms) {
     say(link, "$homie", "4.0.0");
     say(link, "$name", "Fernwort");
     say(link, "$nodes", String.join(",", tanks.keySet()));
@@ -62,6 +70,10 @@ final class OwnDevice {
               .toList();
       List<String> properties = new ArrayList<>(List.of(ALARM, ALARMS));
       properties.addAll(levels.keySet());
+      Map<String, String> stand = handles.getOrDefault(rig, Map.of());
+      stand.keySet().forEach(p -> properties.add(Topics.HANDLE + p));
+      stand.forEach(
+          (part, position) -> property(link, rig, Topics.HANDLE + part, "string", "", position));
       say(link, rig + "/$name", rig);
       say(link, rig + "/$properties", String.join(",", properties));
       property(link, rig, ALARM, "boolean", "", Boolean.toString(!words.isEmpty()));

@@ -1,5 +1,6 @@
 package fernwort.app.live;
 
+import fernwort.app.mqtt.Link;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.LiveLevels;
@@ -115,6 +116,7 @@ final class Room {
   private double lookedUp = Double.NEGATIVE_INFINITY;
   private double unlinked = Double.NaN;
   private boolean dirty = true;
+  private Map<String, String> handles = Map.of();
 
   Room(String id, House house) {
     this.id = id;
@@ -152,6 +154,11 @@ final class Room {
     live = opened().after(live);
     rules.distrust(rig.rig(), live.signals(), triedWith());
     dirty = true;
+  }
+
+  /** Returns how handles stood when it looked last. */
+  Map<String, String> handles() {
+    return handles;
   }
 
   /** Returns the topics it listens to. */
@@ -296,7 +303,9 @@ final class Room {
     alarms(
         causes(now, link.isPresent()).stream().filter(c -> !off.contains(c.code())).toList(), now);
     keepAlarms();
-    followPositions(house.states().of(rig).state().setting(), now);
+    Setting noted = house.states().of(rig).state().setting();
+    handles = noted.positions();
+    followPositions(noted, now);
     followLevels(now);
     if (!rules.isEmpty() && link.isPresent()) {
       rules.go(sight(now), hands(link, now), now);

@@ -4,10 +4,6 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
-  // BrokerAddress: where a broker is.
-  AN_ADDRESS_IS(
-      "“{}” is no address of a broker; write it as mqtt://192.168.1.20 or mqtts://name:8883"),
-
   // SignalText: a signal as programs and the database write it.
   SAY_WHAT_IT_TELLS_OF("Say what “{}” is of: give part, place, line or tray"),
   A_LEVEL_IS_TOLD_AS("A level is told as volume, height, share or raw, not as “{}”"),

@@ -49,6 +49,7 @@ final class Pages {
           "/rigs/%s/cards",
           "/rigs/%s/automations",
           "/rigs/%s/devices",
+          "/rigs/%s/devices/simulated",
           "/rigs/%s/rules",
           "/rigs/%s/export",
           "/rigs/%s/empty?go=true&lines=true",

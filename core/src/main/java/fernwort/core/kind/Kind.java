@@ -3,6 +3,7 @@ package fernwort.core.kind;
 import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.list.Kinds;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
@@ -202,6 +203,11 @@ public interface Kind {
 
   /** Returns it as somebody entered it. */
   default Kind with(EnteredValues answers) {
+    return this;
+  }
+
+  /** Returns it with a fault that changes its figures; itself where the fault changes none. */
+  default Kind with(FaultKind fault) {
     return this;
   }
 

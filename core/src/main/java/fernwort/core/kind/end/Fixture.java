@@ -7,6 +7,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -22,6 +23,9 @@ import java.util.Optional;
 public record Fixture(
     Type use, boolean drinking, double ratedFlow, double ratedPressure, Optional<Double> restrictor)
     implements Tap {
+
+  /** What a clogged outlet lets through (share of its rated flow); own choice. */
+  private static final double CLOGGED = 0.3;
 
   /**
    * Makes a fixture without a restrictor.
@@ -81,6 +85,13 @@ public record Fixture(
         Property.of(Asked.TAP_RATED_FLOW, ratedFlow),
         Property.of(Asked.RATED_PRESSURE, ratedPressure),
         Property.of(Asked.RESTRICTOR, restrictor));
+  }
+
+  @Override
+  public Kind with(FaultKind fault) {
+    return fault == FaultKind.CLOGGED
+        ? new Fixture(use, drinking, CLOGGED * ratedFlow, ratedPressure, restrictor)
+        : this;
   }
 
   @Override

@@ -16,6 +16,7 @@ import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -37,6 +38,12 @@ public record HoseInlet(
     Optional<Boolean> outsideDrinkable,
     Optional<Boolean> preventer)
     implements Kind {
+
+  /** What is left of the pressure of a weak supply (share); own choice. */
+  private static final double WEAK_PRESSURE = 0.2;
+
+  /** What is left of its flow (share); own choice. */
+  private static final double WEAK_FLOW = 0.25;
 
   private static final Purposes DRAWING = Purposes.of(Purpose.SOURCE, Purpose.INLET);
 
@@ -237,6 +244,18 @@ public record HoseInlet(
         Property.of(Asked.TAP_FLOW, tapFlow),
         Property.of(Asked.OUTSIDE_FIT, drinksOutside()),
         Property.of(Asked.PREVENTER, holdsBack()));
+  }
+
+  @Override
+  public Kind with(FaultKind fault) {
+    return fault == FaultKind.WEAK_SUPPLY
+        ? new HoseInlet(
+            WEAK_PRESSURE * mainsPressure,
+            outsideHeight,
+            Optional.of(WEAK_FLOW * tapFlow.orElse(TAP)),
+            outsideDrinkable,
+            preventer)
+        : this;
   }
 
   @Override

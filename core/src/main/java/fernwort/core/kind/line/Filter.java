@@ -8,6 +8,7 @@ import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import java.util.List;
 import java.util.Optional;
 
@@ -21,6 +22,9 @@ import java.util.Optional;
  */
 public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<Double> doubling)
     implements Bowl {
+
+  /** A clogged one loses so many times what it does when clean (1); own choice. */
+  private static final double CLOGGED = 30;
 
   private static final Purposes FILTERING = Purposes.of(Purpose.FILTERS);
 
@@ -84,6 +88,13 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
         Property.of(Asked.RATED_FLOW, ratedFlow),
         Property.of(Asked.RATED_LOSS, ratedLoss),
         Property.of(Asked.DOUBLING, doubling));
+  }
+
+  @Override
+  public Kind with(FaultKind fault) {
+    return fault == FaultKind.CLOGGED
+        ? new Filter(grade, ratedFlow, CLOGGED * ratedLoss, doubling)
+        : this;
   }
 
   @Override

@@ -9,6 +9,7 @@ import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import java.util.List;
 
 /**
@@ -17,6 +18,9 @@ import java.util.List;
  * @param setPressure pressure it holds (Pa)
  */
 public record Regulator(double setPressure) implements Seated {
+
+  /** What a stuck one lets through (share of what it is set to); own choice. */
+  private static final double STUCK = 0.15;
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.REGULATES);
 
@@ -48,6 +52,11 @@ public record Regulator(double setPressure) implements Seated {
   @Override
   public List<Property> properties() {
     return List.of(Property.of(Asked.SET_PRESSURE, setPressure));
+  }
+
+  @Override
+  public Kind with(FaultKind fault) {
+    return fault == FaultKind.STUCK_LOW ? new Regulator(STUCK * setPressure) : this;
   }
 
   @Override

@@ -13,6 +13,7 @@ import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -53,6 +54,12 @@ public record Pump(
 
   private static final Purposes SUPPLYING =
       Purposes.of(Purpose.DRIVES, Purpose.PUMPS, Purpose.SUPPLIES);
+
+  /** What is left of the pressure of a worn pump (share); own choice. */
+  private static final double WORN = 0.5;
+
+  /** The cut-out of a switch that does not stop its pump, in its shut-off pressures. */
+  private static final double OUT_OF_REACH = 1.5;
 
   /** What a pump could do beyond its cut-out, where its plate does not say (Pa); own choice. */
   private static final double OVER_CUT_OUT = 5e4;
@@ -97,6 +104,38 @@ public record Pump(
   /** Returns this pump with another flow at no pressure (m³/s). */
   public Pump flowing(double flow) {
     return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun, drive);
+  }
+
+  /** A worn pump has half its pressure left; one that runs on is never at its cut-out. */
+  @Override
+  public Kind with(FaultKind fault) {
+    return switch (fault) {
+      case WORN -> {
+        double left = WORN * shutOffPressure;
+        yield new Pump(
+            duty,
+            works,
+            left,
+            freeFlow,
+            cutIn,
+            cutIn == 0 ? left : cutOut,
+            selfPriming,
+            dryRun,
+            drive);
+      }
+      case RUNS_ON ->
+          new Pump(
+              duty,
+              works,
+              shutOffPressure,
+              freeFlow,
+              cutIn,
+              OUT_OF_REACH * shutOffPressure,
+              selfPriming,
+              dryRun,
+              drive);
+      default -> this;
+    };
   }
 
   /** What a pump is there for. */

@@ -1,4 +1,4 @@
-package fernwort.app.live;
+package fernwort.app.mqtt;
 
 import fernwort.core.say.Refusal;
 import java.net.URI;
@@ -10,21 +10,33 @@ import java.net.URISyntaxException;
  * @param host its name or number
  * @param port where it listens
  * @param secure whether it speaks TLS
+ * @param own whether it is the one inside Fernwort
  */
-record BrokerAddress(String host, int port, boolean secure) {
+public record BrokerAddress(String host, int port, boolean secure, boolean own) {
 
+  /** What stands in the place of an address for the broker inside Fernwort. */
+  public static final String OWN = "own";
+
+  private static final String LOOPBACK = "127.0.0.1";
   private static final int PLAIN = 1883;
   private static final int SECURE = 8883;
   private static final int LONGEST = 300;
 
   /**
-   * Reads an address such as mqtt://192.168.1.20 or mqtts://house:8883.
+   * Reads an address such as mqtt://192.168.1.20 or mqtts://house:8883; own, or own:18830, is the
+   * broker inside Fernwort.
    *
    * @throws Refusal in one sentence, when it is none
    */
-  static BrokerAddress of(String url) {
+  public static BrokerAddress of(String url) {
+    String text = url.strip();
+    boolean own = text.equals(OWN) || text.startsWith(OWN + ":");
+    return own ? read(text.replaceFirst(OWN, "mqtt://" + LOOPBACK), true) : read(text, false);
+  }
+
+  private static BrokerAddress read(String url, boolean own) {
     try {
-      URI uri = new URI(url.strip());
+      URI uri = new URI(url);
       boolean secure = "mqtts".equals(uri.getScheme());
       boolean known = secure || "mqtt".equals(uri.getScheme());
       boolean more =
@@ -38,7 +50,7 @@ record BrokerAddress(String host, int port, boolean secure) {
       if (port < 1 || port > 65_535) {
         throw new Refusal(Says.AN_ADDRESS_IS.with(clip(url)));
       }
-      return new BrokerAddress(uri.getHost(), port, secure);
+      return new BrokerAddress(uri.getHost(), port, secure, own);
     } catch (URISyntaxException e) {
       throw new Refusal(Says.AN_ADDRESS_IS.with(clip(url)));
     }
@@ -51,7 +63,7 @@ record BrokerAddress(String host, int port, boolean secure) {
   }
 
   /** Returns it as it is written. */
-  String url() {
-    return (secure ? "mqtts://" : "mqtt://") + host + ":" + port;
+  public String url() {
+    return own ? OWN + ":" + port : (secure ? "mqtts://" : "mqtt://") + host + ":" + port;
   }
 }

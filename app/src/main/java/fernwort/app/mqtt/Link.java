@@ -1,10 +1,10 @@
-package fernwort.app.live;
+package fernwort.app.mqtt;
 
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
 
 /** A connection to a broker, which comes back by itself. */
-interface Link extends AutoCloseable {
+public interface Link extends AutoCloseable {
 
   /** What is told of a connection. */
   interface Listener {

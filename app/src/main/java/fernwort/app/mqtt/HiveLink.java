@@ -1,4 +1,4 @@
-package fernwort.app.live;
+package fernwort.app.mqtt;
 
 import com.hivemq.client.mqtt.MqttClientSslConfig;
 import com.hivemq.client.mqtt.MqttGlobalPublishFilter;
@@ -22,7 +22,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /** A connection by MQTT 5. */
-final class HiveLink implements Link {
+public final class HiveLink implements Link {
 
   private static final Logger LOG = LoggerFactory.getLogger(HiveLink.class);
 
@@ -43,23 +43,27 @@ final class HiveLink implements Link {
   private final Set<String> topics = new HashSet<>();
   private volatile boolean closed;
 
+  /** A message that the broker keeps under a topic when a connection breaks. */
+  public record Will(String topic, String payload) {}
+
   /**
    * Who may connect, and what is trusted.
    *
    * @param user empty for nobody
    * @param password empty for none
    * @param clientId what this copy is called at the broker
-   * @param will the topic under which the broker says that this copy is gone
+   * @param will what the broker says when this copy is gone
    * @param trusted who vouches for the broker; null for those that the machine knows
    */
-  record Access(
+  public record Access(
       String user,
       String password,
       String clientId,
-      String will,
+      Will will,
       @Nullable TrustManagerFactory trusted) {}
 
-  HiveLink(BrokerAddress address, Access access, Listener listener) {
+  /** Prepares it; {@link #open} begins. */
+  public HiveLink(BrokerAddress address, Access access, Listener listener) {
     this.access = access;
     Mqtt5ClientBuilder builder =
         Mqtt5Client.builder()
@@ -109,8 +113,8 @@ final class HiveLink implements Link {
             .connectWith()
             .cleanStart(true)
             .willPublish()
-            .topic(access.will())
-            .payload(OwnDevice.LOST.getBytes(StandardCharsets.UTF_8))
+            .topic(access.will().topic())
+            .payload(access.will().payload().getBytes(StandardCharsets.UTF_8))
             .qos(MqttQos.AT_LEAST_ONCE)
             .retain(true)
             .applyWillPublish()

@@ -1,0 +1,367 @@
+package fernwort.core.fault;
+
+import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.line.AirAdmittanceValve;
+import fernwort.core.kind.line.Stop;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.LineCourse;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.UnaryOperator;
+
+/**
+ * A rig with a fault in it, as one that can be solved and run.
+ *
+ * @param rig the rig, with more parts and lines where the fault needs them
+ * @param forced where handles stand whatever anybody turns, by part
+ * @param held what tanks hold whatever their gauges show, by tank (m³)
+ * @param outlet the part where water runs out that should not, if it does
+ */
+public record FaultyRig(
+    Rig rig, Map<String, String> forced, Map<String, Double> held, Optional<String> outlet) {
+
+  /** The bore of a hole that loses about a litre a minute (m); own choice. */
+  private static final double HOLE = 0.0013;
+
+  /** The bore of an opening through which a joint draws air (m); own choice. */
+  private static final double SNIFF = 0.004;
+
+  /** The bore that is left between the valves of a worn pump (m); own choice. */
+  private static final double BACK = 0.0012;
+
+  /** The bore of a way between cold and hot (m); own choice. */
+  private static final double CROSSING = 0.008;
+
+  /** What a valve leaks past itself, as a share of its bore: a tenth of the area; own choice. */
+  private static final double PAST = 0.32;
+
+  /** A kink loses so many times what the line does (1); own choice. */
+  private static final double KINK = 20;
+
+  /** Darcy's friction factor, taken for a line with a kink (1). */
+  private static final double FRICTION = 0.03;
+
+  /** What a tank holds that is emptier than its gauge shows (m³). */
+  private static final double NEARLY_NOTHING = 1e-3;
+
+  /** How full a tank is that is fuller than its gauge shows (share). */
+  private static final double NEARLY_FULL = 0.999;
+
+  private static final double SHORT = 0.02;
+  private static final double FITTING_LOSS = 1.5;
+  private static final double BODY = 1e-5;
+  private static final double LOWER = 0.01;
+  private static final String SHUT = "shut";
+  private static final String OPEN = "open";
+
+  /** Where handles stand under this fault, and what tanks hold. */
+  public State state(State noted) {
+    Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
+    positions.putAll(noted.setting().positions());
+    positions.putAll(forced);
+    Map<String, Double> volumes = new TreeMap<>(noted.volumes());
+    volumes.putAll(held);
+    return new State(new Setting(positions), volumes, noted.slope());
+  }
+
+  /**
+   * Puts a fault into a rig.
+   *
+   * @return the rig with it; empty where a rig cannot be drawn with it
+   */
+  public static Optional<FaultyRig> of(Rig rig, Fault fault) {
+    return new Making(rig).with(fault);
+  }
+
+  /** One rig while the fault is put in. */
+  private static final class Making {
+
+    private Rig rig;
+    private final Map<String, String> forced = new TreeMap<>();
+    private final Map<String, Double> held = new TreeMap<>();
+    private Optional<String> outlet = Optional.empty();
+
+    private Making(Rig rig) {
+      this.rig = rig;
+    }
+
+    private Optional<FaultyRig> with(Fault fault) {
+      boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(fault.on()));
+      boolean done = line ? line(fault) : part(rig.part(fault.on()), fault);
+      return done ? Optional.of(new FaultyRig(rig, forced, held, outlet)) : Optional.empty();
+    }
+
+    private boolean line(Fault fault) {
+      String id = fault.on();
+      switch (fault.kind()) {
+        case LEAKING -> leak(id);
+        case FROZEN, BLOCKED, AIR_LOCKED -> block(id);
+        case KINKED -> edit(id, l -> l.losing(kinked(l)));
+        case DETACHED -> detach(id);
+        case DRAWS_AIR -> drawAir(id);
+        default -> {
+          return false;
+        }
+      }
+      return true;
+    }
+
+    private static double kinked(Line line) {
+      return KINK * line.minorLoss() + (KINK - 1) * FRICTION * line.length() / line.bore();
+    }
+
+    private boolean part(Part part, Fault fault) {
+      Kind kind = part.kind();
+      switch (fault.kind()) {
+        case MISPLACED, NOT_ARRIVED ->
+            forced.put(
+                part.id(),
+                fault
+                    .position()
+                    .or(() -> kind.positions().stream().findFirst().map(Position::id))
+                    .orElseThrow());
+        case NO_POWER -> {
+          Optional<String> dark = kind.unpowered().or(fault::position);
+          if (dark.isEmpty()) {
+            return false;
+          }
+          forced.put(part.id(), dark.get());
+        }
+        case DEAD, JAMMED, NOT_HEATING, SWITCH_OPEN ->
+            forced.put(part.id(), kind.rest().orElseThrow().id());
+        case NO_SUPPLY -> forced.put(part.id(), fault.position().orElse("hose"));
+        case LEAKS_PAST -> {
+          return leakPast(part);
+        }
+        case LEAKS_BACK -> {
+          return bypass(part, "out", "in", BACK);
+        }
+        case CROSSES -> {
+          return bypass(part, "cold", "hot", CROSSING);
+        }
+        case STUCK_OPEN -> standIn(part, OPEN);
+        case STUCK_CLOSED -> standIn(part, SHUT);
+        case REVERSED -> reverse(part);
+        case BLOCKED -> {
+          Optional<Line> at = lineAt(part, "out").or(() -> linesAt(part).stream().findFirst());
+          at.ifPresent(l -> block(l.id()));
+          return at.isPresent();
+        }
+        case LEAKING -> {
+          Optional<Line> at = lineAt(part, "out").or(() -> linesAt(part).stream().findFirst());
+          at.ifPresent(l -> leak(l.id()));
+          return at.isPresent();
+        }
+        case EMPTIER, GAUGE_STUCK -> held.put(part.id(), NEARLY_NOTHING);
+        case FULLER ->
+            held.put(
+                part.id(),
+                NEARLY_FULL * fernwort.core.network.Network.of(rig).room(part.id()).capacity());
+        default -> {
+          Kind changed = kind.with(fault.kind());
+          if (changed.equals(kind)) {
+            return false;
+          }
+          rig = RigEdit.of(rig).change(part.id(), p -> p.with(changed));
+        }
+      }
+      return true;
+    }
+
+    // How a rig is changed.
+
+    private RigEdit edit() {
+      return RigEdit.of(rig);
+    }
+
+    private void edit(String line, UnaryOperator<Line> how) {
+      rig = edit().changeLine(line, how);
+    }
+
+    /** A part of this kind near another, at a height (m). */
+    private Part near(String other, String id, double height, Kind kind) {
+      Part at = rig.part(other);
+      String free = edit().freeId(id);
+      return new Part(free, free, at.place(), at.x(), at.y(), height, BODY, kind);
+    }
+
+    private String tee(String line, ProfilePoint at) {
+      Line old = edit().line(line);
+      Part tee = near(old.from().part(), "fault-tee", at.height(), new Tee());
+      rig = edit().insert(line, tee, "a", "b");
+      return tee.id();
+    }
+
+    private void join(PortRef from, PortRef to, double bore) {
+      String id = edit().freeId("fault-line");
+      rig =
+          edit()
+              .connect(
+                  new Line(
+                      id, id, from, to, bore, SHORT, Line.Material.PEX, FITTING_LOSS, List.of()));
+    }
+
+    private void leak(String line) {
+      String tee = tee(line, edit().middle(line));
+      Part end =
+          near(tee, "fault-leak", rig.part(tee).height() - LOWER, new OpenEnd(OpenEnd.Role.DRAIN));
+      rig = edit().add(end);
+      join(rig.part(tee).port("c"), end.port("in"), HOLE);
+      outlet = Optional.of(end.id());
+    }
+
+    private void block(String line) {
+      Line old = edit().line(line);
+      Part valve = near(old.from().part(), "fault-block", edit().middle(line).height(), plug());
+      rig = edit().insert(line, valve, "a", "b");
+      forced.put(valve.id(), SHUT);
+    }
+
+    private static TwoWayValve plug() {
+      return new TwoWayValve(
+          List.of(
+              new Stop(SHUT, SHUT, 90, List.of()),
+              new Stop(OPEN, OPEN, 0, List.of(List.of("a", "b")))),
+          Optional.empty());
+    }
+
+    private void detach(String id) {
+      Line old = edit().line(id);
+      PortRef off = old.to();
+      double height = rig.part(off.part()).at(off.port()).z();
+      Part end = near(old.from().part(), "fault-leak", height, new OpenEnd(OpenEnd.Role.DRAIN));
+      rig = edit().disconnect(id);
+      rig = edit().add(end);
+      rig =
+          edit()
+              .connect(
+                  new Line(
+                      old.id(),
+                      old.label(),
+                      old.from(),
+                      end.port("in"),
+                      old.bore(),
+                      old.length(),
+                      old.material(),
+                      old.minorLoss(),
+                      old.profile(),
+                      old.insulation()));
+      Part other = near(off.part(), "fault-open", height, new OpenEnd(OpenEnd.Role.DRAIN));
+      rig = edit().add(other);
+      join(off, other.port("in"), old.bore());
+      outlet = Optional.of(end.id());
+    }
+
+    private void drawAir(String id) {
+      Line old = edit().line(id);
+      double highest =
+          LineCourse.of(rig, old).points().stream()
+              .mapToDouble(ProfilePoint::height)
+              .max()
+              .orElseThrow();
+      String tee = tee(id, new ProfilePoint(old.length() / 2, highest));
+      Part air = near(tee, "fault-air", highest + LOWER, new AirAdmittanceValve());
+      rig = edit().add(air);
+      join(rig.part(tee).port("c"), air.port("in"), SNIFF);
+    }
+
+    private boolean leakPast(Part valve) {
+      List<Line> lines = linesAt(valve);
+      if (valve.kind().ports().size() != 2 || lines.size() < 2) {
+        return false;
+      }
+      return bypass(lines.get(0), lines.get(1), PAST * narrower(lines));
+    }
+
+    private static double narrower(List<Line> lines) {
+      return Math.min(lines.get(0).bore(), lines.get(1).bore());
+    }
+
+    private boolean bypass(Part part, String from, String to, double bore) {
+      Optional<Line> one = lineAt(part, from);
+      Optional<Line> other = lineAt(part, to);
+      return one.isPresent() && other.isPresent() && bypass(one.get(), other.get(), bore);
+    }
+
+    private boolean bypass(Line one, Line other, double bore) {
+      String first = tee(one.id(), edit().middle(one.id()));
+      String second = tee(other.id(), edit().middle(other.id()));
+      join(rig.part(first).port("c"), rig.part(second).port("c"), bore);
+      return true;
+    }
+
+    /** An open or shut way in the place of a check valve. */
+    private void standIn(Part check, String position) {
+      InOut ports = check.kind().through().orElseThrow();
+      Map<String, String> renamed = Map.of(ports.in(), "a", ports.out(), "b");
+      List<Part> parts =
+          rig.parts().stream().map(p -> p.equals(check) ? p.with(plug()) : p).toList();
+      rig =
+          new Rig(
+              rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, moved(check, renamed));
+      forced.put(check.id(), position);
+    }
+
+    private void reverse(Part check) {
+      InOut ports = check.kind().through().orElseThrow();
+      Map<String, String> swapped = Map.of(ports.in(), ports.out(), ports.out(), ports.in());
+      rig =
+          new Rig(
+              rig.name(),
+              rig.note(),
+              rig.vehicle(),
+              rig.places(),
+              rig.parts(),
+              moved(check, swapped));
+    }
+
+    /** The lines, with those at a part led to other ports of it. */
+    private List<Line> moved(Part part, Map<String, String> ports) {
+      List<Line> lines = new ArrayList<>();
+      for (Line line : rig.lines()) {
+        lines.add(
+            new Line(
+                line.id(),
+                line.label(),
+                moved(line.from(), part, ports),
+                moved(line.to(), part, ports),
+                line.bore(),
+                line.length(),
+                line.material(),
+                line.minorLoss(),
+                line.profile(),
+                line.insulation()));
+      }
+      return lines;
+    }
+
+    private static PortRef moved(PortRef end, Part part, Map<String, String> ports) {
+      return end.part().equals(part.id())
+          ? new PortRef(end.part(), ports.getOrDefault(end.port(), end.port()))
+          : end;
+    }
+
+    private List<Line> linesAt(Part part) {
+      return edit().linesAt(part.id());
+    }
+
+    private Optional<Line> lineAt(Part part, String port) {
+      return Optional.ofNullable(rig.linesByPort().get(part.port(port)));
+    }
+  }
+}

@@ -4,6 +4,12 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
+  // FaultApiController: what is wrong with a rig, from what was seen.
+  AN_OBSERVATION_NEEDS("Each observation needs kind, part and value"),
+  SEEN_WITHIN_A_DAY("seconds is from 0 to 86400"),
+  SO_MANY_OBSERVATIONS("Give {} observations at most"),
+  NOT_SURE("not sure"),
+
   // ApiController: what the pages show and do, as JSON in SI units.
   THE_FIELD_POSITION_IS_MISSING("The field “position” is missing; name one of the part"),
   THE_FIELD_UNIT_IS_MISSING("The field “unit” is missing; give percent, litres, stick or steps"),

@@ -5,6 +5,7 @@ import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.Stop;
@@ -30,10 +31,13 @@ import java.util.function.UnaryOperator;
  * @param rig the rig, with more parts and lines where the fault needs them
  * @param forced where handles stand whatever anybody turns, by part
  * @param held what tanks hold whatever their gauges show, by tank (m³)
- * @param outlet the part where water runs out that should not, if it does
+ * @param outlets the parts where water runs out that should not, the wettest first
  */
 public record FaultyRig(
-    Rig rig, Map<String, String> forced, Map<String, Double> held, Optional<String> outlet) {
+    Rig rig, Map<String, String> forced, Map<String, Double> held, List<String> outlets) {
+
+  /** What the ids of parts begin with that only the fault brings. */
+  static final String MARK = "fault-";
 
   /** The bore of a hole that loses about a litre a minute (m); own choice. */
   private static final double HOLE = 0.0013;
@@ -94,7 +98,7 @@ public record FaultyRig(
     private Rig rig;
     private final Map<String, String> forced = new TreeMap<>();
     private final Map<String, Double> held = new TreeMap<>();
-    private Optional<String> outlet = Optional.empty();
+    private final List<String> outlets = new ArrayList<>();
 
     private Making(Rig rig) {
       this.rig = rig;
@@ -103,7 +107,7 @@ public record FaultyRig(
     private Optional<FaultyRig> with(Fault fault) {
       boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(fault.on()));
       boolean done = line ? line(fault) : part(rig.part(fault.on()), fault);
-      return done ? Optional.of(new FaultyRig(rig, forced, held, outlet)) : Optional.empty();
+      return done ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets))) : Optional.empty();
     }
 
     private boolean line(Fault fault) {
@@ -200,9 +204,15 @@ public record FaultyRig(
       return new Part(free, free, at.place(), at.x(), at.y(), height, BODY, kind);
     }
 
+    /** Where a fault of a line is met: at its second end, or its first where that is a tank. */
+    private String beside(Line line) {
+      boolean tank = rig.part(line.to().part()).kind().is(Purpose.HOLDS);
+      return tank ? line.from().part() : line.to().part();
+    }
+
     private String tee(String line, ProfilePoint at) {
       Line old = edit().line(line);
-      Part tee = near(old.from().part(), "fault-tee", at.height(), new Tee());
+      Part tee = near(beside(old), "fault-tee", at.height(), new Tee());
       rig = edit().insert(line, tee, "a", "b");
       return tee.id();
     }
@@ -222,12 +232,12 @@ public record FaultyRig(
           near(tee, "fault-leak", rig.part(tee).height() - LOWER, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(end);
       join(rig.part(tee).port("c"), end.port("in"), HOLE);
-      outlet = Optional.of(end.id());
+      outlets.add(end.id());
     }
 
     private void block(String line) {
       Line old = edit().line(line);
-      Part valve = near(old.from().part(), "fault-block", edit().middle(line).height(), plug());
+      Part valve = near(beside(old), "fault-block", edit().middle(line).height(), plug());
       rig = edit().insert(line, valve, "a", "b");
       forced.put(valve.id(), SHUT);
     }
@@ -244,7 +254,7 @@ public record FaultyRig(
       Line old = edit().line(id);
       PortRef off = old.to();
       double height = rig.part(off.part()).at(off.port()).z();
-      Part end = near(old.from().part(), "fault-leak", height, new OpenEnd(OpenEnd.Role.DRAIN));
+      Part end = near(beside(old), "fault-leak", height, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().disconnect(id);
       rig = edit().add(end);
       rig =
@@ -264,7 +274,8 @@ public record FaultyRig(
       Part other = near(off.part(), "fault-open", height, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(other);
       join(off, other.port("in"), old.bore());
-      outlet = Optional.of(end.id());
+      outlets.add(end.id());
+      outlets.add(other.id());
     }
 
     private void drawAir(String id) {

@@ -1,5 +1,6 @@
 package fernwort.core.kind;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
@@ -204,6 +205,11 @@ public interface Kind {
   /** Returns it as somebody entered it. */
   default Kind with(EnteredValues answers) {
     return this;
+  }
+
+  /** Returns what can be wrong with it, with how often that happens; nothing for most kinds. */
+  default List<PossibleFault> faults() {
+    return List.of();
   }
 
   /** Returns it with a fault that changes its figures; itself where the fault changes none. */

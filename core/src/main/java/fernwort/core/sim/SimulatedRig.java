@@ -241,7 +241,7 @@ public final class SimulatedRig {
       if (with.isPresent()) {
         rig = with.get().rig();
         forced.putAll(with.get().forced());
-        with.get().outlet().ifPresent(o -> leaks.put(o, fault.on()));
+        with.get().outlets().forEach(o -> leaks.put(o, fault.on()));
       }
     }
     Map<String, String> positions = new TreeMap<>(rig.atRest().positions());

@@ -19,7 +19,7 @@ class FaultyRigTest {
   private static final DemoRig TERN = DemoRig.called("tern");
   private static final State DRAWING = TERN.state().with("sink", "cold");
   private static final double SOUND =
-      sink(new FaultyRig(TERN.rig(), java.util.Map.of(), java.util.Map.of(), Optional.empty()));
+      sink(new FaultyRig(TERN.rig(), java.util.Map.of(), java.util.Map.of(), java.util.List.of()));
 
   private static double sink(FaultyRig rig) {
     return flows(rig).fixture("sink");
@@ -69,7 +69,7 @@ class FaultyRigTest {
   @Test
   void aLeakLosesAboutALitreAMinute() {
     FaultyRig leaking = with("d5", FaultKind.LEAKING, null);
-    assertThat(flows(leaking).end(leaking.outlet().orElseThrow()) * 60_000).isBetween(0.4, 1.6);
+    assertThat(flows(leaking).end(leaking.outlets().getFirst()) * 60_000).isBetween(0.4, 1.6);
   }
 
   @Test

@@ -1,5 +1,6 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -49,6 +50,16 @@ public record Fixture(
     public boolean mixes() {
       return this == MIXER || this == SHOWER;
     }
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return use.mixes()
+        ? List.of(
+            new PossibleFault(FaultKind.CLOGGED, 4),
+            new PossibleFault(FaultKind.CROSSES, 0.3))
+        : List.of(
+            new PossibleFault(FaultKind.CLOGGED, 4));
   }
 
   @Override

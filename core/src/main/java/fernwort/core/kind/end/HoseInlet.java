@@ -1,5 +1,6 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
@@ -98,6 +99,13 @@ public record HoseInlet(
   /** Tells whether outside water may be drunk. */
   public boolean drinksOutside() {
     return outsideDrinkable.orElse(false);
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.NO_SUPPLY, 1),
+        new PossibleFault(FaultKind.WEAK_SUPPLY, 1));
   }
 
   @Override

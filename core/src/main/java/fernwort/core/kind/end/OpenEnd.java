@@ -1,5 +1,7 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Keeps;
@@ -37,6 +39,12 @@ public record OpenEnd(Role role) implements Kind {
     OVERFLOW,
     DRAIN,
     DUMP
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.BLOCKED, 1.5));
   }
 
   @Override

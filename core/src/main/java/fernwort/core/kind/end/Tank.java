@@ -1,5 +1,7 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
@@ -46,6 +48,13 @@ public record Tank(
 
   public Tank {
     tankPorts = List.copyOf(tankPorts);
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.EMPTIER, 3),
+        new PossibleFault(FaultKind.FULLER, 1.5));
   }
 
   @Override

@@ -58,6 +58,11 @@ public enum FaultKind {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
+  /** Tells whether it is about where something stands, which a look at the handle tells. */
+  public boolean isOfPosition() {
+    return this == MISPLACED || this == NOT_ARRIVED;
+  }
+
   /** Returns the kind of this name, if there is one. */
   public static Optional<FaultKind> of(String written) {
     return Arrays.stream(values()).filter(k -> k.written().equals(written)).findFirst();

@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -23,6 +25,14 @@ public record CheckValve(double crackingPressure) implements Seated {
   private static final double RELIEF = 1e5;
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.CHECKS);
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.STUCK_OPEN, 0.5),
+        new PossibleFault(FaultKind.STUCK_CLOSED, 0.5),
+        new PossibleFault(FaultKind.REVERSED, 0.3));
+  }
 
   @Override
   public List<Link> links(String position) {

@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
@@ -15,6 +17,12 @@ import java.util.Optional;
 public record DrainTrap() implements Fitting {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.TRAPS);
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.BLOCKED, 2));
+  }
 
   @Override
   public List<Link> links(String position) {

@@ -1,5 +1,6 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -50,6 +51,13 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
     SEDIMENT,
     CARBON,
     PURIFIER
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.CLOGGED, 4),
+        new PossibleFault(FaultKind.LEAKING, 1.5));
   }
 
   @Override

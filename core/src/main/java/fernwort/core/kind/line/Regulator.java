@@ -1,5 +1,6 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
@@ -23,6 +24,12 @@ public record Regulator(double setPressure) implements Seated {
   private static final double STUCK = 0.15;
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.REGULATES);
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.STUCK_LOW, 0.5));
+  }
 
   @Override
   public List<Link> links(String position) {

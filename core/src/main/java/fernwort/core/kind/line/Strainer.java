@@ -1,5 +1,6 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -17,6 +18,12 @@ public record Strainer() implements Bowl {
   private static final double CLOGGED_FLOW = 2e-4;
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.STRAINS);
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.CLOGGED, 4));
+  }
 
   @Override
   public String fix() {

@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
@@ -55,6 +57,18 @@ public interface Valve extends Kind {
     return stops().stream()
         .filter(s -> !s.joins().isEmpty() && !s.id().equals(HALF))
         .min(BY_HANDLE);
+  }
+
+  @Override
+  default List<PossibleFault> faults() {
+    return motor().isPresent()
+        ? List.of(
+            new PossibleFault(FaultKind.NOT_ARRIVED, 1),
+            new PossibleFault(FaultKind.NO_POWER, 0.7),
+            new PossibleFault(FaultKind.LEAKS_PAST, 0.5))
+        : List.of(
+            new PossibleFault(FaultKind.MISPLACED, 3),
+            new PossibleFault(FaultKind.LEAKS_PAST, 0.5));
   }
 
   /** A ball can be left half way by hand; a motor valve can only be undone. */

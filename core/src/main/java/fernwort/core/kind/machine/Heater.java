@@ -1,5 +1,7 @@
 package fernwort.core.kind.machine;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.InOut;
@@ -70,6 +72,14 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   /** Its drain plug out. */
   public static final Position DRAINED = new Position("drained", Says.DRAIN_PLUG_OUT.text());
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.NOT_HEATING, 1),
+        new PossibleFault(FaultKind.NO_POWER, 0.7),
+        new PossibleFault(FaultKind.MISPLACED, 1));
+  }
 
   @Override
   public List<Position> service() {

@@ -1,5 +1,7 @@
 package fernwort.core.kind.machine;
 
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
@@ -31,6 +33,15 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
    * and nobody gives a figure; own choice.
    */
   public static final double LIFTS = 0.3;
+
+  @Override
+  public List<PossibleFault> faults() {
+    return List.of(
+        new PossibleFault(FaultKind.JAMMED, 0.7),
+        new PossibleFault(FaultKind.DEAD, 0.5),
+        new PossibleFault(FaultKind.NO_POWER, 0.7),
+        new PossibleFault(FaultKind.MISPLACED, 1));
+  }
 
   @Override
   public double selfPriming() {

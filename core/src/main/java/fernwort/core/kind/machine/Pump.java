@@ -1,5 +1,6 @@
 package fernwort.core.kind.machine;
 
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
@@ -104,6 +105,25 @@ public record Pump(
   /** Returns this pump with another flow at no pressure (m³/s). */
   public Pump flowing(double flow) {
     return new Pump(duty, works, shutOffPressure, flow, cutIn, cutOut, selfPriming, dryRun, drive);
+  }
+
+  @Override
+  public List<PossibleFault> faults() {
+    return cutIn > 0
+        ? List.of(
+            new PossibleFault(FaultKind.DEAD, 1),
+            new PossibleFault(FaultKind.NO_POWER, 0.7),
+            new PossibleFault(FaultKind.WORN, 1),
+            new PossibleFault(FaultKind.LEAKS_BACK, 0.7),
+            new PossibleFault(FaultKind.MISPLACED, 1),
+            new PossibleFault(FaultKind.RUNS_ON, 0.5),
+            new PossibleFault(FaultKind.SWITCH_OPEN, 0.5))
+        : List.of(
+            new PossibleFault(FaultKind.DEAD, 1),
+            new PossibleFault(FaultKind.NO_POWER, 0.7),
+            new PossibleFault(FaultKind.WORN, 1),
+            new PossibleFault(FaultKind.LEAKS_BACK, 0.7),
+            new PossibleFault(FaultKind.MISPLACED, 1));
   }
 
   /** A worn pump has half its pressure left; one that runs on is never at its cut-out. */

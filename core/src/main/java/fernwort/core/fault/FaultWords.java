@@ -1,0 +1,223 @@
+package fernwort.core.fault;
+
+import fernwort.core.kind.Position;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Message;
+import java.util.Optional;
+
+/** What is wrong, what mends it, and what there is to look at, in words. */
+public final class FaultWords {
+
+  private static final double MINUTE = 60;
+
+  /** Shares of what is likely, in words; own choice. */
+  private static final double VERY = 0.6;
+
+  private static final double QUITE = 0.25;
+  private static final double PERHAPS = 0.05;
+
+  private final Rig rig;
+
+  /** Words for a rig. */
+  public FaultWords(Rig rig) {
+    this.rig = rig;
+  }
+
+  /** Returns what people call a part, line or place. */
+  public String label(String id) {
+    return rig.parts().stream()
+        .filter(p -> p.id().equals(id))
+        .map(Part::label)
+        .findFirst()
+        .or(() -> rig.lines().stream().filter(l -> l.id().equals(id)).map(Line::label).findFirst())
+        .or(() ->
+            rig.places().stream().filter(p -> p.id().equals(id)).map(Place::label).findFirst())
+        .orElse(id);
+  }
+
+  private String position(String part, String position) {
+    return rig.part(part).kind().positions().stream()
+        .filter(p -> p.id().equals(position))
+        .map(Position::words)
+        .findFirst()
+        .orElse(position);
+  }
+
+  /** Returns what is wrong. */
+  public Message wrong(Fault fault) {
+    String label = label(fault.on());
+    if (fault.kind().isOfPosition()) {
+      String at = position(fault.on(), fault.position().orElse(""));
+      return (fault.kind() == FaultKind.MISPLACED ? Says.STANDS_AT : Says.DID_NOT_ARRIVE)
+          .with(label, at);
+    }
+    return sentence(fault.kind()).with(label);
+  }
+
+  private static Says sentence(FaultKind kind) {
+    return switch (kind) {
+      case MISPLACED -> Says.STANDS_AT;
+      case NOT_ARRIVED -> Says.DID_NOT_ARRIVE;
+      case NO_POWER -> Says.HAS_NO_POWER;
+      case LEAKS_PAST -> Says.LETS_WATER_PAST;
+      case STUCK_OPEN -> Says.NO_LONGER_CLOSES;
+      case STUCK_CLOSED -> Says.DOES_NOT_OPEN;
+      case REVERSED -> Says.WRONG_WAY_ROUND;
+      case CLOGGED -> Says.IS_CLOGGED;
+      case LEAKING -> Says.LEAKS;
+      case KINKED -> Says.IS_KINKED;
+      case FROZEN -> Says.IS_FROZEN;
+      case BLOCKED -> Says.IS_BLOCKED;
+      case AIR_LOCKED -> Says.AIR_STANDS_IN;
+      case DETACHED -> Says.IS_OFF;
+      case DRAWS_AIR -> Says.DRAWS_AIR;
+      case DEAD -> Says.IS_DEAD;
+      case SWITCH_OPEN -> Says.SWITCH_DOES_NOT_START;
+      case WORN -> Says.IS_WORN;
+      case RUNS_ON -> Says.SWITCH_DOES_NOT_STOP;
+      case LEAKS_BACK -> Says.RUNS_BACK;
+      case JAMMED -> Says.IS_JAMMED;
+      case NO_SUPPLY -> Says.NO_WATER_COMES;
+      case WEAK_SUPPLY -> Says.LITTLE_WATER_COMES;
+      case STUCK_LOW -> Says.IS_STUCK_LOW;
+      case EMPTIER -> Says.IS_EMPTIER;
+      case FULLER -> Says.IS_FULLER;
+      case GAUGE_STUCK -> Says.GAUGE_IS_STUCK;
+      case NOT_HEATING -> Says.DOES_NOT_HEAT;
+      case CROSSES -> Says.MIXES_INSIDE;
+      case NO_AIR -> Says.HAS_NO_AIR;
+      case DRY -> Says.IS_DRY;
+    };
+  }
+
+  /** Returns what mends it. */
+  public String mend(FaultKind kind) {
+    return (switch (kind) {
+          case MISPLACED -> Says.PUT_IT_RIGHT;
+          case NOT_ARRIVED -> Says.CHECK_ITS_MOTOR;
+          case NO_POWER -> Says.CHECK_ITS_FUSE;
+          case LEAKS_PAST, STUCK_OPEN, STUCK_CLOSED, STUCK_LOW -> Says.RENEW_THE_VALVE;
+          case REVERSED -> Says.TURN_IT_ROUND;
+          case CLOGGED -> Says.CLEAN_IT;
+          case LEAKING -> Says.MEND_THE_LEAK;
+          case KINKED -> Says.STRAIGHTEN_IT;
+          case FROZEN -> Says.THAW_IT;
+          case BLOCKED -> Says.FREE_IT;
+          case AIR_LOCKED -> Says.LET_THE_AIR_OUT;
+          case DETACHED -> Says.PUT_IT_BACK_ON;
+          case DRAWS_AIR -> Says.TIGHTEN_THE_SUCTION;
+          case DEAD, WORN -> Says.RENEW_THE_PUMP;
+          case SWITCH_OPEN, RUNS_ON -> Says.RENEW_THE_SWITCH;
+          case LEAKS_BACK -> Says.RENEW_THE_HEAD;
+          case JAMMED -> Says.CLEAR_THE_BLADES;
+          case NO_SUPPLY, WEAK_SUPPLY -> Says.LOOK_AT_THE_TAP;
+          case EMPTIER -> Says.FILL_IT;
+          case FULLER, GAUGE_STUCK -> Says.DRAIN_IT;
+          case NOT_HEATING -> Says.CHECK_THE_HEATER;
+          case CROSSES -> Says.RENEW_THE_MIXER;
+          case NO_AIR -> Says.PUMP_IT_UP;
+          case DRY -> Says.POUR_WATER_IN;
+        })
+        .text();
+  }
+
+  /** Returns what to do and look at. */
+  public Message ask(Observation look) {
+    String label = label(look.on());
+    Optional<String> open =
+        look.positions().entrySet().stream()
+            .filter(e -> !rig.part(e.getKey()).rest().id().equals(e.getValue()))
+            .map(e -> opened(e.getKey(), e.getValue()))
+            .findFirst();
+    return switch (look.kind()) {
+      case WATER -> open.isPresent() ? Says.OPEN_AND_LOOK.with(open.get()) : Says.LOOK_HOW_IT_RUNS.with(label);
+      case WARMTH -> Says.FEEL_HOW_WARM.with(label);
+      case PUMP ->
+          open.isPresent()
+              ? Says.LISTEN_WITH.with(label, open.get())
+              : look.positions().isEmpty()
+                  ? Says.LISTEN.with(label)
+                  : Says.LISTEN_CLOSED.with(label);
+      case LEVEL ->
+          (look.positions().isEmpty() ? Says.WATCH_LEVEL : Says.WATCH_LEVEL_CLOSED)
+              .with(label, Math.round(look.seconds().orElse(300.0) / MINUTE));
+      case DRAIN -> Says.WATCH_THE_DRAIN.with(open.orElse(label));
+      case WET -> Says.FEEL_FOR_WATER.with(label);
+      case BUCKET -> Says.RUN_INTO_BUCKET.with(label);
+      case DIP -> Says.DIP_IT.with(label);
+      case HANDLE -> Says.LOOK_AT_HANDLE.with(label);
+      case POWER -> Says.MEASURE_POWER.with(label);
+      case INSPECT ->
+          (rig.lines().stream().anyMatch(l -> l.id().equals(look.on()))
+                  ? Says.FEEL_ALONG
+                  : Says.OPEN_IT)
+              .with(label);
+    };
+  }
+
+  private String opened(String part, String position) {
+    Part tap = rig.part(part);
+    return tap.kind().positions().size() > 2
+        ? tap.label() + ", " + position(part, position)
+        : tap.label();
+  }
+
+  /** Returns what was seen, in words. */
+  public String seen(Observation look, String value) {
+    return switch (look.kind()) {
+      case HANDLE -> position(look.on(), value);
+      case INSPECT ->
+          FaultKind.of(value)
+              .map(k -> wrong(new Fault(look.on(), k, Optional.of(""))).toString())
+              .orElseGet(Says.ALL_IS_WELL::text);
+      default -> word(look.kind(), value).map(Says::text).orElse(value);
+    };
+  }
+
+  private static Optional<Says> word(Look kind, String value) {
+    return Optional.ofNullable(
+        switch (value) {
+          case "none" -> Says.NOTHING;
+          case "weak" -> Says.LITTLE;
+          case "normal" -> kind == Look.DRAIN ? Says.GOES_AWAY : Says.AS_USUAL;
+          case "spitting" -> Says.WATER_AND_AIR;
+          case "runs" -> kind == Look.PUMP ? Says.RUNS_ON_AND_ON : Says.IT_RUNS;
+          case "silent" -> Says.SILENT;
+          case "starts-again" -> Says.STARTS_AGAIN;
+          case "hums" -> Says.HUMS;
+          case "trips" -> Says.TRIPS;
+          case "falls" -> Says.FALLS;
+          case "steady" -> Says.STEADY;
+          case "rises" -> Says.RISES;
+          case "jumps" -> Says.JUMPS;
+          case "slow" -> Says.GOES_SLOWLY;
+          case "backs-up" -> Says.COMES_BACK;
+          case "gurgles" -> Says.GURGLES;
+          case "smells" -> Says.SMELLS;
+          case "dry" -> Says.DRY_THERE;
+          case "wet" -> Says.WET_THERE;
+          case "as-shown" -> Says.IT_TELLS_THE_TRUTH;
+          case "emptier" -> Says.THERE_IS_LESS;
+          case "fuller" -> Says.THERE_IS_MORE;
+          case "yes" -> Says.YES;
+          case "no" -> Says.NO;
+          case "cold" -> Says.COLD;
+          case "lukewarm" -> Says.LUKEWARM;
+          case "hot" -> Says.HOT;
+          default -> null;
+        });
+  }
+
+  /** Returns how likely a share (1) of what is possible is, in words. */
+  public static String likely(double share) {
+    if (share >= VERY) {
+      return Says.VERY_LIKELY.text();
+    }
+    return (share >= QUITE ? Says.LIKELY : share >= PERHAPS ? Says.POSSIBLE : Says.NOT_EXCLUDED)
+        .text();
+  }
+}

@@ -1,0 +1,93 @@
+package fernwort.core.fault;
+
+import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Rig;
+import fernwort.core.say.Refusal;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+
+/**
+ * What a person saw.
+ *
+ * @param kind what was looked at
+ * @param on id of the part, line or place
+ * @param value what was seen, in the words of its kind
+ * @param positions the handles that stood otherwise than noted
+ * @param seconds after how long it was seen (s); empty for at once, or a level's usual time
+ */
+public record Observation(
+    Look kind,
+    String on,
+    String value,
+    Map<String, String> positions,
+    Optional<Double> seconds) {
+
+  /** The value that tells nothing. */
+  public static final String UNSURE = "unsure";
+
+  public Observation {
+    positions = Map.copyOf(positions);
+  }
+
+  /**
+   * Checks that a rig has what was looked at, and that it can be seen there.
+   *
+   * @throws Refusal naming what is missing
+   */
+  public Observation checked(Rig rig) {
+    positions.forEach(rig::position);
+    switch (kind) {
+      case WET -> {
+        boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(on));
+        if (!line && !rig.partsById().containsKey(on)) {
+          rig.place(on);
+        }
+      }
+      case INSPECT -> {
+        if (rig.lines().stream().noneMatch(l -> l.id().equals(on))) {
+          rig.part(on);
+        }
+      }
+      case HANDLE -> {
+        if (!value.equals(UNSURE)) {
+          rig.position(on, value);
+        }
+      }
+      case LEVEL, DIP -> needs(rig, Purpose.HOLDS);
+      case PUMP -> needs(rig, Purpose.DRIVES);
+      case BUCKET -> needs(rig, Purpose.INLET);
+      case DRAIN, WARMTH -> needs(rig, Purpose.USE);
+      case WATER, POWER -> rig.part(on);
+    }
+    boolean free = kind.choices().isEmpty() || value.equals(UNSURE);
+    if (!free && !kind.choices().contains(value)) {
+      throw new Refusal(Says.NO_SUCH_VALUE.with(value, String.join(", ", kind.choices())));
+    }
+    return this;
+  }
+
+  private void needs(Rig rig, Purpose purpose) {
+    if (!rig.part(on).kind().is(purpose)) {
+      throw new Refusal(Says.CANNOT_BE_LOOKED_AT.with(rig.part(on).label()));
+    }
+  }
+
+  /** Returns the look that programs call so. */
+  public static Look look(String written) {
+    return Look.of(written)
+        .orElseThrow(() ->
+            new Refusal(
+                Says.NO_SUCH_LOOK.with(
+                    written,
+                    Arrays.stream(Look.values())
+                        .map(Look::written)
+                        .collect(Collectors.joining(", ")))));
+  }
+
+  /** Returns it with what was seen. */
+  public Observation seen(String changed) {
+    return new Observation(kind, on, changed, positions, seconds);
+  }
+}

@@ -1,0 +1,430 @@
+package fernwort.core.fault;
+
+import fernwort.core.fault.Suspects.Suspect;
+import fernwort.core.hydraulics.Flows;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.Kind;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import fernwort.core.rig.State;
+import fernwort.core.run.Event;
+import fernwort.core.run.Simulation;
+import fernwort.core.say.Refusal;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.function.Supplier;
+
+/**
+ * What one would see on a rig with a fault, or on the sound one. What was worked out is kept for
+ * the next question about the same state.
+ */
+final class Prediction {
+
+  /** Water below this share of what a sound rig gives is none. */
+  private static final double NONE = 0.03;
+
+  /** Below this share it is weak. */
+  private static final double WEAK = 0.6;
+
+  /** A flow that nobody sees (m³/s): 0.05 L/min. */
+  private static final double UNSEEN = 0.05e-3 / 60;
+
+  /** A drip that wets what is below it (m³/s): 0.02 L/min. */
+  private static final double WETS = 0.02e-3 / 60;
+
+  /** A change of a level that a person sees (m³), or this share of the tank. */
+  private static final double SEEN = 0.7e-3;
+
+  private static final double SEEN_SHARE = 0.01;
+
+  /** A level is looked at again after so long, where nobody says (s). */
+  private static final double USUAL = 300;
+
+  /** Later than this, water at a tap is what comes after a while (s). */
+  private static final double LATER = 60;
+
+  private static final double LATER_SPAN = 30;
+
+  /** The pressure at which a pump's switch is half way, nearly. */
+  private static final double HALF_WAY = 0.49;
+
+  // So much is kept of each fault: flows are large, answers are not; own choice.
+  private static final int FLOWS = 12;
+  private static final int RUNS = 24;
+  private static final int ANSWERS = 400;
+
+  private static final double HOT = 0.8;
+  private static final double LUKEWARM = 0.2;
+  private static final double STILL = 1e-8;
+
+  private final Rig rig;
+  private final Optional<Fault> fault;
+  private final Optional<FaultyRig> faulty;
+  private final Supplier<Hydraulics> solver;
+  private final Network network;
+  private final Map<State, Optional<Flows>> solved = newest(FLOWS);
+  private final Map<Ran, Optional<Outcome>> ran = newest(RUNS);
+  private final Map<Asked, Optional<String>> answered = newest(ANSWERS);
+
+  private record Asked(Observation look, State noted) {}
+
+  /** A map that keeps what was put into it last. */
+  private static <K, V> Map<K, V> newest(int most) {
+    return new LinkedHashMap<>() {
+      private static final long serialVersionUID = 1L;
+
+      @Override
+      protected boolean removeEldestEntry(Map.Entry<K, V> eldest) {
+        return size() > most;
+      }
+    };
+  }
+
+  private record Ran(State state, double seconds) {}
+
+  /** What a run came to. */
+  private record Outcome(
+      Map<String, Double> volumes, Map<String, Double> drawn, Set<String> backsUp) {}
+
+  private Prediction(Rig rig, Optional<Fault> fault, Optional<FaultyRig> faulty) {
+    this.rig = rig;
+    this.fault = fault;
+    this.faulty = faulty;
+    network = Network.of(faulty.map(FaultyRig::rig).orElse(rig));
+    Hydraulics hydraulics = Hydraulics.of(network);
+    solver = () -> hydraulics;
+  }
+
+  /** Returns what one sees on the sound rig. */
+  static Prediction sound(Rig rig) {
+    return new Prediction(rig, Optional.empty(), Optional.empty());
+  }
+
+  /** Returns what one sees under a fault; nothing where the rig cannot be drawn with it. */
+  static Optional<Prediction> under(Rig rig, Suspect suspect) {
+    try {
+      return FaultyRig.of(rig, suspect.fault())
+          .map(f -> new Prediction(rig, Optional.of(suspect.fault()), Optional.of(f)));
+    } catch (Refusal notDrawn) {
+      return Optional.empty();
+    }
+  }
+
+  private boolean is(String on, FaultKind... kinds) {
+    return fault.filter(f -> f.on().equals(on) && Set.of(kinds).contains(f.kind())).isPresent();
+  }
+
+  /**
+   * Returns what one would see.
+   *
+   * @param noted handles and levels as far as anybody knows
+   * @param sound what one sees on the sound rig; itself for the sound one
+   * @return nothing where that is not known
+   */
+  Optional<String> value(Observation of, State noted, Prediction sound) {
+    Asked asked = new Asked(of.seen(""), noted);
+    Optional<String> known = answered.get(asked);
+    if (known == null) {
+      known = worked(of, noted, sound);
+      answered.put(asked, known);
+    }
+    return known;
+  }
+
+  private Optional<String> worked(Observation of, State noted, Prediction sound) {
+    String on = of.on();
+    boolean put = fault.isPresent() && is(fault.get().on(), FaultKind.MISPLACED)
+        && of.positions().containsKey(fault.get().on())
+        && of.kind() != Look.HANDLE;
+    if (put) {
+      // Whoever turns a handle for a check puts it where it belongs.
+      return sound.value(of, noted, sound);
+    }
+    State believed = noted.with(over(noted.setting(), of.positions()));
+    return switch (of.kind()) {
+      case HANDLE ->
+          Optional.of(
+              is(on, FaultKind.MISPLACED)
+                  ? fault.orElseThrow().position().orElseThrow()
+                  : believed.setting().of(on));
+      case DIP -> Optional.of(dip(on));
+      case POWER -> Optional.of(is(on, FaultKind.NO_POWER) ? "no" : "yes");
+      case BUCKET ->
+          Optional.of(
+              is(on, FaultKind.NO_SUPPLY)
+                  ? "none"
+                  : is(on, FaultKind.WEAK_SUPPLY) ? "weak" : "normal");
+      case INSPECT ->
+          Optional.of(
+              fault.filter(f -> f.on().equals(on)).map(f -> f.kind().written()).orElse("fine"));
+      case PUMP -> pump(on, believed);
+      case WATER -> water(of, believed, sound);
+      case WARMTH -> solve(believed).flatMap(f -> warmth(f, on, state(believed).setting()));
+      case LEVEL -> level(of, believed);
+      case WET -> wet(on, believed);
+      case DRAIN -> drain(of, believed);
+    };
+  }
+
+  private String dip(String tank) {
+    if (is(tank, FaultKind.EMPTIER, FaultKind.GAUGE_STUCK)) {
+      return FaultKind.EMPTIER.written();
+    }
+    return is(tank, FaultKind.FULLER) ? FaultKind.FULLER.written() : "as-shown";
+  }
+
+  private static Setting over(Setting noted, Map<String, String> turned) {
+    if (turned.isEmpty()) {
+      return noted;
+    }
+    Map<String, String> all = new TreeMap<>(noted.positions());
+    all.putAll(turned);
+    return new Setting(all);
+  }
+
+  private State state(State believed) {
+    return faulty.map(f -> f.state(believed)).orElse(believed);
+  }
+
+  private Optional<Flows> solve(State believed) {
+    return solved.computeIfAbsent(
+        state(believed),
+        s -> {
+          try {
+            return Optional.of(solver.get().solve(s));
+          } catch (UnsettledFlowException e) {
+            return Optional.empty();
+          }
+        });
+  }
+
+  private Optional<Outcome> run(State believed, double seconds) {
+    return ran.computeIfAbsent(
+        new Ran(state(believed), seconds),
+        r -> {
+          try {
+            Simulation run =
+                Simulation.start(
+                    network,
+                    solver.get(),
+                    r.state(),
+                    fernwort.core.hydraulics.Conditions.ORDINARY);
+            Set<String> backsUp = new HashSet<>();
+            for (Event event : run.runTo(r.seconds())) {
+              if (event.kind() == Event.Kind.BACKS_UP && event.begins()) {
+                backsUp.add(event.subject());
+              }
+            }
+            return Optional.of(
+                new Outcome(
+                    run.moment().state().volumes(), run.moment().totals().drawn(), backsUp));
+          } catch (UnsettledFlowException e) {
+            return Optional.empty();
+          }
+        });
+  }
+
+  private Optional<String> pump(String pump, State believed) {
+    boolean on = believed.setting().has(pump, Kind.ON);
+    if (is(pump, FaultKind.JAMMED)) {
+      return Optional.of(on ? "hums" : "silent");
+    }
+    return solve(believed).map(f -> heard(pump, f));
+  }
+
+  private String heard(String pump, Flows flows) {
+    Flows.Running running = flows.pumps().get(pump);
+    if (running == null) {
+      return "silent";
+    }
+    return switch (running.does()) {
+      case RESTS -> keepsOn(pump, running) ? "runs" : "silent";
+      case CYCLES -> "starts-again";
+      default -> "runs";
+    };
+  }
+
+  /** A pump that does not come to its cut-out runs on and on, though nothing flows. */
+  private boolean keepsOn(String pump, Flows.Running running) {
+    Kind kind = network.rig().part(pump).kind();
+    if (!(kind instanceof fernwort.core.kind.machine.Pump switched) || switched.cutIn() == 0) {
+      return true;
+    }
+    return is(pump, FaultKind.RUNS_ON)
+        || running.rise() < HALF_WAY * (switched.cutIn() + switched.cutOut());
+  }
+
+  private Optional<String> water(Observation of, State believed, Prediction sound) {
+    String on = of.on();
+    Part part = rig.part(on);
+    boolean tap = part.kind().is(Purpose.USE);
+    if (tap && of.seconds().orElse(0.0) > LATER) {
+      return later(on, believed, of.seconds().orElseThrow())
+          .flatMap(q ->
+              sound.later(on, believed, of.seconds().orElseThrow()).map(q0 -> share(q, q0)));
+    }
+    return solve(believed)
+        .flatMap(a -> sound.solve(believed).map(b -> water(part, tap, a, b)));
+  }
+
+  private String water(Part part, boolean tap, Flows here, Flows sound) {
+    double q = passes(part, tap, here);
+    double q0 = passes(part, tap, sound);
+    if (q < UNSEEN) {
+      return "none";
+    }
+    if (tap && here.airAt().stream().anyMatch(a -> a.startsWith(FaultyRig.MARK))) {
+      return "spitting";
+    }
+    if (q0 < UNSEEN) {
+      return part.kind().is(Purpose.OUTLET) || !tap && !part.kind().is(Purpose.INLET)
+          ? "runs"
+          : "normal";
+    }
+    return share(q, q0);
+  }
+
+  private static double passes(Part part, boolean tap, Flows flows) {
+    if (tap) {
+      return flows.fixture(part.id());
+    }
+    return part.kind().is(Purpose.INLET)
+        ? flows.supplies().getOrDefault(part.id(), 0.0)
+        : flows.end(part.id());
+  }
+
+  private static String share(double q, double sound) {
+    return q < NONE * sound ? "none" : q < WEAK * sound ? "weak" : "normal";
+  }
+
+  /** What a tap gives after a while: the mean of half a minute (m³/s). */
+  private Optional<Double> later(String tap, State believed, double seconds) {
+    return run(believed, seconds)
+        .flatMap(a ->
+            run(believed, seconds + LATER_SPAN)
+                .map(b ->
+                    (b.drawn().getOrDefault(tap, 0.0) - a.drawn().getOrDefault(tap, 0.0))
+                        / LATER_SPAN));
+  }
+
+  private Optional<String> level(Observation of, State believed) {
+    String tank = of.on();
+    if (is(tank, FaultKind.GAUGE_STUCK)) {
+      return Optional.of("steady");
+    }
+    double start = state(believed).volume(tank);
+    double least = Math.max(SEEN, SEEN_SHARE * network.room(tank).capacity());
+    return run(believed, of.seconds().orElse(USUAL))
+        .map(o -> {
+          double got = o.volumes().getOrDefault(tank, 0.0) - start;
+          return got > least ? "rises" : got < -least ? "falls" : "steady";
+        });
+  }
+
+  private Optional<String> wet(String on, State believed) {
+    List<String> outlets = faulty.map(FaultyRig::outlets).orElse(List.of());
+    if (outlets.isEmpty()) {
+      return Optional.of("dry");
+    }
+    String place = network.rig().part(outlets.getFirst()).place();
+    boolean near = on.equals(fault.orElseThrow().on()) || on.equals(place);
+    if (!near) {
+      return Optional.of("dry");
+    }
+    return solve(believed)
+        .map(f -> outlets.stream().mapToDouble(f::end).sum() > WETS ? "wet" : "dry");
+  }
+
+  private Optional<String> drain(Observation of, State believed) {
+    if (fault.filter(f -> isInTheWay(f.kind()) && waste(of.on()).contains(f.on())).isPresent()) {
+      return Optional.of("backs-up");
+    }
+    return run(believed, of.seconds().orElse(USUAL))
+        .map(o -> o.backsUp().contains(of.on()) ? "backs-up" : "normal");
+  }
+
+  private static boolean isInTheWay(FaultKind kind) {
+    return kind == FaultKind.BLOCKED || kind == FaultKind.FROZEN;
+  }
+
+  /** The traps and lines by which the waste of a fixture runs off. */
+  private Set<String> waste(String fixture) {
+    Set<String> found = new HashSet<>();
+    Map<PortRef, Line> lines = rig.linesByPort();
+    PortRef at = rig.part(fixture).port("waste");
+    while (lines.containsKey(at)) {
+      Line line = lines.get(at);
+      Part next = rig.part(line.other(at).part());
+      found.add(line.id());
+      if (!next.kind().is(Purpose.TRAPS) || !found.add(next.id())) {
+        return found;
+      }
+      at = next.port(next.kind().through().map(InOut::out).orElse("out"));
+    }
+    return found;
+  }
+
+  /** The share of what leaves a tap that came out of a heater that is on. */
+  private Optional<String> warmth(Flows flows, String tap, Setting setting) {
+    if (flows.fixture(tap) < UNSEEN) {
+      return Optional.empty();
+    }
+    double hot = hot(tap, flows, setting, new HashMap<>(), new HashSet<>());
+    return Optional.of(hot > HOT ? "hot" : hot > LUKEWARM ? "lukewarm" : "cold");
+  }
+
+  private double hot(
+      String at, Flows flows, Setting setting, Map<String, Double> known, Set<String> passed) {
+    Double before = known.get(at);
+    if (before != null) {
+      return before;
+    }
+    Part part = network.rig().part(at);
+    if (part.kind().is(Purpose.HEATS)) {
+      return setting.has(at, Kind.ON) ? 1 : 0;
+    }
+    if (part.kind().is(Purpose.HOLDS) || part.kind().is(Purpose.INLET) || !passed.add(at)) {
+      return 0;
+    }
+    double all = 0;
+    double warm = 0;
+    for (Line line : linesAt(at)) {
+      boolean last = line.to().part().equals(at);
+      double q = flows.line(line.id());
+      double into = last ? q : -q;
+      PortRef here = last ? line.to() : line.from();
+      if (into > STILL && !here.port().equals("waste")) {
+        all += into;
+        warm += into * hot(line.other(here).part(), flows, setting, known, new HashSet<>(passed));
+      }
+    }
+    double share = all > 0 ? warm / all : 0;
+    known.put(at, share);
+    return share;
+  }
+
+  private List<Line> linesAt(String part) {
+    List<Line> at = new ArrayList<>();
+    for (Line line : network.rig().lines()) {
+      if (line.from().part().equals(part) || line.to().part().equals(part)) {
+        at.add(line);
+      }
+    }
+    return at;
+  }
+}

@@ -1,0 +1,139 @@
+package fernwort.core.fault;
+
+import fernwort.core.say.Phrase;
+
+/** The sentences and labels of this package, by what says them. */
+enum Says implements Phrase {
+  // FaultWords: what is wrong.
+  STANDS_AT("{} really is at “{}”"),
+  DID_NOT_ARRIVE("{} did not arrive: it is at “{}”"),
+  HAS_NO_POWER("{} has no power"),
+  LETS_WATER_PAST("{} lets water past though it is closed"),
+  NO_LONGER_CLOSES("{} no longer closes"),
+  DOES_NOT_OPEN("{} does not open"),
+  WRONG_WAY_ROUND("{} is in the wrong way round"),
+  IS_CLOGGED("{} is clogged"),
+  LEAKS("{} leaks"),
+  IS_KINKED("{} is kinked"),
+  IS_FROZEN("{} is frozen"),
+  IS_BLOCKED("{} is blocked"),
+  AIR_STANDS_IN("Air stands in {}"),
+  IS_OFF("{} is off its fitting"),
+  DRAWS_AIR("{} draws air at a joint"),
+  IS_DEAD("{} is dead"),
+  SWITCH_DOES_NOT_START("The pressure switch of {} does not start it"),
+  IS_WORN("{} is worn: it presses half as much as it should"),
+  SWITCH_DOES_NOT_STOP("The pressure switch of {} does not stop it"),
+  RUNS_BACK("The valves of {} let water run back"),
+  IS_JAMMED("{} is jammed"),
+  NO_WATER_COMES("No water comes to {}"),
+  LITTLE_WATER_COMES("Little water comes to {}"),
+  IS_STUCK_LOW("{} is stuck and lets too little pressure through"),
+  IS_EMPTIER("{} is emptier than its gauge shows"),
+  IS_FULLER("{} is fuller than its gauge shows"),
+  GAUGE_IS_STUCK("The gauge of {} is stuck"),
+  DOES_NOT_HEAT("{} does not heat"),
+  MIXES_INSIDE("Cold and hot mix inside {}"),
+  HAS_NO_AIR("{} has lost its air"),
+  IS_DRY("{} is dry"),
+
+  // FaultWords: what mends it.
+  PUT_IT_RIGHT("Turn it to where it belongs, and note it on Today."),
+  CHECK_ITS_MOTOR("Turn it by hand if it can be; check its plug, then its motor."),
+  CHECK_ITS_FUSE("Check its fuse, its plug and its switch. Leave the wiring to somebody who knows it."),
+  RENEW_THE_VALVE("Close what is before it, let the pressure off, and put a new one in."),
+  TURN_IT_ROUND("Take it out and put it in the other way round: its arrow shows the way of the water."),
+  CLEAN_IT("Let the pressure off, undo it and clean it; a cartridge is replaced."),
+  MEND_THE_LEAK("Turn the pump off, let the pressure off, and tighten or replace the joint."),
+  STRAIGHTEN_IT("Lay it without a tight bend, or put an elbow in."),
+  THAW_IT("Warm the place slowly, never with a flame; look for splits before you turn the pump on."),
+  FREE_IT("Take its end off and clear it."),
+  LET_THE_AIR_OUT("Open the tap at its end and fill it slowly, until no more air comes."),
+  PUT_IT_BACK_ON("Turn the pump off; cut the end straight, push it on fully and clamp it."),
+  TIGHTEN_THE_SUCTION("Tighten every clamp and bowl between the tank and the pump; replace a cracked washer."),
+  RENEW_THE_PUMP("Check its fuse and plug once more; then replace the pump, or its motor."),
+  RENEW_THE_SWITCH("Replace the pressure switch, or the head of the pump that it is part of."),
+  RENEW_THE_HEAD("Replace the valves and the membrane: most pumps have a kit for it."),
+  CLEAR_THE_BLADES("Take its power off first. Then open it and clear the blades."),
+  LOOK_AT_THE_TAP("Open the tap outside fully; try another tap or hose."),
+  FILL_IT("Fill it, and mend its gauge: clean the sender, check its plug."),
+  DRAIN_IT("Empty it, and mend its gauge: clean the sender, check its plug."),
+  CHECK_THE_HEATER(
+      "Check its gas or power, and its thermostat. Leave gas to somebody licensed for it."),
+  RENEW_THE_MIXER("Replace its cartridge."),
+  PUMP_IT_UP("Pump it up to the pressure on its label, with the water off."),
+  POUR_WATER_IN("Pour a cup of water into it."),
+
+  // FaultWords: what there is to look at.
+  OPEN_AND_LOOK("Open {}, with all other taps closed. What comes out?"),
+  LOOK_HOW_IT_RUNS("Look at {}. How does the water run?"),
+  FEEL_HOW_WARM("Let {} run hot for two minutes. How warm is it?"),
+  LISTEN_WITH("Listen to {} while {} is open. What does it do?"),
+  LISTEN_CLOSED("Close all taps and listen to {}. What does it do?"),
+  LISTEN("Listen to {}. What does it do?"),
+  WATCH_LEVEL("Look at the gauge of {}, and again after {} min. What does it do?"),
+  WATCH_LEVEL_CLOSED(
+      "Close all taps. Look at the gauge of {}, and again after {} min. What does it do?"),
+  WATCH_THE_DRAIN("Let {} run for a while. Does what runs off go away?"),
+  FEEL_FOR_WATER("Feel for water at {}. Is it wet?"),
+  RUN_INTO_BUCKET("Take the hose off {} and run it into a bucket. What comes?"),
+  DIP_IT("Put a stick into {}, or look in. Does its gauge tell the truth?"),
+  LOOK_AT_HANDLE("Go and look at {}. Where does it really stand?"),
+  MEASURE_POWER("Is there power at the plug of {}?"),
+  OPEN_IT("Let the pressure off, then open or undo {}. What do you find?"),
+  FEEL_ALONG("Feel along {}, from end to end. What do you find?"),
+
+  // FaultWords: what can be seen.
+  NOTHING("nothing"),
+  LITTLE("little"),
+  AS_USUAL("as usual"),
+  WATER_AND_AIR("water and air by turns"),
+  IT_RUNS("it runs, and should not"),
+  RUNS_ON_AND_ON("it runs on and on"),
+  STARTS_AGAIN("it is silent, and starts now and then"),
+  SILENT("it is silent"),
+  HUMS("it hums and does not turn"),
+  TRIPS("its fuse goes"),
+  FALLS("it falls"),
+  STEADY("it stays"),
+  RISES("it rises"),
+  JUMPS("it jumps about"),
+  GOES_AWAY("it goes away"),
+  GOES_SLOWLY("it goes away slowly"),
+  COMES_BACK("it comes back up"),
+  GURGLES("it gurgles"),
+  SMELLS("it smells"),
+  DRY_THERE("dry"),
+  WET_THERE("wet"),
+  IT_TELLS_THE_TRUTH("it tells the truth"),
+  THERE_IS_LESS("there is less"),
+  THERE_IS_MORE("there is more"),
+  YES("yes"),
+  NO("no"),
+  COLD("cold"),
+  LUKEWARM("lukewarm"),
+  HOT("hot"),
+  ALL_IS_WELL("all is well"),
+
+  // How likely.
+  VERY_LIKELY("very likely"),
+  LIKELY("likely"),
+  POSSIBLE("possible"),
+  NOT_EXCLUDED("not excluded"),
+
+  // Observations that cannot be.
+  NO_SUCH_LOOK("“{}” is nothing that can be looked at; use one of {}"),
+  NO_SUCH_VALUE("“{}” cannot be seen there; use one of {}, or unsure"),
+  CANNOT_BE_LOOKED_AT("“{}” cannot be looked at so; give a part of the right kind");
+
+  private final String text;
+
+  Says(String text) {
+    this.text = text;
+  }
+
+  @Override
+  public String text() {
+    return text;
+  }
+}

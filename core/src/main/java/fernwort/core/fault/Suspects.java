@@ -1,0 +1,138 @@
+package fernwort.core.fault;
+
+import fernwort.core.kind.InOut;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.PortRef;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/** Everything that can be wrong with a rig, one thing at a time. */
+final class Suspects {
+
+  /** How often a line fails so, beside other faults (1); our own estimates. */
+  private static final Map<FaultKind, Double> OF_A_LINE =
+      Map.of(
+          FaultKind.KINKED, 0.7,
+          FaultKind.FROZEN, 0.3,
+          FaultKind.DETACHED, 0.3,
+          FaultKind.LEAKING, 1.5,
+          FaultKind.DRAWS_AIR, 1.0);
+
+  private final Rig rig;
+  private final Setting noted;
+
+  private Suspects(Rig rig, Setting noted) {
+    this.rig = rig;
+    this.noted = noted;
+  }
+
+  /**
+   * A fault and how often it happens.
+   *
+   * @param weight beside others (1)
+   */
+  record Suspect(Fault fault, double weight) {}
+
+  /**
+   * Returns all that can be wrong.
+   *
+   * @param noted where handles stand as far as anybody knows
+   */
+  static List<Suspect> of(Rig rig, Setting noted) {
+    return new Suspects(rig, noted).all();
+  }
+
+  private List<Suspect> all() {
+    List<Suspect> all = new ArrayList<>();
+    rig.parts().forEach(p -> p.kind().faults().forEach(f -> all.addAll(of(p, f))));
+    Set<String> sucking = suction();
+    for (Line line : rig.lines()) {
+      if (!carriesAirOrWaste(line)) {
+        boolean sucks = sucking.contains(line.id());
+        for (FaultKind kind :
+            List.of(
+                FaultKind.KINKED,
+                FaultKind.FROZEN,
+                FaultKind.DETACHED,
+                sucks ? FaultKind.DRAWS_AIR : FaultKind.LEAKING)) {
+          all.add(new Suspect(new Fault(line.id(), kind), OF_A_LINE.getOrDefault(kind, 0.0)));
+        }
+      }
+    }
+    return all;
+  }
+
+  private List<Suspect> of(Part part, PossibleFault fault) {
+    return switch (fault.kind()) {
+      case MISPLACED, NOT_ARRIVED -> elsewhere(part, fault);
+      case NO_POWER -> {
+        Optional<String> dark = part.kind().unpowered();
+        boolean shows = dark.isPresent() && !noted.has(part.id(), dark.get());
+        yield shows || dark.isEmpty() && part.kind().motor().isEmpty()
+            ? List.of(new Suspect(new Fault(part.id(), fault.kind()), fault.weight()))
+            : List.of();
+      }
+      default -> List.of(new Suspect(new Fault(part.id(), fault.kind()), fault.weight()));
+    };
+  }
+
+  private List<Suspect> elsewhere(Part part, PossibleFault fault) {
+    List<Position> others =
+        part.kind().positions().stream().filter(p -> !noted.has(part.id(), p.id())).toList();
+    return others.stream()
+        .map(p ->
+            new Suspect(
+                new Fault(part.id(), fault.kind(), Optional.of(p.id())),
+                fault.weight() / others.size()))
+        .toList();
+  }
+
+  /** A vent, or what runs off from a trap: nothing is looked for there but at its ends. */
+  private boolean carriesAirOrWaste(Line line) {
+    return List.of(line.from(), line.to()).stream()
+        .map(e -> rig.part(e.part()))
+        .anyMatch(p -> p.kind().is(Purpose.TRAPS) || p.kind().is(Purpose.VENTS));
+  }
+
+  /** The lines by which pumps draw. */
+  private Set<String> suction() {
+    Set<String> found = new HashSet<>();
+    Map<PortRef, Line> lines = rig.linesByPort();
+    Deque<PortRef> open = new ArrayDeque<>();
+    rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.PUMPS))
+        .forEach(p -> open.add(p.port(p.kind().through().map(InOut::in).orElse("in"))));
+    while (!open.isEmpty()) {
+      PortRef port = open.poll();
+      Line line = lines.get(port);
+      if (line != null && found.add(line.id())) {
+        PortRef far = line.other(port);
+        Part part = rig.part(far.part());
+        boolean goesOn =
+            part.kind().ports().size() > 1
+                && !part.kind().is(Purpose.DRIVES)
+                && !part.kind().is(Purpose.HEATS)
+                && !part.kind().is(Purpose.HOLDS);
+        if (goesOn) {
+          part.kind().ports().stream()
+              .filter(p -> !p.equals(far.port()))
+              .forEach(p -> open.add(part.port(p)));
+        }
+      }
+    }
+    return found;
+  }
+}

@@ -26,6 +26,9 @@ final class Checks {
   private static final double FEEL = 6;
   private static final double UNDO = 10;
 
+  /** So many complaints are looked at again with a handle turned; own choice. */
+  private static final int MOST_COMPLAINTS = 2;
+
   private static final double SOON = 300;
   private static final double LATE = 1800;
 
@@ -50,9 +53,11 @@ final class Checks {
    * Returns what can be looked at.
    *
    * @param noted where handles stand as far as anybody knows
+   * @param complaints what was seen that should not be: looked at again with one handle turned
    */
-  static List<Check> of(Rig rig, Setting noted) {
+  static List<Check> of(Rig rig, Setting noted, List<Observation> complaints) {
     Checks checks = new Checks(rig, noted);
+    complaints.stream().limit(MOST_COMPLAINTS).forEach(checks::otherwise);
     checks.taps();
     rig.parts().forEach(checks::part);
     rig.places().forEach(checks::place);
@@ -72,6 +77,31 @@ final class Checks {
       double minutes) {
     Map<String, String> otherwise = new TreeMap<>(positions);
     all.add(new Check(new Observation(kind, on, "", otherwise, seconds), minutes));
+  }
+
+  /** The same once more with one handle turned, which says on which side of it the fault is. */
+  private void otherwise(Observation complaint) {
+    double minutes =
+        switch (complaint.kind()) {
+          case WATER, PUMP -> TURN;
+          case WARMTH -> METER;
+          case LEVEL, DRAIN -> complaint.seconds().orElse(SOON) > SOON ? LONG_WAIT : WAIT;
+          case WET, BUCKET, DIP, HANDLE, POWER, INSPECT -> 0;
+        };
+    if (minutes == 0) {
+      return;
+    }
+    for (Part handle : rig.parts()) {
+      if (handle.kind().is(Purpose.TURNS) && !complaint.positions().containsKey(handle.id())) {
+        for (Position position : handle.kind().positions()) {
+          if (!noted.has(handle.id(), position.id())) {
+            Map<String, String> turned = new TreeMap<>(complaint.positions());
+            turned.put(handle.id(), position.id());
+            add(complaint.kind(), complaint.on(), turned, complaint.seconds(), minutes + GLANCE);
+          }
+        }
+      }
+    }
   }
 
   /** Each tap open with all others shut, and all shut. */
@@ -141,6 +171,7 @@ final class Checks {
   }
 
   private void line(Line line) {
+    add(Look.WET, line.id(), GLANCE);
     add(Look.INSPECT, line.id(), FEEL);
   }
 }

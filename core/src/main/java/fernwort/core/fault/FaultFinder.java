@@ -2,12 +2,19 @@ package fernwort.core.fault;
 
 import fernwort.core.fault.Checks.Check;
 import fernwort.core.fault.Suspects.Suspect;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -21,6 +28,8 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Finds out what is wrong with a rig: from what was seen to what is likely, and to the next thing to
@@ -38,6 +47,9 @@ public final class FaultFinder {
   /** And so often one particular other thing was seen (share). */
   private static final double WRONG = 0.05;
 
+  /** What is found where something is opened: it is well, or one of some faults (1). */
+  private static final int INSPECTED = 5;
+
   /** A fault below this share is named no longer. */
   private static final double NAMED = 0.005;
 
@@ -48,7 +60,7 @@ public final class FaultFinder {
   private static final int MOST = 16;
 
   /** A look takes so long beside its work (min): to read, to walk. */
-  private static final double BESIDE = 3;
+  private static final double BESIDE = 6;
 
   /** A look that tells less (nat/min) is not worth it, if another tells more; own choice. */
   private static final double LEAST = 1e-3;
@@ -59,11 +71,19 @@ public final class FaultFinder {
   /** And without any one answer it still has such a share. */
   private static final double STANDS = 0.5;
 
+  /** A look that tells less about the fault that is all but certain is not asked for (nat). */
+  private static final double CONFIRMS = 0.12;
+
+  /** As likely as another (share of its share). */
+  private static final double LEVEL_WITH = 0.9;
+
   /** So many looks are worth it (1); after that the likeliest is named. */
   private static final int LONGEST = 14;
 
   private final Rig rig;
   private final Prediction sound;
+  private final Network network;
+  private final Hazards hazards;
   private final Map<Fault, Optional<Prediction>> made = new ConcurrentHashMap<>();
 
   /**
@@ -91,6 +111,8 @@ public final class FaultFinder {
   private FaultFinder(Rig rig) {
     this.rig = rig;
     sound = Prediction.sound(rig);
+    network = Network.of(rig);
+    hazards = Hazards.of(network);
   }
 
   /** Prepares for a rig. */
@@ -119,7 +141,58 @@ public final class FaultFinder {
     if (named.isEmpty() || seen.isEmpty()) {
       return new Finding(named, Optional.empty());
     }
-    return new Finding(named, next(noted, seen, fits, all));
+    Group group = group(all);
+    // Of several that are mended as one, one is still looked at before it is named.
+    boolean looked = group.faults().size() == 1 || seen.stream().anyMatch(o -> o.kind().isOfOne());
+    boolean certain = group.share() >= CERTAIN && looked;
+    Optional<List<Likely>> doubted =
+        certain ? fits.doubted(group.faults()) : Optional.of(all);
+    Optional<Next> next =
+        doubted.isEmpty() || seen.size() >= LONGEST
+            ? Optional.empty()
+            : next(noted, seen, fits, doubted.get(), certain, group.faults());
+    return new Finding(next.isEmpty() ? group.first(named) : named, next);
+  }
+
+  /**
+   * Faults that are mended as one.
+   *
+   * @param of the one that stands for them
+   * @param share of all that is possible (1)
+   */
+  private record Group(Fault of, Set<Fault> faults, double share) {
+
+    /** The list with the one that stands for the group before what is no likelier. */
+    private List<Likely> first(List<Likely> named) {
+      double top = named.getFirst().share();
+      List<Likely> ordered = new ArrayList<>(named);
+      named.stream()
+          .filter(l -> l.fault().equals(of) && l.share() > LEVEL_WITH * top)
+          .findFirst()
+          .ifPresent(l -> {
+            ordered.remove(l);
+            ordered.addFirst(l);
+          });
+      return ordered;
+    }
+  }
+
+  /** The likeliest group: that of one of the likeliest faults. */
+  private Group group(List<Likely> all) {
+    double top = all.getFirst().share();
+    return all.stream()
+        .filter(l -> l.share() > LEVEL_WITH * top)
+        .map(l -> {
+          Set<Fault> same = sameRepair(l.fault(), all);
+          double share =
+              all.stream()
+                  .filter(o -> same.contains(o.fault()))
+                  .mapToDouble(Likely::share)
+                  .sum();
+          return new Group(l.fault(), same, share);
+        })
+        .max(Comparator.comparingDouble(Group::share))
+        .orElseThrow();
   }
 
   /** How well each fault fits each thing that was seen. */
@@ -148,10 +221,20 @@ public final class FaultFinder {
         for (int o = 0; o < told.size(); o++) {
           Optional<String> would = under.value(told.get(o), noted, sound);
           boolean fits = would.filter(told.get(o).value()::equals).isPresent();
-          fit[s][o] = fits ? RIGHT : near(told.get(o), would) ? 2 * WRONG : WRONG;
+          double other = wrong(told.get(o));
+          fit[s][o] = fits ? RIGHT : near(told.get(o), would) ? 2 * other : other;
           explains[s] |= fits && odd[o];
         }
       }
+    }
+
+    /** How often one particular other thing is seen: by how many there are. */
+    private double wrong(Observation seen) {
+      int values =
+          seen.kind() == Look.INSPECT
+              ? INSPECTED
+              : Math.max(2, (int) seen.kind().choices().stream().filter(v -> isUsual(v)).count());
+      return Math.min(WRONG, (1 - RIGHT) / (values - 1));
     }
 
     /** Something that is nearly what was seen, or what is met when something is in the way. */
@@ -162,6 +245,13 @@ public final class FaultFinder {
       Set<String> both = Set.of(seen.value(), would.get());
       return seen.kind() == Look.WATER
           && (both.equals(Set.of("none", "weak")) || both.equals(Set.of("weak", "spitting")));
+    }
+
+    /** Returns what was seen that a sound rig would not show. */
+    private List<Observation> odd(State noted) {
+      return told.stream()
+          .filter(o -> !sound.value(o, noted, sound).equals(Optional.of(o.value())))
+          .toList();
     }
 
     /** Returns all faults, the likeliest first, without one of the answers (-1 for with all). */
@@ -185,49 +275,79 @@ public final class FaultFinder {
       return likely;
     }
 
-    /** Tells whether a set of faults that one repair mends stays likeliest without any answer. */
-    private boolean stands(Set<Fault> one) {
+    /**
+     * Returns what is likely without the one answer that speaks most for a set of faults; nothing
+     * where the set stands without any answer.
+     */
+    private Optional<List<Likely>> doubted(Set<Fault> one) {
+      Optional<List<Likely>> doubted = Optional.empty();
+      double least = STANDS;
       for (int o = 0; o < told.size(); o++) {
+        List<Likely> without = belief(o);
         double share =
-            belief(o).stream()
+            without.stream()
                 .filter(l -> one.contains(l.fault()))
                 .mapToDouble(Likely::share)
                 .sum();
-        if (share < STANDS) {
-          return false;
+        if (share < least) {
+          least = share;
+          doubted = Optional.of(without);
         }
       }
-      return true;
+      return doubted;
     }
   }
 
   private record Gain(Check check, Map<String, List<Fault>> means, double perMinute) {}
 
   private Optional<Next> next(
-      State noted, List<Observation> seen, Fits fits, List<Likely> all) {
+      State noted,
+      List<Observation> seen,
+      Fits fits,
+      List<Likely> all,
+      boolean certain,
+      Set<Fault> one) {
     List<Likely> top = all.stream().filter(l -> l.share() > COUNTS).limit(MOST).toList();
     Set<Observation> done = new HashSet<>();
     seen.forEach(o -> done.add(key(noted, o)));
-    Fault first = top.getFirst().fault();
-    Set<Fault> one = sameRepair(first, top);
-    double share =
-        top.stream().filter(l -> one.contains(l.fault())).mapToDouble(Likely::share).sum();
-    boolean certain = share >= CERTAIN;
-    if (certain && fits.stands(one) || seen.size() >= LONGEST) {
-      return Optional.empty();
-    }
-    // To be sure of the first, the others count again as if less were known.
     Map<Fault, Double> weights = new LinkedHashMap<>();
-    for (Likely likely : certain ? all.stream().limit(MOST).toList() : top) {
-      weights.put(likely.fault(), certain ? Math.pow(likely.share(), 1 / 3.0) : likely.share());
+    top.forEach(l -> weights.put(l.fault(), l.share()));
+    if (certain) {
+      all.stream()
+          .filter(l -> one.contains(l.fault()))
+          .forEach(l -> weights.put(l.fault(), l.share()));
     }
-    return Checks.of(rig, noted.setting()).stream()
+    return Checks.of(rig, noted.setting(), fits.odd(noted)).stream()
         .filter(c -> !done.contains(key(noted, c.look())))
-        .map(c -> gain(c, noted, weights, one))
+        .map(c -> gain(c, noted, weights, certain ? one : Set.of()))
         .flatMap(Optional::stream)
         .filter(g -> g.perMinute() > LEAST)
-        .max(Comparator.comparingDouble(Gain::perMinute))
+        .sorted(Comparator.comparingDouble(Gain::perMinute).reversed())
+        .filter(g -> isSafe(noted, g.check().look()))
+        .findFirst()
         .map(g -> new Next(g.check().look(), g.means()));
+  }
+
+  /** Tells whether the handles that a look turns bring no danger that is not there before. */
+  private boolean isSafe(State noted, Observation look) {
+    if (look.positions().isEmpty()) {
+      return true;
+    }
+    State turned = noted;
+    for (Map.Entry<String, String> turn : look.positions().entrySet()) {
+      turned = turned.with(turn.getKey(), turn.getValue());
+    }
+    Set<Warning.Key> before = dangers(noted);
+    return before.containsAll(dangers(turned));
+  }
+
+  private Set<Warning.Key> dangers(State state) {
+    return hazards
+        .withPower(state.setting(), Levels.of(network, state), OpenWays.find(network, state))
+        .stream()
+        .filter(w -> w.severity() == Severity.DANGER)
+        .map(Warning::key)
+        .collect(Collectors.toSet());
   }
 
   /** What a look tells for its work. */
@@ -255,13 +375,37 @@ public final class FaultFinder {
     if (!splits) {
       return Optional.empty();
     }
-    double entropy = 0;
-    for (double share : shares.values()) {
-      double p = share / all;
-      entropy -= p > 0 ? p * Math.log(p) : 0;
+    double told = one.isEmpty() ? entropy(shares, all) : confirms(shares, ofOne, all);
+    if (!one.isEmpty() && told < CONFIRMS) {
+      return Optional.empty();
     }
     withOthers(check, means);
-    return Optional.of(new Gain(check, means, entropy / (check.minutes() + BESIDE)));
+    return Optional.of(new Gain(check, means, told / (check.minutes() + BESIDE)));
+  }
+
+  /** What is learned when each value comes with a share of all (nat). */
+  private static double entropy(Map<String, Double> shares, double all) {
+    double entropy = 0;
+    for (double share : shares.values()) {
+      entropy -= plogp(share / all);
+    }
+    return entropy;
+  }
+
+  private static double plogp(double p) {
+    return p > 0 ? p * Math.log(p) : 0;
+  }
+
+  /** What is learned about whether it is one of some faults (nat). */
+  private static double confirms(
+      Map<String, Double> shares, Map<String, Double> ofOne, double all) {
+    double one = ofOne.values().stream().mapToDouble(Double::doubleValue).sum() / all;
+    double left = 0;
+    for (Map.Entry<String, Double> e : shares.entrySet()) {
+      double p = ofOne.getOrDefault(e.getKey(), 0.0) / e.getValue();
+      left -= e.getValue() / all * (plogp(p) + plogp(1 - p));
+    }
+    return -plogp(one) - plogp(1 - one) - left;
   }
 
   /** What else could be seen is offered too, though nothing likely speaks for it. */
@@ -301,8 +445,7 @@ public final class FaultFinder {
       Fault fault = other.fault();
       boolean onePart = fault.on().equals(first.on()) && bench(fault.kind()).equals(bench(first.kind()));
       boolean neighbours =
-          fault.kind() == first.kind() && rig.lines().stream().anyMatch(l -> l.id().equals(first.on()))
-              && areNeighbours(first.on(), fault.on());
+          fault.kind() == first.kind() && areNeighbours(first.on(), fault.on());
       if (onePart && bench(first.kind()).isPresent() || neighbours) {
         same.add(fault);
       }
@@ -319,17 +462,19 @@ public final class FaultFinder {
     };
   }
 
+  /** Lines that one part joins, with nothing else at it. */
   private boolean areNeighbours(String one, String other) {
-    return rig.lines().stream()
-        .filter(l -> l.id().equals(one))
-        .anyMatch(l ->
-            rig.lines().stream()
-                .filter(o -> o.id().equals(other))
-                .anyMatch(o ->
-                    Set.of(o.from().part(), o.to().part()).stream()
-                        .anyMatch(p ->
-                            (p.equals(l.from().part()) || p.equals(l.to().part()))
-                                && rig.part(p).kind().ports().size() == 2)));
+    return lines(one).anyMatch(l -> lines(other).anyMatch(o -> !l.equals(o) && meet(l, o)));
+  }
+
+  private Stream<Line> lines(String id) {
+    return rig.lines().stream().filter(l -> l.id().equals(id));
+  }
+
+  private boolean meet(Line one, Line other) {
+    return Stream.of(one.from().part(), one.to().part())
+        .filter(p -> p.equals(other.from().part()) || p.equals(other.to().part()))
+        .anyMatch(p -> rig.part(p).kind().ports().size() == 2);
   }
 
   /** One look in one state is asked once, whatever was seen, and however its time was said. */

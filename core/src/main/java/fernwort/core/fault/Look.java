@@ -30,6 +30,11 @@ public enum Look {
     return values;
   }
 
+  /** Tells whether it is a look at one part, and not at what the rig does. */
+  boolean isOfOne() {
+    return this == INSPECT || this == HANDLE || this == DIP || this == POWER || this == BUCKET;
+  }
+
   /** Returns its name as programs write it. */
   public String written() {
     return name().toLowerCase(Locale.ROOT);

@@ -1,0 +1,211 @@
+package fernwort.core.fault;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.fault.Checks.Check;
+import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Every fault that shows, played to its end by a person who answers truly, or once falsely. */
+class FaultFinderTest {
+
+  private static final int MOST = 20;
+
+  /** So many faults of each rig are hidden; more in the sweep. */
+  private static final int FAULTS = Integer.getInteger("sweep.faults", 8);
+
+  /** A case played to its end. */
+  record Played(Fault fault, int checks, boolean found, boolean ended) {}
+
+  private static List<Played> play(Rig rig, State noted, int most, boolean lies, long seed) {
+    FaultFinder finder = FaultFinder.of(rig);
+    Random random = new Random(seed);
+    List<Fault> all = new ArrayList<>(finder.suspects(noted).keySet());
+    java.util.Collections.shuffle(all, random);
+    List<Played> played = new ArrayList<>();
+    for (Fault hidden : all) {
+      if (played.size() >= most) {
+        break;
+      }
+      complaint(finder, rig, noted, hidden)
+          .ifPresent(c -> played.add(play(finder, rig, noted, hidden, c, lies ? random : null)));
+    }
+    return played;
+  }
+
+  /** What somebody would notice first who lives on board: water, pump, level, drain, or wet. */
+  private static Optional<Observation> complaint(
+      FaultFinder finder, Rig rig, State noted, Fault hidden) {
+    Prediction sound = Prediction.sound(rig);
+    for (Check check : Checks.of(rig, noted.setting(), List.of())) {
+      boolean noticed =
+          switch (check.look().kind()) {
+            case WATER, WARMTH, PUMP, LEVEL, DRAIN, WET -> true;
+            case BUCKET, DIP, HANDLE, POWER, INSPECT -> false;
+          };
+      if (noticed) {
+        Optional<String> here = finder.see(hidden, check.look(), noted);
+        Optional<String> usual = sound.value(check.look(), noted, sound);
+        if (here.isPresent() && !here.equals(usual)) {
+          return Optional.of(check.look().seen(here.get()));
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
+  private static Played play(
+      FaultFinder finder, Rig rig, State noted, Fault hidden, Observation complaint, Random lies) {
+    List<Observation> seen = new ArrayList<>(List.of(complaint));
+    int lie = lies == null ? -1 : 1 + lies.nextInt(3);
+    FaultFinder.Finding finding = finder.find(noted, seen);
+    while (finding.next().isPresent() && seen.size() <= MOST) {
+      FaultFinder.Next next = finding.next().get();
+      String value = finder.see(hidden, next.look(), noted).orElse(Observation.UNSURE);
+      if (!next.means().containsKey(value)) {
+        value = Observation.UNSURE;
+      }
+      if (seen.size() == lie) {
+        String truth = value;
+        List<String> others = next.means().keySet().stream().filter(v -> !v.equals(truth)).toList();
+        value = others.get(lies.nextInt(others.size()));
+      }
+      seen.add(next.look().seen(value));
+      finding = finder.find(noted, seen);
+    }
+    boolean found =
+        !finding.likely().isEmpty()
+            && isOneRepair(rig, finding.likely().getFirst().fault(), hidden);
+    return new Played(hidden, seen.size() - 1, found, finding.next().isEmpty());
+  }
+
+  private static boolean isOneRepair(Rig rig, Fault found, Fault hidden) {
+    boolean neighbours = found.kind() == hidden.kind()
+        && rig.lines().stream().filter(l -> l.id().equals(found.on())).anyMatch(l ->
+            rig.lines().stream().filter(o -> o.id().equals(hidden.on())).anyMatch(o ->
+                List.of(o.from().part(), o.to().part()).stream().anyMatch(p ->
+                    (p.equals(l.from().part()) || p.equals(l.to().part())) && rig.part(p).kind().ports().size() == 2)));
+    return neighbours || found.on().equals(hidden.on()) && (found.kind() == hidden.kind()
+        || java.util.Set.of("worn", "runs-on").containsAll(kinds(found, hidden))
+        || java.util.Set.of("dead", "switch-open").containsAll(kinds(found, hidden))
+        || java.util.Set.of("stuck-closed", "reversed").containsAll(kinds(found, hidden)));
+  }
+
+  private static List<String> kinds(Fault one, Fault other) {
+    return List.of(one.kind().written(), other.kind().written());
+  }
+
+  private static State inUse(DemoRig demo) {
+    State state = demo.state();
+    for (var part : demo.rig().parts()) {
+      if (part.kind().is(Purpose.USE) && part.hasHandle()) {
+        return state.with(part.id(), part.kind().positions().get(1).id());
+      }
+    }
+    return state;
+  }
+
+  private static void tell(String what, List<Played> all) {
+    List<Integer> checks = all.stream().map(Played::checks).sorted().toList();
+    System.out.printf(
+        Locale.ROOT,
+        "%s: %d of %d found, median %d, 95 of 100 within %d, most %d%n",
+        what,
+        found(all),
+        all.size(),
+        median(all),
+        checks.get((int) (checks.size() * 0.95)),
+        checks.getLast());
+  }
+
+  private static long found(List<Played> all) {
+    return all.stream().filter(Played::found).count();
+  }
+
+  private static int median(List<Played> all) {
+    return all.stream().map(Played::checks).sorted().toList().get(all.size() / 2);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  void everyFaultIsFoundByWhoeverAnswersTruly(String demo) {
+    DemoRig rig = DemoRig.called(demo);
+    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, false, 7);
+    tell(demo, all);
+    assertThat(all).allMatch(Played::ended);
+    assertThat(found(all)).isGreaterThanOrEqualTo(all.size() - 1);
+    assertThat(median(all)).isLessThanOrEqualTo(6);
+  }
+
+  @Test
+  void oneWrongAnswerIsBorneMostTimes() {
+    DemoRig rig = DemoRig.called("tern");
+    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, true, 11);
+    tell("tern, one wrong answer", all);
+    assertThat(all).allMatch(Played::ended);
+    assertThat(found(all)).isGreaterThanOrEqualTo(all.size() / 2);
+  }
+
+  @Test
+  void nothingIsAskedTwice() {
+    DemoRig rig = DemoRig.called("tern");
+    FaultFinder finder = FaultFinder.of(rig.rig());
+    List<Observation> seen = new ArrayList<>();
+    seen.add(new Observation(Look.WATER, tap(rig), "none", java.util.Map.of(), Optional.empty()));
+    FaultFinder.Finding finding = finder.find(inUse(rig), seen);
+    while (finding.next().isPresent()) {
+      Observation unsure = finding.next().get().look().seen(Observation.UNSURE);
+      assertThat(seen).doesNotContain(unsure);
+      seen.add(unsure);
+      finding = finder.find(inUse(rig), seen);
+    }
+    assertThat(seen.size()).isGreaterThan(3);
+  }
+
+  private static String tap(DemoRig rig) {
+    return rig.rig().parts().stream()
+        .filter(p -> p.kind().is(Purpose.USE))
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
+  @Test
+  void withoutAnythingSeenNothingIsAsked() {
+    DemoRig rig = DemoRig.called("samphire");
+    FaultFinder.Finding finding = FaultFinder.of(rig.rig()).find(rig.state(), List.of());
+    assertThat(finding.next()).isEmpty();
+    assertThat(finding.likely()).isNotEmpty();
+    assertThat(finding.likely().stream().mapToDouble(FaultFinder.Likely::share).sum())
+        .isLessThan(1.0001);
+  }
+
+  @Test
+  void everyFaultAndLookHasItsWords() {
+    for (DemoRig demo : DemoRig.all()) {
+      FaultWords words = new FaultWords(demo.rig());
+      FaultFinder.of(demo.rig())
+          .suspects(demo.state())
+          .keySet()
+          .forEach(f -> {
+            assertThat(words.wrong(f).toString()).doesNotContain("{}");
+            assertThat(words.mend(f.kind())).isNotBlank();
+          });
+      for (Check check : Checks.of(demo.rig(), demo.state().setting(), List.of())) {
+        assertThat(words.ask(check.look()).toString()).doesNotContain("{}");
+        check.look().kind().choices().forEach(v ->
+            assertThat(words.seen(check.look(), v)).isNotEqualTo("normal").isNotBlank());
+      }
+    }
+  }
+}

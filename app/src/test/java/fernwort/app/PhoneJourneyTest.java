@@ -51,6 +51,7 @@ class PhoneJourneyTest {
             "/rigs/marginalia/log/gauges",
             "/rigs/marginalia/devices",
             "/rigs/marginalia/devices/simulated",
+            "/rigs/marginalia/fault",
             "/rigs/marginalia/rules",
             "/rigs/marginalia/empty",
             "/rigs/marginalia/cold",

@@ -91,8 +91,7 @@ class FaultApiController {
 
   /** A fault and how likely it is. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
-  record Likely(
-      String part, String fault, @Nullable String position, double share, String words) {}
+  record Likely(String part, String fault, @Nullable String position, double share, String words) {}
 
   /** One thing that can be seen, and what it would mean. */
   record Answer(String value, String words) {}
@@ -145,8 +144,7 @@ class FaultApiController {
     Observation look = next.look();
     List<Answer> answers = new ArrayList<>();
     new TreeMap<>(next.means())
-        .forEach((value, faults) ->
-            answers.add(new Answer(value, words.seen(look, value))));
+        .forEach((value, faults) -> answers.add(new Answer(value, words.seen(look, value))));
     answers.add(new Answer(Observation.UNSURE, Says.NOT_SURE.text()));
     return new Next(
         look.kind().written(),

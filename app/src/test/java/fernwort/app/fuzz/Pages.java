@@ -50,6 +50,7 @@ final class Pages {
           "/rigs/%s/automations",
           "/rigs/%s/devices",
           "/rigs/%s/devices/simulated",
+          "/rigs/%s/fault",
           "/rigs/%s/rules",
           "/rigs/%s/export",
           "/rigs/%s/empty?go=true&lines=true",

@@ -134,8 +134,7 @@ final class Checks {
       add(Look.PUMP, pump.id(), shut, Optional.empty(), TURN);
       add(Look.POWER, pump.id(), METER);
     }
-    rig.tanks()
-        .forEach(t -> add(Look.LEVEL, t.id(), shut, Optional.of(LATE), LONG_WAIT));
+    rig.tanks().forEach(t -> add(Look.LEVEL, t.id(), shut, Optional.of(LATE), LONG_WAIT));
   }
 
   private void part(Part part) {

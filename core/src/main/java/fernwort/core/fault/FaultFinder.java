@@ -5,7 +5,6 @@ import fernwort.core.fault.Suspects.Suspect;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
@@ -32,8 +31,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
- * Finds out what is wrong with a rig: from what was seen to what is likely, and to the next thing to
- * look at. It keeps nothing but what it worked out about the rig, and can be asked by several.
+ * Finds out what is wrong with a rig: from what was seen to what is likely, and to the next thing
+ * to look at. It keeps nothing but what it worked out about the rig, and can be asked by several.
  *
  * <p>Each fault weighs what it usually happens, times how well it fits each thing that was seen; a
  * person is wrong about one in ten. The next look is the one that tells most for its work. It ends
@@ -73,6 +72,10 @@ public final class FaultFinder {
 
   /** A look that tells less about the fault that is all but certain is not asked for (nat). */
   private static final double CONFIRMS = 0.12;
+
+  /** What is offered only where something likely speaks for it. */
+  private static final Set<String> UNUSUAL =
+      Set.of("jumps", "trips", "slow", "gurgles", "smells", "spitting", "runs");
 
   /** As likely as another (share of its share). */
   private static final double LEVEL_WITH = 0.9;
@@ -145,8 +148,7 @@ public final class FaultFinder {
     // Of several that are mended as one, one is still looked at before it is named.
     boolean looked = group.faults().size() == 1 || seen.stream().anyMatch(o -> o.kind().isOfOne());
     boolean certain = group.share() >= CERTAIN && looked;
-    Optional<List<Likely>> doubted =
-        certain ? fits.doubted(group.faults()) : Optional.of(all);
+    Optional<List<Likely>> doubted = certain ? fits.doubted(group.faults()) : Optional.of(all);
     Optional<Next> next =
         doubted.isEmpty() || seen.size() >= LONGEST
             ? Optional.empty()
@@ -185,10 +187,7 @@ public final class FaultFinder {
         .map(l -> {
           Set<Fault> same = sameRepair(l.fault(), all);
           double share =
-              all.stream()
-                  .filter(o -> same.contains(o.fault()))
-                  .mapToDouble(Likely::share)
-                  .sum();
+              all.stream().filter(o -> same.contains(o.fault())).mapToDouble(Likely::share).sum();
           return new Group(l.fault(), same, share);
         })
         .max(Comparator.comparingDouble(Group::share))
@@ -211,8 +210,7 @@ public final class FaultFinder {
       boolean[] odd = new boolean[told.size()];
       boolean anyOdd = false;
       for (int o = 0; o < told.size(); o++) {
-        odd[o] =
-            !sound.value(told.get(o), noted, sound).equals(Optional.of(told.get(o).value()));
+        odd[o] = !sound.value(told.get(o), noted, sound).equals(Optional.of(told.get(o).value()));
         anyOdd |= odd[o];
       }
       for (int s = 0; s < fit.length; s++) {
@@ -233,7 +231,10 @@ public final class FaultFinder {
       int values =
           seen.kind() == Look.INSPECT
               ? INSPECTED
-              : Math.max(2, (int) seen.kind().choices().stream().filter(v -> isUsual(v)).count());
+              : Math.max(
+                  2,
+                  (int)
+                      seen.kind().choices().stream().filter(v -> isUsual(seen.kind(), v)).count());
       return Math.min(WRONG, (1 - RIGHT) / (values - 1));
     }
 
@@ -285,10 +286,7 @@ public final class FaultFinder {
       for (int o = 0; o < told.size(); o++) {
         List<Likely> without = belief(o);
         double share =
-            without.stream()
-                .filter(l -> one.contains(l.fault()))
-                .mapToDouble(Likely::share)
-                .sum();
+            without.stream().filter(l -> one.contains(l.fault())).mapToDouble(Likely::share).sum();
         if (share < least) {
           least = share;
           doubted = Optional.of(without);
@@ -427,14 +425,13 @@ public final class FaultFinder {
       }
       case WATER, LEVEL, PUMP, DRAIN, WARMTH, WET, BUCKET, DIP, POWER ->
           look.kind().choices().stream()
-              .filter(FaultFinder::isUsual)
+              .filter(v -> isUsual(look.kind(), v))
               .forEach(v -> means.putIfAbsent(v, List.of()));
     }
   }
 
-  private static boolean isUsual(String value) {
-    return !Set.of("jumps", "trips", "slow", "gurgles", "smells", "spitting", "runs").contains(value)
-        || value.equals("runs");
+  private static boolean isUsual(Look kind, String value) {
+    return kind == Look.PUMP && value.equals("runs") || !UNUSUAL.contains(value);
   }
 
   /** The faults that are mended as one: told apart on the bench only, or on neighbouring lines. */
@@ -443,9 +440,9 @@ public final class FaultFinder {
     same.add(first);
     for (Likely other : top) {
       Fault fault = other.fault();
-      boolean onePart = fault.on().equals(first.on()) && bench(fault.kind()).equals(bench(first.kind()));
-      boolean neighbours =
-          fault.kind() == first.kind() && areNeighbours(first.on(), fault.on());
+      boolean onePart =
+          fault.on().equals(first.on()) && bench(fault.kind()).equals(bench(first.kind()));
+      boolean neighbours = fault.kind() == first.kind() && areNeighbours(first.on(), fault.on());
       if (onePart && bench(first.kind()).isPresent() || neighbours) {
         same.add(fault);
       }
@@ -453,11 +450,18 @@ public final class FaultFinder {
     return same;
   }
 
-  private static Optional<String> bench(FaultKind kind) {
+  /** What only a bench tells apart. */
+  private enum Bench {
+    PRESSURE,
+    START,
+    PASSAGE
+  }
+
+  private static Optional<Bench> bench(FaultKind kind) {
     return switch (kind) {
-      case WORN, RUNS_ON -> Optional.of("presses too little");
-      case DEAD, SWITCH_OPEN -> Optional.of("does not start");
-      case STUCK_CLOSED, REVERSED -> Optional.of("lets nothing through");
+      case WORN, RUNS_ON -> Optional.of(Bench.PRESSURE);
+      case DEAD, SWITCH_OPEN -> Optional.of(Bench.START);
+      case STUCK_CLOSED, REVERSED -> Optional.of(Bench.PASSAGE);
       default -> Optional.empty();
     };
   }
@@ -482,8 +486,10 @@ public final class FaultFinder {
     Map<String, String> otherwise = new TreeMap<>(look.positions());
     otherwise.entrySet().removeIf(e -> noted.setting().has(e.getKey(), e.getValue()));
     double seconds = look.seconds().orElse(0.0);
-    boolean late = look.kind() == Look.LEVEL && seconds > 900 || look.kind() == Look.WATER && seconds > 60;
-    return new Observation(look.kind(), look.on(), "", otherwise, late ? Optional.of(1.0) : Optional.empty());
+    boolean late =
+        look.kind() == Look.LEVEL && seconds > 900 || look.kind() == Look.WATER && seconds > 60;
+    return new Observation(
+        look.kind(), look.on(), "", otherwise, late ? Optional.of(1.0) : Optional.empty());
   }
 
   /** Returns every fault that can be looked for on this rig, with its weight, for a table. */

@@ -134,7 +134,10 @@ public final class FaultWords {
             .map(e -> opened(e.getKey(), e.getValue()))
             .findFirst();
     return switch (look.kind()) {
-      case WATER -> open.isPresent() ? Says.OPEN_AND_LOOK.with(open.get()) : Says.LOOK_HOW_IT_RUNS.with(label);
+      case WATER ->
+          open.isPresent()
+              ? Says.OPEN_AND_LOOK.with(open.get())
+              : Says.LOOK_HOW_IT_RUNS.with(label);
       case WARMTH -> Says.FEEL_HOW_WARM.with(label);
       case PUMP ->
           open.isPresent()
@@ -162,8 +165,16 @@ public final class FaultWords {
   private String opened(String part, String position) {
     Part tap = rig.part(part);
     return tap.kind().positions().size() > 2
-        ? tap.label() + ", " + position(part, position)
+        ? tap.label() + ", " + warmth(position).orElseGet(() -> position(part, position))
         : tap.label();
+  }
+
+  private static Optional<String> warmth(String position) {
+    return switch (position) {
+      case "cold" -> Optional.of(Says.COLD.text());
+      case "hot" -> Optional.of(Says.HOT.text());
+      default -> Optional.empty();
+    };
   }
 
   /** Returns what was seen, in words. */

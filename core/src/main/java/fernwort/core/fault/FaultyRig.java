@@ -107,7 +107,9 @@ public record FaultyRig(
     private Optional<FaultyRig> with(Fault fault) {
       boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(fault.on()));
       boolean done = line ? line(fault) : part(rig.part(fault.on()), fault);
-      return done ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets))) : Optional.empty();
+      return done
+          ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets)))
+          : Optional.empty();
     }
 
     private boolean line(Fault fault) {

@@ -18,11 +18,7 @@ import java.util.stream.Collectors;
  * @param seconds after how long it was seen (s); empty for at once, or a level's usual time
  */
 public record Observation(
-    Look kind,
-    String on,
-    String value,
-    Map<String, String> positions,
-    Optional<Double> seconds) {
+    Look kind, String on, String value, Map<String, String> positions, Optional<Double> seconds) {
 
   /** The value that tells nothing. */
   public static final String UNSURE = "unsure";

@@ -5,8 +5,8 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.InOut;
-import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -148,9 +148,11 @@ final class Prediction {
 
   private Optional<String> worked(Observation of, State noted, Prediction sound) {
     String on = of.on();
-    boolean put = fault.isPresent() && is(fault.get().on(), FaultKind.MISPLACED)
-        && of.positions().containsKey(fault.get().on())
-        && of.kind() != Look.HANDLE;
+    boolean put =
+        fault.isPresent()
+            && is(fault.get().on(), FaultKind.MISPLACED)
+            && of.positions().containsKey(fault.get().on())
+            && of.kind() != Look.HANDLE;
     if (put) {
       // Whoever turns a handle for a check puts it where it belongs.
       return sound.value(of, noted, sound);
@@ -220,10 +222,7 @@ final class Prediction {
           try {
             Simulation run =
                 Simulation.start(
-                    network,
-                    solver.get(),
-                    r.state(),
-                    fernwort.core.hydraulics.Conditions.ORDINARY);
+                    network, solver.get(), r.state(), fernwort.core.hydraulics.Conditions.ORDINARY);
             Set<String> backsUp = new HashSet<>();
             for (Event event : run.runTo(r.seconds())) {
               if (event.kind() == Event.Kind.BACKS_UP && event.begins()) {
@@ -275,11 +274,10 @@ final class Prediction {
     boolean tap = part.kind().is(Purpose.USE);
     if (tap && of.seconds().orElse(0.0) > LATER) {
       return later(on, believed, of.seconds().orElseThrow())
-          .flatMap(q ->
-              sound.later(on, believed, of.seconds().orElseThrow()).map(q0 -> share(q, q0)));
+          .flatMap(
+              q -> sound.later(on, believed, of.seconds().orElseThrow()).map(q0 -> share(q, q0)));
     }
-    return solve(believed)
-        .flatMap(a -> sound.solve(believed).map(b -> water(part, tap, a, b)));
+    return solve(believed).flatMap(a -> sound.solve(believed).map(b -> water(part, tap, a, b)));
   }
 
   private String water(Part part, boolean tap, Flows here, Flows sound) {

@@ -40,24 +40,28 @@ enum Says implements Phrase {
   // FaultWords: what mends it.
   PUT_IT_RIGHT("Turn it to where it belongs, and note it on Today."),
   CHECK_ITS_MOTOR("Turn it by hand if it can be; check its plug, then its motor."),
-  CHECK_ITS_FUSE("Check its fuse, its plug and its switch. Leave the wiring to somebody who knows it."),
+  CHECK_ITS_FUSE(
+      "Check its fuse, its plug and its switch. Leave the wiring to somebody who knows it."),
   RENEW_THE_VALVE("Close what is before it, let the pressure off, and put a new one in."),
-  TURN_IT_ROUND("Take it out and put it in the other way round: its arrow shows the way of the water."),
+  TURN_IT_ROUND(
+      "Take it out and put it in the other way round: its arrow shows the way of the water."),
   CLEAN_IT("Let the pressure off, undo it and clean it; a cartridge is replaced."),
   MEND_THE_LEAK("Turn the pump off, let the pressure off, and tighten or replace the joint."),
   STRAIGHTEN_IT("Lay it without a tight bend, or put an elbow in."),
-  THAW_IT("Warm the place slowly, never with a flame; look for splits before you turn the pump on."),
+  THAW_IT(
+      "Warm the place slowly, never with a flame; look for splits before you turn the pump on."),
   FREE_IT("Take its end off and clear it."),
   LET_THE_AIR_OUT("Open the tap at its end and fill it slowly, until no more air comes."),
   PUT_IT_BACK_ON("Turn the pump off; cut the end straight, push it on fully and clamp it."),
-  TIGHTEN_THE_SUCTION("Tighten every clamp and bowl between the tank and the pump; replace a cracked washer."),
+  TIGHTEN_THE_SUCTION(
+      "Tighten every clamp and bowl between the tank and the pump; replace a cracked washer."),
   RENEW_THE_PUMP("Check its fuse and plug once more; then replace the pump, or its motor."),
   RENEW_THE_SWITCH("Replace the pressure switch, or the head of the pump that it is part of."),
   RENEW_THE_HEAD("Replace the valves and the membrane: most pumps have a kit for it."),
   CLEAR_THE_BLADES("Take its power off first. Then open it and clear the blades."),
   LOOK_AT_THE_TAP("Open the tap outside fully; try another tap or hose."),
-  FILL_IT("Fill it, and mend its gauge: clean the sender, check its plug."),
-  DRAIN_IT("Empty it, and mend its gauge: clean the sender, check its plug."),
+  FILL_IT("Fill it, and fix its gauge: clean the sender, check its plug."),
+  DRAIN_IT("Empty it, and fix its gauge: clean the sender, check its plug."),
   CHECK_THE_HEATER(
       "Check its gas or power, and its thermostat. Leave gas to somebody licensed for it."),
   RENEW_THE_MIXER("Replace its cartridge."),

@@ -1,10 +1,10 @@
 package fernwort.core.kind;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.list.Kinds;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;

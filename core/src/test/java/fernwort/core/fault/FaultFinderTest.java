@@ -90,15 +90,24 @@ class FaultFinderTest {
   }
 
   private static boolean isOneRepair(Rig rig, Fault found, Fault hidden) {
-    boolean neighbours = found.kind() == hidden.kind()
-        && rig.lines().stream().filter(l -> l.id().equals(found.on())).anyMatch(l ->
-            rig.lines().stream().filter(o -> o.id().equals(hidden.on())).anyMatch(o ->
-                List.of(o.from().part(), o.to().part()).stream().anyMatch(p ->
-                    (p.equals(l.from().part()) || p.equals(l.to().part())) && rig.part(p).kind().ports().size() == 2)));
-    return neighbours || found.on().equals(hidden.on()) && (found.kind() == hidden.kind()
-        || java.util.Set.of("worn", "runs-on").containsAll(kinds(found, hidden))
-        || java.util.Set.of("dead", "switch-open").containsAll(kinds(found, hidden))
-        || java.util.Set.of("stuck-closed", "reversed").containsAll(kinds(found, hidden)));
+    boolean neighbours =
+        found.kind() == hidden.kind()
+            && rig.lines().stream()
+                .filter(l -> l.id().equals(found.on()))
+                .anyMatch(l ->
+                    rig.lines().stream()
+                        .filter(o -> o.id().equals(hidden.on()))
+                        .anyMatch(o ->
+                            List.of(o.from().part(), o.to().part()).stream()
+                                .anyMatch(p ->
+                                    (p.equals(l.from().part()) || p.equals(l.to().part()))
+                                        && rig.part(p).kind().ports().size() == 2)));
+    return neighbours
+        || found.on().equals(hidden.on())
+            && (found.kind() == hidden.kind()
+                || java.util.Set.of("worn", "runs-on").containsAll(kinds(found, hidden))
+                || java.util.Set.of("dead", "switch-open").containsAll(kinds(found, hidden))
+                || java.util.Set.of("stuck-closed", "reversed").containsAll(kinds(found, hidden)));
   }
 
   private static List<String> kinds(Fault one, Fault other) {
@@ -203,8 +212,12 @@ class FaultFinderTest {
           });
       for (Check check : Checks.of(demo.rig(), demo.state().setting(), List.of())) {
         assertThat(words.ask(check.look()).toString()).doesNotContain("{}");
-        check.look().kind().choices().forEach(v ->
-            assertThat(words.seen(check.look(), v)).isNotEqualTo("normal").isNotBlank());
+        check
+            .look()
+            .kind()
+            .choices()
+            .forEach(
+                v -> assertThat(words.seen(check.look(), v)).isNotEqualTo("normal").isNotBlank());
       }
     }
   }

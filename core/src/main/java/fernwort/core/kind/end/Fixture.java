@@ -1,6 +1,5 @@
 package fernwort.core.kind.end;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -9,6 +8,7 @@ import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 
@@ -56,10 +56,8 @@ public record Fixture(
   public List<PossibleFault> faults() {
     return use.mixes()
         ? List.of(
-            new PossibleFault(FaultKind.CLOGGED, 4),
-            new PossibleFault(FaultKind.CROSSES, 0.3))
-        : List.of(
-            new PossibleFault(FaultKind.CLOGGED, 4));
+            new PossibleFault(FaultKind.CLOGGED, 4), new PossibleFault(FaultKind.CROSSES, 0.3))
+        : List.of(new PossibleFault(FaultKind.CLOGGED, 4));
   }
 
   @Override

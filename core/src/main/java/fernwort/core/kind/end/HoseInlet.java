@@ -1,6 +1,5 @@
 package fernwort.core.kind.end;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
@@ -18,6 +17,7 @@ import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 
@@ -104,8 +104,7 @@ public record HoseInlet(
   @Override
   public List<PossibleFault> faults() {
     return List.of(
-        new PossibleFault(FaultKind.NO_SUPPLY, 1),
-        new PossibleFault(FaultKind.WEAK_SUPPLY, 1));
+        new PossibleFault(FaultKind.NO_SUPPLY, 1), new PossibleFault(FaultKind.WEAK_SUPPLY, 1));
   }
 
   @Override

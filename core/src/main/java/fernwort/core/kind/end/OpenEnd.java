@@ -1,7 +1,5 @@
 package fernwort.core.kind.end;
 
-import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Keeps;
@@ -17,6 +15,8 @@ import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 
@@ -43,8 +43,7 @@ public record OpenEnd(Role role) implements Kind {
 
   @Override
   public List<PossibleFault> faults() {
-    return List.of(
-        new PossibleFault(FaultKind.BLOCKED, 1.5));
+    return List.of(new PossibleFault(FaultKind.BLOCKED, 1.5));
   }
 
   @Override

@@ -1,7 +1,5 @@
 package fernwort.core.kind.end;
 
-import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
@@ -14,6 +12,8 @@ import fernwort.core.kind.PortFlow;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
@@ -53,8 +53,7 @@ public record Tank(
   @Override
   public List<PossibleFault> faults() {
     return List.of(
-        new PossibleFault(FaultKind.EMPTIER, 3),
-        new PossibleFault(FaultKind.FULLER, 1.5));
+        new PossibleFault(FaultKind.EMPTIER, 3), new PossibleFault(FaultKind.FULLER, 1.5));
   }
 
   @Override

@@ -1,7 +1,5 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -12,6 +10,8 @@ import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 
 /**

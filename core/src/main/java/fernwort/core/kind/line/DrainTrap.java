@@ -1,7 +1,5 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
@@ -10,6 +8,8 @@ import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 
@@ -20,8 +20,7 @@ public record DrainTrap() implements Fitting {
 
   @Override
   public List<PossibleFault> faults() {
-    return List.of(
-        new PossibleFault(FaultKind.BLOCKED, 2));
+    return List.of(new PossibleFault(FaultKind.BLOCKED, 2));
   }
 
   @Override

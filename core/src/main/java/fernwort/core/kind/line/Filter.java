@@ -1,6 +1,5 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
@@ -10,6 +9,7 @@ import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 
@@ -56,8 +56,7 @@ public record Filter(Grade grade, double ratedFlow, double ratedLoss, Optional<D
   @Override
   public List<PossibleFault> faults() {
     return List.of(
-        new PossibleFault(FaultKind.CLOGGED, 4),
-        new PossibleFault(FaultKind.LEAKING, 1.5));
+        new PossibleFault(FaultKind.CLOGGED, 4), new PossibleFault(FaultKind.LEAKING, 1.5));
   }
 
   @Override

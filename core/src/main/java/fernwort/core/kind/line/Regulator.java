@@ -1,6 +1,5 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
@@ -11,6 +10,7 @@ import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 
 /**
@@ -27,8 +27,7 @@ public record Regulator(double setPressure) implements Seated {
 
   @Override
   public List<PossibleFault> faults() {
-    return List.of(
-        new PossibleFault(FaultKind.STUCK_LOW, 0.5));
+    return List.of(new PossibleFault(FaultKind.STUCK_LOW, 0.5));
   }
 
   @Override

@@ -1,12 +1,12 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 
 /** A screen that keeps grit out of what follows. */
@@ -21,8 +21,7 @@ public record Strainer() implements Bowl {
 
   @Override
   public List<PossibleFault> faults() {
-    return List.of(
-        new PossibleFault(FaultKind.CLOGGED, 4));
+    return List.of(new PossibleFault(FaultKind.CLOGGED, 4));
   }
 
   @Override

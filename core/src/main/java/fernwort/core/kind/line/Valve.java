@@ -1,7 +1,5 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
@@ -17,6 +15,8 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.Shop;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;

@@ -1,6 +1,5 @@
 package fernwort.core.kind.machine;
 
-import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Kind;
@@ -15,6 +14,7 @@ import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -1,0 +1,181 @@
+package fernwort.app.fault;
+
+import fernwort.core.fault.Look;
+import fernwort.core.fault.Observation;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Place;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+
+/** What somebody sees first: each thing of a rig with what can be wrong with it, in plain words. */
+final class Complaints {
+
+  private static final double HALF_AN_HOUR = 1800;
+
+  private final Rig rig;
+  private final Setting noted;
+  private final Map<String, String> shut = new TreeMap<>();
+  private List<Thing> things = new ArrayList<>();
+
+  /**
+   * A thing and what can be seen of it.
+   *
+   * @param label what people call it
+   */
+  record Thing(String label, List<Choice> choices) {}
+
+  /** Things of one sort. */
+  record Group(String label, List<Thing> things) {}
+
+  /** One thing that can be seen. */
+  record Choice(String words, String seen) {}
+
+  private Complaints(Rig rig, Setting noted) {
+    this.rig = rig;
+    this.noted = noted;
+    taps().forEach(t -> shut.put(t.id(), t.rest().id()));
+  }
+
+  /**
+   * Returns what can be seen.
+   *
+   * @param noted how handles stand
+   */
+  static List<Group> of(Rig rig, Setting noted) {
+    Complaints all = new Complaints(rig, noted);
+    return List.of(
+            all.group(Says.TAPS, () -> all.taps().forEach(all::tap)),
+            all.group(
+                Says.PUMPS,
+                () ->
+                    rig.parts().stream()
+                        .filter(p -> p.kind().is(Purpose.DRIVES))
+                        .forEach(all::pump)),
+            all.group(Says.TANKS, () -> rig.tanks().forEach(all::tank)),
+            all.group(Says.HOSES, all::hoses),
+            all.group(Says.PLACES, () -> rig.places().forEach(all::place)))
+        .stream()
+        .filter(g -> !g.things().isEmpty())
+        .toList();
+  }
+
+  private Group group(Says label, Runnable fill) {
+    things = new ArrayList<>();
+    fill.run();
+    return new Group(label.text(), things);
+  }
+
+  private void hoses() {
+    rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.INLET) && !noted.has(p.id(), p.rest().id()))
+        .forEach(this::inlet);
+    rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.OUTLET) && !p.kind().is(Purpose.VENTS))
+        .forEach(this::outlet);
+  }
+
+  private List<Part> taps() {
+    return rig.parts().stream().filter(p -> p.kind().is(Purpose.USE) && p.hasHandle()).toList();
+  }
+
+  private static Choice choice(
+      Says words, Look kind, String on, String value, Map<String, String> at, Optional<Double> s) {
+    return new Choice(words.text(), SeenText.of(new Observation(kind, on, value, at, s)));
+  }
+
+  private void tap(Part tap) {
+    for (Position way : tap.kind().positions()) {
+      if (!way.equals(tap.rest()) && !way.id().equals("warm")) {
+        Map<String, String> at = new TreeMap<>(shut);
+        at.put(tap.id(), way.id());
+        boolean two = tap.kind().positions().size() > 2;
+        List<Choice> choices = new ArrayList<>();
+        choices.add(choice(Says.NO_WATER, Look.WATER, tap.id(), "none", at, Optional.empty()));
+        choices.add(choice(Says.LITTLE_WATER, Look.WATER, tap.id(), "weak", at, Optional.empty()));
+        choices.add(
+            choice(Says.WATER_AND_AIR, Look.WATER, tap.id(), "spitting", at, Optional.empty()));
+        if (way.id().equals("hot")) {
+          choices.add(choice(Says.NOT_WARM, Look.WARMTH, tap.id(), "cold", at, Optional.empty()));
+          choices.add(
+              choice(Says.LUKEWARM, Look.WARMTH, tap.id(), "lukewarm", at, Optional.empty()));
+        } else {
+          choices.add(
+              choice(Says.RUNS_OFF_BADLY, Look.DRAIN, tap.id(), "backs-up", at, Optional.empty()));
+        }
+        things.add(new Thing(two ? tap.label() + ", " + way.id() : tap.label(), choices));
+      }
+    }
+  }
+
+  private void pump(Part pump) {
+    List<Choice> choices = new ArrayList<>();
+    choices.add(choice(Says.SILENT, Look.PUMP, pump.id(), "silent", Map.of(), Optional.empty()));
+    choices.add(choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()));
+    choices.add(
+        choice(Says.STARTS_AGAIN, Look.PUMP, pump.id(), "starts-again", shut, Optional.empty()));
+    choices.add(choice(Says.HUMS, Look.PUMP, pump.id(), "hums", Map.of(), Optional.empty()));
+    things.add(new Thing(pump.label(), choices));
+  }
+
+  private void tank(Part tank) {
+    Optional<Double> later = Optional.of(HALF_AN_HOUR);
+    things.add(
+        new Thing(
+            tank.label(),
+            List.of(
+                choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later),
+                choice(Says.RISES, Look.LEVEL, tank.id(), "rises", shut, later),
+                choice(
+                    Says.IT_STAYS, Look.LEVEL, tank.id(), "steady", Map.of(), Optional.empty()))));
+  }
+
+  private void inlet(Part inlet) {
+    things.add(
+        new Thing(
+            inlet.label(),
+            List.of(
+                choice(
+                    Says.NOTHING_GOES_IN,
+                    Look.WATER,
+                    inlet.id(),
+                    "none",
+                    Map.of(),
+                    Optional.empty()),
+                choice(
+                    Says.FILLS_SLOWLY,
+                    Look.WATER,
+                    inlet.id(),
+                    "weak",
+                    Map.of(),
+                    Optional.empty()))));
+  }
+
+  private void outlet(Part outlet) {
+    things.add(
+        new Thing(
+            outlet.label(),
+            List.of(
+                choice(Says.RUNS_OUT, Look.WATER, outlet.id(), "runs", Map.of(), Optional.empty()),
+                choice(
+                    Says.NOTHING_RUNS_OUT,
+                    Look.WATER,
+                    outlet.id(),
+                    "none",
+                    Map.of(),
+                    Optional.empty()))));
+  }
+
+  private void place(Place place) {
+    things.add(
+        new Thing(
+            place.label(),
+            List.of(choice(Says.IS_WET, Look.WET, place.id(), "wet", Map.of(), Optional.empty()))));
+  }
+}

@@ -1,0 +1,185 @@
+package fernwort.app.fault;
+
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
+import fernwort.app.services.FaultDesk;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.States;
+import fernwort.app.web.Done;
+import fernwort.core.diary.Entry;
+import fernwort.core.fault.Fault;
+import fernwort.core.fault.FaultFinder;
+import fernwort.core.fault.FaultWords;
+import fernwort.core.fault.Observation;
+import fernwort.core.rig.State;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** The page that finds a fault: what is seen, what is likely, what to look at next. */
+@Controller
+@RequestMapping("/rigs/{id}/fault")
+class FaultController {
+
+  /** Nobody looks at more. */
+  private static final int MOST = 40;
+
+  /** So many faults are shown as likely. */
+  private static final int SHOWN = 4;
+
+  /** So many faults are named for what an answer would mean. */
+  private static final int MEANT = 2;
+
+  private final Descriptions rigs;
+  private final States states;
+  private final FaultDesk desk;
+  private final Diary diary;
+
+  FaultController(Descriptions rigs, States states, FaultDesk desk, Diary diary) {
+    this.rigs = rigs;
+    this.states = states;
+    this.desk = desk;
+    this.diary = diary;
+  }
+
+  /** What was seen, with the address of the page without it. */
+  record SeenRow(String asked, String answer, List<String> others) {}
+
+  /** A fault as a row. */
+  record LikelyRow(String words, String how) {}
+
+  /** An answer that can be given. */
+  record AnswerRow(String words, String means, List<String> seen) {}
+
+  @GetMapping
+  String page(
+      @PathVariable String id, @RequestParam(defaultValue = "") List<String> seen, Model model) {
+    OpenRig rig = rigs.open(id);
+    State noted = states.of(rig).state();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    List<String> told = seen.stream().filter(s -> !s.isBlank()).limit(MOST).toList();
+    model.addAttribute("begun", !told.isEmpty());
+    if (told.isEmpty()) {
+      model.addAttribute("groups", Complaints.of(rig.rig(), noted.setting()));
+      return "fault/find";
+    }
+    List<Observation> observations = told.stream().map(s -> SeenText.read(s, rig.rig())).toList();
+    FaultWords words = new FaultWords(rig.rig());
+    FaultFinder.Finding found = desk.of(rig).find(noted, observations);
+    model.addAttribute("told", told);
+    model.addAttribute("seen", seenRows(observations, told, words));
+    model.addAttribute(
+        "likely",
+        found.likely().stream()
+            .limit(SHOWN)
+            .map(
+                l -> new LikelyRow(words.wrong(l.fault()).toString(), FaultWords.likely(l.share())))
+            .toList());
+    found
+        .next()
+        .ifPresentOrElse(
+            n -> next(n, told, words, model), () -> end(found, observations, words, model));
+    return "fault/find";
+  }
+
+  private static List<SeenRow> seenRows(
+      List<Observation> observations, List<String> told, FaultWords words) {
+    List<SeenRow> rows = new ArrayList<>();
+    for (int i = 0; i < observations.size(); i++) {
+      List<String> others = new ArrayList<>(told);
+      others.remove(i);
+      Observation o = observations.get(i);
+      rows.add(new SeenRow(words.ask(o).toString(), answer(o, words), others));
+    }
+    return rows;
+  }
+
+  private static String answer(Observation o, FaultWords words) {
+    return o.value().equals(Observation.UNSURE) ? Says.NOT_SURE.text() : words.seen(o, o.value());
+  }
+
+  private static void next(
+      FaultFinder.Next next, List<String> told, FaultWords words, Model model) {
+    model.addAttribute("ask", words.ask(next.look()).toString());
+    List<AnswerRow> answers = new ArrayList<>();
+    List<String> order = next.look().kind().choices();
+    next.means().entrySet().stream()
+        .sorted(Comparator.comparing(e -> order.indexOf(e.getKey())))
+        .forEach(e ->
+            answers.add(
+                new AnswerRow(
+                    words.seen(next.look(), e.getKey()),
+                    means(e.getValue(), words),
+                    with(told, next.look().seen(e.getKey())))));
+    answers.add(
+        new AnswerRow(
+            Says.NOT_SURE.text(),
+            Says.TELLS_NOTHING.text(),
+            with(told, next.look().seen(Observation.UNSURE))));
+    model.addAttribute("answers", answers);
+  }
+
+  private static String means(List<Fault> faults, FaultWords words) {
+    return faults.isEmpty()
+        ? Says.NOTHING_LIKELY.text()
+        : Says.SPEAKS_FOR.filled(
+            faults.stream()
+                .limit(MEANT)
+                .map(f -> words.wrong(f).toString())
+                .collect(Collectors.joining("; ")));
+  }
+
+  private static List<String> with(List<String> told, Observation more) {
+    List<String> all = new ArrayList<>(told);
+    all.add(SeenText.of(more));
+    return all;
+  }
+
+  private static void end(
+      FaultFinder.Finding found, List<Observation> observations, FaultWords words, Model model) {
+    if (!found.likely().isEmpty()) {
+      Fault fault = found.likely().getFirst().fault();
+      model.addAttribute("wrong", words.wrong(fault).toString());
+      model.addAttribute("mend", words.mend(fault.kind()));
+      model.addAttribute("prove", words.ask(observations.getFirst()).toString());
+    }
+  }
+
+  /** What was found goes into the log. */
+  @PostMapping("/log")
+  String log(
+      @PathVariable String id,
+      @RequestParam List<String> seen,
+      @ModelAttribute("who") String who,
+      RedirectAttributes done) {
+    OpenRig rig = rigs.open(id);
+    State noted = states.of(rig).state();
+    List<Observation> observations =
+        seen.stream().limit(MOST).map(s -> SeenText.read(s, rig.rig())).toList();
+    FaultWords words = new FaultWords(rig.rig());
+    desk.of(rig).find(noted, observations).likely().stream()
+        .findFirst()
+        .ifPresent(l ->
+            diary.add(
+                rig,
+                new Entry.Note(
+                    Says.FOUND.filled(
+                        words.wrong(l.fault()).toString(), words.mend(l.fault().kind()))),
+                Instant.now(),
+                who));
+    Done.say(done, Says.IT_IS_IN_THE_LOG.text());
+    return "redirect:/rigs/" + id + "/log";
+  }
+}

@@ -52,6 +52,7 @@ class PhoneJourneyTest {
             "/rigs/marginalia/devices",
             "/rigs/marginalia/devices/simulated",
             "/rigs/marginalia/fault",
+            "/rigs/marginalia/practise",
             "/rigs/marginalia/rules",
             "/rigs/marginalia/empty",
             "/rigs/marginalia/cold",

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -16,12 +17,15 @@ import java.util.List;
  */
 record DemoCopy(String address) {
 
-  static DemoCopy start() {
+  static DemoCopy start(String... more) {
     try {
       int port = freePort();
       Path data = Files.createTempDirectory("fernwort-bench");
-      Fernwort.main(
-          new String[] {"--demo", "--data", data.toString(), "--port", Integer.toString(port)});
+      List<String> words =
+          new ArrayList<>(
+              List.of("--demo", "--data", data.toString(), "--port", Integer.toString(port)));
+      words.addAll(List.of(more));
+      Fernwort.main(words.toArray(String[]::new));
       return new DemoCopy("http://127.0.0.1:" + port);
     } catch (IOException e) {
       throw new UncheckedIOException(e);
@@ -32,6 +36,11 @@ record DemoCopy(String address) {
     try (ServerSocket probe = new ServerSocket(0)) {
       return probe.getLocalPort();
     }
+  }
+
+  /** The same with one rig live. */
+  static DemoCopy live() {
+    return start("--simulated");
   }
 
   /** How Chromium is started without a monitor or a network. */

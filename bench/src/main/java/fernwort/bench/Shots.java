@@ -33,6 +33,14 @@ public final class Shots {
       ANSWER,
       /** The slips of a job are waited for. */
       AWAIT_SLIPS,
+      /** The sensors of the simulated rig are waited for. */
+      AWAIT_SENSORS,
+      /** A ready automation is tried on the motors. */
+      ONTO_THE_MOTORS,
+      /** Little water comes from a tap. */
+      COMPLAIN,
+      /** A line of the simulated rig leaks, and Today is looked at. */
+      LEAK,
       /** A job is begun and its first steps are ticked. */
       BEGIN
     }
@@ -54,25 +62,32 @@ public final class Shots {
     }
   }
 
+  /** Sensors have spoken by then (ms). */
+  private static final double SENSORS = 12_000;
+
+  /** And a page shows it (ms). */
+  private static final double SETTLED = 2_000;
+
   private static final List<Shot> SHOTS =
       List.of(
           Shot.of("board-marginalia", "/rigs/marginalia/board"),
-          Shot.of("board-dark", "/rigs/tern/board").in("dark"),
+          Shot.of("board-live", "/rigs/tern/board").in("dark").after(Shot.Act.AWAIT_SENSORS),
+          Shot.of("devices", "/rigs/tern/devices").after(Shot.Act.AWAIT_SENSORS),
+          Shot.of("automations", "/rigs/tern/automations").after(Shot.Act.ONTO_THE_MOTORS),
+          Shot.of("fault", "/rigs/marginalia/fault").after(Shot.Act.COMPLAIN),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
           Shot.of("jobs", "/rigs/marginalia/jobs"),
           Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
           Shot.of("cold", "/rigs/marginalia/cold/schools"),
-          Shot.of("cold-left", "/rigs/marginalia/cold/left"),
           Shot.of("log", "/rigs/marginalia/log"),
           Shot.of("log-budget", "/rigs/marginalia/log/budget"),
           Shot.of("rigs", "/rigs"),
           Shot.of("guide", "/rigs/new").after(Shot.Act.ANSWER),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),
-          Shot.of("describe-phone", "/rigs/samphire/rig?part=tank").onPhone(),
           Shot.of("rehearse", "/rigs/marginalia/board").after(Shot.Act.REHEARSE),
           Shot.of("sizing", "/rigs/marginalia/sizing"),
           Shot.of("build-drill", "/rigs/marginalia/build/drill"),
-          Shot.of("build-apart", "/rigs/marginalia/build/apart?out=pump"),
+          Shot.of("alarm-phone", "/rigs/tern/devices/simulated").onPhone().after(Shot.Act.LEAK),
           // It turns handles, so it comes last.
           Shot.of("run-phone", "/rigs/marginalia/jobs/fill-low-inlet")
               .onPhone()
@@ -85,7 +100,7 @@ public final class Shots {
    */
   public static void main(String[] args) {
     Path folder = Path.of(args[0]);
-    DemoCopy copy = DemoCopy.start();
+    DemoCopy copy = DemoCopy.live();
     try (Playwright playwright = Playwright.create();
         Browser browser = playwright.chromium().launch(DemoCopy.browser())) {
       SHOTS.forEach(shot -> take(browser, copy, shot, folder));
@@ -127,6 +142,27 @@ public final class Shots {
       }
       case ANSWER -> answer(page);
       case AWAIT_SLIPS -> page.waitForSelector(".slips");
+      case AWAIT_SENSORS -> {
+        page.waitForTimeout(SENSORS);
+        page.reload();
+        page.waitForTimeout(SETTLED);
+      }
+      case ONTO_THE_MOTORS -> {
+        page.locator("#new form .button").click();
+        page.locator("button:has-text('Use it on the real motors')").first().click();
+        page.waitForLoadState();
+      }
+      case COMPLAIN ->
+          page.locator(".signal-row:has-text('Sink, cold') a:has-text('little water')")
+              .first()
+              .click();
+      case LEAK -> {
+        page.locator("li:has-text('A line leaks') select").selectOption("d5");
+        page.locator("li:has-text('A line leaks') button").click();
+        page.waitForTimeout(SENSORS);
+        page.navigate(page.url().replaceFirst("/devices.*", "/board"));
+        page.waitForTimeout(SETTLED);
+      }
       case BEGIN -> {
         page.click("#begin");
         page.click("#done-1");

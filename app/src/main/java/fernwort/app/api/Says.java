@@ -4,6 +4,12 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
+  // DrillApiController: jobs to practise.
+  ONLY_JOBS_YET("“{}” cannot be practised yet; use job"),
+  AN_ACT_TURNS_OR_WAITS("Each act needs part and position, or seconds to wait"),
+  SO_MANY_ACTS("Give {} acts at most"),
+  A_WAIT_IS_WITHIN_A_DAY("A wait is from 0 to 86400 seconds"),
+
   // FaultApiController: what is wrong with a rig, from what was seen.
   AN_OBSERVATION_NEEDS("Each observation needs kind, part and value"),
   SEEN_WITHIN_A_DAY("seconds is from 0 to 86400"),

@@ -22,7 +22,7 @@ class ComputingLimit extends OncePerRequestFilter {
   /** What can take long; ticks, turns and readings never wait for these. */
   private static final Pattern HEAVY =
       Pattern.compile(
-          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows|fault.*)");
+          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows|fault.*|practise.*|drills.*)");
 
   private final Turnstile turnstile;
 

@@ -4,6 +4,10 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
+  // PracticeDesk: drills that were handed out.
+  NO_JOB_TO_PRACTISE("This rig has no job that takes more than a turn; describe more of it first"),
+  NO_SUCH_DRILL("There is no such drill any more; take a new one"),
+
   // Calibrations: what the steps of senders stand for, where somebody poured jugs in, or read
   // before and after a fill, and wrote down what they showed.
   THE_AMOUNT("The amount"),

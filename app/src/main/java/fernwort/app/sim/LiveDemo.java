@@ -54,7 +54,7 @@ class LiveDemo implements AutoCloseable {
 
   @EventListener(ApplicationReadyEvent.class)
   void ready() {
-    Thread.ofPlatform().daemon().name("live demo").start(this::begin);
+    Thread.ofPlatform().daemon().name("live-demo").start(this::begin);
   }
 
   private void begin() {

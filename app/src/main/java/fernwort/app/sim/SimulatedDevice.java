@@ -123,7 +123,7 @@ public final class SimulatedDevice implements AutoCloseable {
 
   /** Starts a thread that lets its time pass. */
   public void start() {
-    Thread.ofPlatform().daemon().name("simulated rig").start(this::run);
+    Thread.ofPlatform().daemon().name("simulated-rig").start(this::run);
   }
 
   /** Lets its time pass until it is closed. */

@@ -51,6 +51,7 @@ final class Pages {
           "/rigs/%s/devices",
           "/rigs/%s/devices/simulated",
           "/rigs/%s/fault",
+          "/rigs/%s/practise",
           "/rigs/%s/rules",
           "/rigs/%s/export",
           "/rigs/%s/empty?go=true&lines=true",

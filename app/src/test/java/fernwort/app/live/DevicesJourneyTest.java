@@ -56,7 +56,7 @@ class DevicesJourneyTest {
       Page page = desk.newPage();
       page.navigate(copy.address() + "/rigs/tern/devices");
       page.locator("#url").fill(broker.url());
-      page.locator("form[action$='/broker'] button").click();
+      page.locator("form[action$='/broker'] .button-main").click();
       assertThat(page.locator("#device-signals")).containsText("Connected to " + broker.url());
       page.locator("li", new Page.LocatorOptions().setHasText("tank-board, fore, level"))
           .locator("a")
@@ -110,7 +110,7 @@ class DevicesJourneyTest {
       page.locator("form[action$='/signals'] > button").focus();
       page.keyboard().press("Enter");
       assertThat(page.locator("#device-signals")).containsText("Position of Frost drain");
-      page.locator("[data-signal='frost-motor-position'] form button").nth(1).focus();
+      page.locator("[data-signal='frost-motor-position'] button[value='open']").focus();
       page.keyboard().press("Enter");
       assertThat(page.locator("#was-done")).containsText("Frost drain was told to move");
       assertThat(until(() -> broker.heard("homie/tank-board/drain/valve/set").equals("open")))

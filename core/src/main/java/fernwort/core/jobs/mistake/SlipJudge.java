@@ -190,7 +190,7 @@ final class SlipJudge {
    * Tells whether the job is not done: a tap gives less than half of what it should, or a tank's
    * water moved less than half as far as it should have.
    */
-  private boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
+  boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
     boolean dry =
         meant.served().entrySet().stream()
             .anyMatch(t ->

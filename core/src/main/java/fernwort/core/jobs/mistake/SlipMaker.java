@@ -267,7 +267,7 @@ final class SlipMaker {
   }
 
   /** Done, looked over if that is the habit, and left alone. */
-  private List<Act> ended(List<Act> acts) {
+  List<Act> ended(List<Act> acts) {
     List<Act> ended = new ArrayList<>(acts);
     ended.add(new Trial.Serve());
     ended.addAll(next);

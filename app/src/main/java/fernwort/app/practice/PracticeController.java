@@ -1,0 +1,168 @@
+package fernwort.app.practice;
+
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.PracticeDesk;
+import fernwort.app.units.Measure;
+import fernwort.app.units.Units;
+import fernwort.core.jobs.goal.Trial;
+import fernwort.core.jobs.goal.Trial.Act;
+import fernwort.core.jobs.mistake.Attempts;
+import fernwort.core.kind.Position;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** The page on which jobs are practised. */
+@Controller
+@RequestMapping("/rigs/{id}/practise")
+class PracticeController {
+
+  private static final List<Integer> MINUTES = List.of(1, 5, 15);
+  private static final int MOST = 100;
+
+  private final Descriptions rigs;
+  private final PracticeDesk desk;
+
+  PracticeController(Descriptions rigs, PracticeDesk desk) {
+    this.rigs = rigs;
+    this.desk = desk;
+  }
+
+  /** A position that a handle can be put in, with the acts that puts it there. */
+  record Way(String words, boolean now, List<String> acts) {}
+
+  /** A handle. */
+  record Handle(String label, String place, List<Way> ways) {}
+
+  /** A tank as it stands now. */
+  record Tank(String label, String holds, List<String> untilFull) {}
+
+  /** A wait that can be chosen. */
+  record Wait(int minutes, List<String> acts) {}
+
+  @GetMapping
+  String begin(@PathVariable String id, Model model) {
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    return "practice/begin";
+  }
+
+  @PostMapping
+  String draw(
+      @PathVariable String id,
+      @RequestParam(defaultValue = "1") int hard,
+      @ModelAttribute("who") String who) {
+    return "redirect:/rigs/" + id + "/practise/" + desk.draw(rigs.open(id), who, hard).id();
+  }
+
+  @GetMapping("/{drill}")
+  String drill(
+      @PathVariable String id,
+      @PathVariable String drill,
+      @RequestParam(defaultValue = "") List<String> act,
+      @RequestParam(defaultValue = "false") boolean done,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig open = rigs.open(id);
+    PracticeDesk.Open given = desk.drill(open, drill);
+    Rig rig = open.rig();
+    List<String> told = act.stream().filter(a -> !a.isBlank()).limit(MOST).toList();
+    List<Act> acts = told.stream().map(a -> ActText.read(a, rig)).toList();
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.name());
+    model.addAttribute("drill", drill);
+    model.addAttribute("job", given.drill().job().title());
+    model.addAttribute("told", told);
+    model.addAttribute("did", acts.stream().map(a -> ActText.words(a, rig)).toList());
+    model.addAttribute("back", told.isEmpty() ? told : told.subList(0, told.size() - 1));
+    model.addAttribute("done", done);
+    if (done) {
+      judged(desk.judge(open, given, acts), acts, rig, model);
+    } else {
+      board(open, given, told, acts, units, model);
+    }
+    return "practice/drill";
+  }
+
+  private static void board(
+      OpenRig open,
+      PracticeDesk.Open given,
+      List<String> told,
+      List<Act> acts,
+      Units units,
+      Model model) {
+    Rig rig = open.rig();
+    State now =
+        new Trial(open.network(), open.hydraulics())
+            .run(given.drill().from(), acts, Map.of())
+            .outcome()
+            .end();
+    model.addAttribute("handles", rig.handles().map(p -> handle(p, rig, now, told)).toList());
+    model.addAttribute(
+        "tanks",
+        rig.tanks()
+            .map(t ->
+                new Tank(
+                    t.label(),
+                    units.show(Measure.VOLUME, now.volume(t.id())),
+                    with(told, ActText.full(t.id()))))
+            .toList());
+    model.addAttribute(
+        "waits", MINUTES.stream().map(m -> new Wait(m, with(told, ActText.wait(m)))).toList());
+  }
+
+  private static Handle handle(Part part, Rig rig, State now, List<String> told) {
+    List<Way> ways = new ArrayList<>();
+    for (Position position : part.kind().positions()) {
+      ways.add(
+          new Way(
+              position.words(),
+              now.setting().has(part.id(), position.id()),
+              with(told, ActText.turn(part.id(), position.id()))));
+    }
+    return new Handle(part.label(), rig.place(part.place()).label(), ways);
+  }
+
+  private static List<String> with(List<String> told, String more) {
+    List<String> all = new ArrayList<>(told);
+    all.add(more);
+    return all;
+  }
+
+  private static void judged(Attempts.Verdict verdict, List<Act> acts, Rig rig, Model model) {
+    model.addAttribute("passed", verdict.passed());
+    model.addAttribute(
+        "verdict",
+        verdict.passed()
+            ? Says.PASSED.filled(verdict.turns(), verdict.best())
+            : (verdict.reached() ? Says.DONE_WITH_HARM : Says.NOT_DONE).text());
+    model.addAttribute("leads", verdict.leads().toString());
+    model.addAttribute(
+        "left",
+        verdict.left().isEmpty() || verdict.passed()
+            ? ""
+            : Says.STANDS_WRONG.filled(String.join(", ", verdict.left())));
+    model.addAttribute(
+        "astray",
+        verdict.passed()
+            ? ""
+            : verdict
+                .astray()
+                .map(i -> Says.WENT_ASTRAY.filled(ActText.words(acts.get(i), rig)))
+                .orElse(""));
+    model.addAttribute("right", verdict.right().stream().map(a -> ActText.words(a, rig)).toList());
+  }
+}

@@ -1,0 +1,101 @@
+package fernwort.core.practice;
+
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.TreeMap;
+
+/** Draws drills: jobs that can be done, from handles that somebody may have left. */
+public final class Drills {
+
+  /** So often another drill is drawn where one cannot be done. */
+  private static final int TRIES = 30;
+
+  /** A drill has at least so many turns (1). */
+  private static final int FEWEST = 2;
+
+  /** Tanks hold at least and at most so much (share); own choice. */
+  private static final double LEAST = 0.2;
+
+  private static final double MOST = 0.7;
+
+  private final Network network;
+  private final Plans plans;
+  private final List<Job> jobs;
+
+  private Drills(Network network, Plans plans, List<Job> jobs) {
+    this.network = network;
+    this.plans = plans;
+    this.jobs = List.copyOf(jobs);
+  }
+
+  /**
+   * Prepares a rig.
+   *
+   * @param jobs those that can be done
+   */
+  public static Drills of(Network network, Plans plans, List<Job> jobs) {
+    return new Drills(network, plans, jobs);
+  }
+
+  /**
+   * Draws a drill.
+   *
+   * @param hard how many handles stand otherwise than at rest (1)
+   * @return nothing where no job of the rig is worth a drill
+   */
+  public Optional<Drill> draw(int hard, Random random) {
+    for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
+      Job job = jobs.get(random.nextInt(jobs.size()));
+      State from = left(hard, random);
+      Plan plan = plans.plan(job, from);
+      long turns = plan.steps().stream().filter(Step.Move.class::isInstance).count();
+      if (plan.trouble().isEmpty() && turns >= FEWEST) {
+        return Optional.of(new Drill(job, from, (int) turns));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** The rig at rest, but for some handles, with some water in its tanks. */
+  private State left(int hard, Random random) {
+    TreeMap<String, Double> volumes = new TreeMap<>();
+    network
+        .rig()
+        .tanks(Contents.FRESH)
+        .forEach(t -> volumes.put(t.id(), share(random) * network.room(t.id()).capacity()));
+    network
+        .rig()
+        .tanks(Contents.GRAY)
+        .forEach(t -> volumes.put(t.id(), share(random) * network.room(t.id()).capacity()));
+    State state = new State(network.rig().atRest(), volumes, Slope.LEVEL);
+    List<Part> valves =
+        new ArrayList<>(
+            network.rig().parts().stream()
+                .filter(p -> p.kind().is(Purpose.TURNS) && p.hasHandle())
+                .toList());
+    Collections.shuffle(valves, random);
+    for (Part valve : valves.subList(0, Math.min(hard, valves.size()))) {
+      List<Position> ways = valve.kind().positions();
+      state = state.with(valve.id(), ways.get(random.nextInt(ways.size())).id());
+    }
+    return state;
+  }
+
+  private static double share(Random random) {
+    return LEAST + (MOST - LEAST) * random.nextDouble();
+  }
+}

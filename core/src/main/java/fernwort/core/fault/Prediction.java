@@ -27,7 +27,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.function.Supplier;
 
 /**
  * What one would see on a rig with a fault, or on the sound one. What was worked out is kept for
@@ -75,7 +74,7 @@ final class Prediction {
   private final Rig rig;
   private final Optional<Fault> fault;
   private final Optional<FaultyRig> faulty;
-  private final Supplier<Hydraulics> solver;
+  private final Hydraulics hydraulics;
   private final Network network;
   private final Map<State, Optional<Flows>> solved = newest(FLOWS);
   private final Map<Ran, Optional<Outcome>> ran = newest(RUNS);
@@ -106,8 +105,7 @@ final class Prediction {
     this.fault = fault;
     this.faulty = faulty;
     network = Network.of(faulty.map(FaultyRig::rig).orElse(rig));
-    Hydraulics hydraulics = Hydraulics.of(network);
-    solver = () -> hydraulics;
+    hydraulics = Hydraulics.of(network);
   }
 
   /** Returns what one sees on the sound rig. */
@@ -208,7 +206,7 @@ final class Prediction {
         state(believed),
         s -> {
           try {
-            return Optional.of(solver.get().solve(s));
+            return Optional.of(hydraulics.solve(s));
           } catch (UnsettledFlowException e) {
             return Optional.empty();
           }
@@ -222,7 +220,7 @@ final class Prediction {
           try {
             Simulation run =
                 Simulation.start(
-                    network, solver.get(), r.state(), fernwort.core.hydraulics.Conditions.ORDINARY);
+                    network, hydraulics, r.state(), fernwort.core.hydraulics.Conditions.ORDINARY);
             Set<String> backsUp = new HashSet<>();
             for (Event event : run.runTo(r.seconds())) {
               if (event.kind() == Event.Kind.BACKS_UP && event.begins()) {

@@ -3,9 +3,12 @@ package fernwort.core.fault;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.demo.ReadyRig;
 import fernwort.core.fault.Checks.Check;
 import fernwort.core.kind.Purpose;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
@@ -13,6 +16,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
@@ -115,13 +119,46 @@ class FaultFinderTest {
   }
 
   private static State inUse(DemoRig demo) {
-    State state = demo.state();
-    for (var part : demo.rig().parts()) {
+    return inUse(demo.rig(), demo.state());
+  }
+
+  /** The first tap that there is stands open, and pumps are on. */
+  private static State inUse(Rig rig, State left) {
+    State state = left;
+    for (var part : rig.parts()) {
       if (part.kind().is(Purpose.USE) && part.hasHandle()) {
         return state.with(part.id(), part.kind().positions().get(1).id());
       }
     }
     return state;
+  }
+
+  @Test
+  @EnabledIfSystemProperty(named = "sweep.faults", matches = "[0-9]+")
+  void everyFaultOfTheReadyLayoutsIsFound() {
+    for (boolean lies : new boolean[] {false, true}) {
+      List<Played> all = new ArrayList<>();
+      for (ReadyRig ready : ReadyRig.all()) {
+        Rig rig = ready.rig();
+        Network network = Network.of(rig);
+        State state = new State(rig.atRest(), java.util.Map.of(), Slope.LEVEL);
+        for (var part : rig.parts()) {
+          if (part.kind().is(Purpose.HOLDS)) {
+            state = state.withVolume(part.id(), 0.6 * network.room(part.id()).capacity());
+          }
+          if (part.kind().is(Purpose.SUPPLIES)) {
+            state = state.with(part.id(), "on");
+          }
+        }
+        List<Played> played = play(rig, inUse(rig, state), FAULTS, lies, 3);
+        if (!played.isEmpty()) {
+          tell(ready.id() + (lies ? ", one wrong answer" : ""), played);
+        }
+        all.addAll(played);
+      }
+      tell(lies ? "layouts, one wrong answer" : "layouts", all);
+      assertThat(found(all)).isGreaterThanOrEqualTo(all.size() * (lies ? 7 : 9) / 10);
+    }
   }
 
   private static void tell(String what, List<Played> all) {

@@ -80,7 +80,6 @@ public final class Shots {
           Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
           Shot.of("cold", "/rigs/marginalia/cold/schools"),
           Shot.of("log", "/rigs/marginalia/log"),
-          Shot.of("log-budget", "/rigs/marginalia/log/budget"),
           Shot.of("rigs", "/rigs"),
           Shot.of("guide", "/rigs/new").after(Shot.Act.ANSWER),
           Shot.of("describe", "/rigs/marginalia/rig?part=main"),

@@ -4,4 +4,4 @@ setlocal
 set "java=java"
 if defined JAVA_HOME set "java=%JAVA_HOME%\bin\java"
 if "%~1"=="" (set "words=help") else (set "words=%*")
-"%java%" --enable-native-access=ALL-UNNAMED -XX:+UseSerialGC -jar "%~dp0..\app\fernwort.jar" %words%
+"%java%" --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -XX:+UseSerialGC -jar "%~dp0..\app\fernwort.jar" %words%

@@ -3,6 +3,7 @@ package fernwort.app.devices;
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
 import fernwort.app.live.StandsAgainst;
+import fernwort.app.mqtt.BrokerAddress;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
@@ -42,9 +43,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class RigDevicesController {
 
   private static final String PAGE = "redirect:/rigs/%s/devices";
-
-  /** What stands in the place of an address for the broker inside Fernwort. */
-  private static final String OWN_BROKER = "own";
 
   private final Descriptions rigs;
   private final LiveDesk live;
@@ -149,7 +147,7 @@ class RigDevicesController {
 
   /** Returns a broker as people call it. */
   private static String broker(String url) {
-    return url.startsWith(OWN_BROKER)
+    return url.startsWith(BrokerAddress.OWN)
         ? Says.FERNWORTS_OWN_BROKER.filled(url.substring(url.indexOf(':') + 1))
         : url;
   }
@@ -176,7 +174,7 @@ class RigDevicesController {
       RedirectAttributes done) {
     LiveAnswers.Connection now =
         live.connect(
-            own ? OWN_BROKER : url,
+            own ? BrokerAddress.OWN : url,
             user,
             password.isEmpty() ? null : password,
             ca.isBlank() ? null : ca);

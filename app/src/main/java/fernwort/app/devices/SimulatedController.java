@@ -26,6 +26,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The page on which a simulated rig is made to leak, stick, lie, freeze and lose power. */
@@ -71,8 +72,7 @@ class SimulatedController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("speeds", SPEEDS);
-    Optional<SimulatedDevice.Truth> truth =
-        live.simulated(id).map(t -> mapper.readValue(t, SimulatedDevice.Truth.class));
+    Optional<SimulatedDevice.Truth> truth = live.simulated(id).flatMap(t -> truth(t, rig.rig()));
     model.addAttribute("there", truth.isPresent());
     truth.ifPresent(t -> {
       model.addAttribute("clock", clock(t.time()));
@@ -89,6 +89,21 @@ class SimulatedController {
       model.addAttribute("rows", rows(rig, t, units));
     });
     return "live/simulated";
+  }
+
+  /** Anybody at the broker can say anything: what is not about this rig is nothing. */
+  private Optional<SimulatedDevice.Truth> truth(String said, Rig rig) {
+    try {
+      SimulatedDevice.Truth truth = mapper.readValue(said, SimulatedDevice.Truth.class);
+      boolean ofThis =
+          truth.litres() != null
+              && truth.choices() != null
+              && truth.mishaps() != null
+              && rig.partsById().keySet().containsAll(truth.litres().keySet());
+      return ofThis ? Optional.of(truth) : Optional.empty();
+    } catch (JacksonException e) {
+      return Optional.empty();
+    }
   }
 
   private List<Row> rows(OpenRig open, SimulatedDevice.Truth truth, Units units) {
@@ -126,7 +141,8 @@ class SimulatedController {
               .map(l -> l.label())
               .findFirst()
               .orElse(id);
-      case MOTOR, PUMP -> rig.part(id).label();
+      case MOTOR, PUMP ->
+          Optional.ofNullable(rig.partsById().get(id)).map(p -> p.label()).orElse(id);
       case SENSOR -> sensors.getOrDefault(id, id);
       case ALL -> "";
     };

@@ -18,7 +18,7 @@ enum Says implements Phrase {
   WATER_AND_AIR("water and air by turns"),
   NOT_WARM("not warm"),
   LUKEWARM("lukewarm"),
-  RUNS_OFF_BADLY("what runs off comes back up"),
+  RUNS_OFF_BADLY("the waste comes back up"),
   RUNS_ON("runs on and on"),
   SILENT("is silent"),
   STARTS_AGAIN("starts now and then with all taps closed"),
@@ -35,8 +35,8 @@ enum Says implements Phrase {
   // FaultController: what is likely, and what to look at next.
   FOUND("Found: {}. {}"),
   IT_IS_IN_THE_LOG("It is in the log."),
-  SPEAKS_FOR("speaks for: {}"),
-  NOTHING_LIKELY("nothing likely speaks for it"),
+  SPEAKS_FOR("points to: {}"),
+  NOTHING_LIKELY("points to nothing likely"),
   TELLS_NOTHING("tells nothing"),
   NOT_SURE("not sure");
 

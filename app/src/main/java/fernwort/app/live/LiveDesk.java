@@ -282,9 +282,7 @@ public class LiveDesk implements SmartLifecycle {
     if (own != null && own.owns(topic)) {
       return;
     }
-    if (topic.startsWith(Topics.SIMULATED)) {
-      simulated.take(topic, payload);
-    }
+    simulated.take(topic, payload);
     Now now = Now.read();
     discovery
         .take(topic, payload, now.wall())

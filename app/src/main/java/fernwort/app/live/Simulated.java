@@ -13,7 +13,11 @@ final class Simulated {
 
   private final Map<String, String> truths = new ConcurrentHashMap<>();
 
+  /** Takes a message, if it is about how a simulated rig is. */
   void take(String topic, String payload) {
+    if (!topic.startsWith(Topics.SIMULATED) || !topic.endsWith(Topics.NOW)) {
+      return;
+    }
     String rig = topic.substring(Topics.SIMULATED.length(), topic.length() - Topics.NOW.length());
     if (truths.containsKey(rig) || truths.size() < MOST) {
       truths.put(rig, payload);

@@ -8,6 +8,7 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.mistake.Attempts;
+import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.kind.Position;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -149,7 +150,9 @@ class PracticeController {
         verdict.passed()
             ? Says.PASSED.filled(verdict.turns(), verdict.best())
             : (verdict.reached() ? Says.DONE_WITH_HARM : Says.NOT_DONE).text());
-    model.addAttribute("leads", verdict.leads().toString());
+    // That the job is not done stands above already.
+    boolean harm = verdict.grade() != Slip.Grade.NUISANCE;
+    model.addAttribute("leads", harm ? verdict.leads().toString() : "");
     model.addAttribute(
         "left",
         verdict.left().isEmpty() || verdict.passed()

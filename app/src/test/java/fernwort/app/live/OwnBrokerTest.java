@@ -63,6 +63,18 @@ class OwnBrokerTest {
     three.connect();
     three.publishWith().topic("van/fore").payload("41".getBytes()).send();
     assertThat(until(() -> told() == 0.041)).isTrue();
+    // A topic of a board may begin as those of simulated rigs; and anybody may say nonsense there.
+    copy.change(
+        "PUT",
+        "/api/v1/rigs/tern/live/signals/fore",
+        "{\"kind\":\"level\",\"part\":\"fore\",\"topic\":\"sim/a\",\"scale\":0.001}");
+    five.publishWith().topic("sim/a").payload("42".getBytes()).send();
+    assertThat(until(() -> told() == 0.042)).isTrue();
+    for (String said : new String[] {"nonsense", "{}", "{\"litres\":{\"nothing\":1}}"}) {
+      five.publishWith().topic("sim/tern/now").payload(said.getBytes()).send();
+      assertThat(until(() -> desk().simulated("tern").filter(said::equals).isPresent())).isTrue();
+      assertThat(copy.get("/rigs/tern/devices/simulated").statusCode()).as(said).isEqualTo(200);
+    }
     five.disconnect();
     three.disconnect();
     desk().connect("", null, null, null);

@@ -26,7 +26,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -35,8 +34,8 @@ import java.util.stream.Stream;
  * to look at. It keeps nothing but what it worked out about the rig, and can be asked by several.
  *
  * <p>Each fault weighs what it usually happens, times how well it fits each thing that was seen; a
- * person is wrong about one in ten. The next look is the one that tells most for its work. It ends
- * when one fault is left that does not hang on a single answer.
+ * person is now and then wrong. The next look is the one that tells most for its work. It ends when
+ * one fault is left that does not hang on a single answer.
  */
 public final class FaultFinder {
 
@@ -87,7 +86,7 @@ public final class FaultFinder {
   private final Prediction sound;
   private final Network network;
   private final Hazards hazards;
-  private final Map<Fault, Optional<Prediction>> made = new ConcurrentHashMap<>();
+  private final Map<Fault, Optional<Prediction>> made = new HashMap<>();
 
   /**
    * A fault and how likely it is.

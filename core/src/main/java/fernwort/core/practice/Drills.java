@@ -6,7 +6,6 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -75,11 +74,7 @@ public final class Drills {
     TreeMap<String, Double> volumes = new TreeMap<>();
     network
         .rig()
-        .tanks(Contents.FRESH)
-        .forEach(t -> volumes.put(t.id(), share(random) * network.room(t.id()).capacity()));
-    network
-        .rig()
-        .tanks(Contents.GRAY)
+        .tanks()
         .forEach(t -> volumes.put(t.id(), share(random) * network.room(t.id()).capacity()));
     State state = new State(network.rig().atRest(), volumes, Slope.LEVEL);
     List<Part> valves =

@@ -6,8 +6,8 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   A_LINE_LEAKS("A line leaks, a litre a minute"),
   A_VALVE_STICKS("A motor valve sticks"),
-  A_SENSOR_STICKS("A sensor always says the same"),
-  A_SENSOR_DRIFTS("A sensor tells less and less"),
+  A_SENSOR_STICKS("A sensor is stuck"),
+  A_SENSOR_DRIFTS("A sensor reads lower and lower"),
   A_SENSOR_IS_SILENT("A sensor falls silent"),
   A_PUMP_IS_WORN("A pump is worn"),
   THE_MAINS_ARE_LOW("The tap outside gives little"),

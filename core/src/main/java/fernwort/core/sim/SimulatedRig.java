@@ -16,7 +16,6 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -450,10 +449,5 @@ public final class SimulatedRig {
   /** Returns the water in a tank as it really is (m³). */
   public double holds(String tank) {
     return simulation.moment().state().volume(tank);
-  }
-
-  /** Returns how level the rig stands. */
-  public Slope slope() {
-    return simulation.moment().state().slope();
   }
 }

@@ -59,8 +59,12 @@ class DrillsTest {
   @ValueSource(strings = {"marginalia", "tern"})
   void whoDoesNothingDoesNotPass(String demo) {
     Bench bench = Bench.of(demo);
-    Drill drill = bench.drills().draw(1, random).orElseThrow();
-    assertThat(bench.judge().judge(drill.job(), drill.from(), List.of()).passed()).isFalse();
+    for (int i = 0; i < DRILLS; i++) {
+      Drill drill = bench.drills().draw(1, random).orElseThrow();
+      assertThat(bench.judge().judge(drill.job(), drill.from(), List.of()).passed())
+          .as(demo + " " + drill.job().id())
+          .isFalse();
+    }
   }
 
   @ParameterizedTest

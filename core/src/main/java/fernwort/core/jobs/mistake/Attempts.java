@@ -86,7 +86,9 @@ public final class Attempts {
     Slip slip =
         judge.judge(new Try(Slip.Kind.MISSED, -1, job.title(), acts), meant.outcome(), came, from);
     List<String> left = left(best, meant.outcome().end(), came.end());
-    boolean done = !judge.isUndone(meant.outcome(), came, from);
+    boolean done =
+        !judge.isUndone(meant.outcome(), came, from)
+            && (endTells(best, meant, from) || acts.containsAll(turned(best)));
     return new Verdict(
         done && (left.isEmpty() || plans.isSo(job, came.end())),
         slip.grade(),
@@ -98,8 +100,22 @@ public final class Attempts {
         best);
   }
 
+  /**
+   * Tells whether one sees at the end that the job was done. Water that only passes through a
+   * filter, or round a loop, leaves all as it was: then every turn has to have been made.
+   */
+  private boolean endTells(List<Act> best, Trial.Course meant, State from) {
+    Trial.Outcome idle = trial.run(meant, maker.ended(List.of()));
+    return judge.isUndone(meant.outcome(), idle, from)
+        || !left(best, meant.outcome().end(), idle.end()).isEmpty();
+  }
+
+  private static List<Act> turned(List<Act> acts) {
+    return acts.stream().filter(Trial.Turned.class::isInstance).toList();
+  }
+
   private static int turns(List<Act> acts) {
-    return (int) acts.stream().filter(Trial.Turned.class::isInstance).count();
+    return turned(acts).size();
   }
 
   private static Optional<Integer> astray(List<Act> acts, List<Act> best) {

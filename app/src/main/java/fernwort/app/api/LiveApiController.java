@@ -219,6 +219,12 @@ class LiveApiController {
     return ResponseEntity.noContent().build();
   }
 
+  @PostMapping("/rigs/{id}/live/rules/{name}/press")
+  @Operation(summary = "Press the button of a rule that begins at one")
+  ResponseEntity<RuleDesk.RuleNow> press(@PathVariable String id, @PathVariable String name) {
+    return ResponseEntity.accepted().body(rules.press(id, name));
+  }
+
   @GetMapping("/rigs/{id}/live/rules/{name}/proof")
   @Operation(
       summary = "What came of trying a rule: the runs that ended in harm, as stories in time")

@@ -2,6 +2,7 @@ package fernwort.app.devices;
 
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
+import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
 import fernwort.app.mqtt.BrokerAddress;
 import fernwort.app.services.Descriptions;
@@ -62,6 +63,31 @@ class RigDevicesController {
    */
   record FoundRow(String words, String value, String topic, String unit, boolean settable) {}
 
+  /**
+   * A sensor that can call at a mark.
+   *
+   * @param above the mark from which up it does, as it is typed; empty for none
+   * @param below the mark from which down it does, as it is typed; empty for none
+   * @param sign the unit of both
+   */
+  record MarkRow(String name, String what, String above, String below, String sign) {}
+
+  private List<MarkRow> marks(OpenRig rig, Units units) {
+    return live.signals(rig.id()).stream()
+        .filter(s -> SignalKind.of(s.kind()).said(0).isPresent())
+        .map(s -> {
+          SignalText bound = live.bound(rig.id(), s.name());
+          SignalKind kind = SignalKind.of(s.kind());
+          return new MarkRow(
+              s.name(),
+              SignalRow.of(s, rig.rig(), false, units).what(),
+              SignalRow.typed(kind, bound.alarmAbove(), units),
+              SignalRow.typed(kind, bound.alarmBelow(), units),
+              SignalRow.sign(kind, units));
+        })
+        .toList();
+  }
+
   /** An alarm that can be switched on and off. */
   record Switch(String code, String words, boolean on) {}
 
@@ -84,6 +110,7 @@ class RigDevicesController {
     model.addAttribute("things", new Things(rig.rig()).byGroup());
     model.addAttribute("signs", Things.In.values());
     model.addAttribute("motors", motors(rig.rig()));
+    model.addAttribute("marks", marks(rig, units));
     Set<AlarmCode> off = live.alarmsOff(id);
     model.addAttribute(
         "switches",
@@ -196,6 +223,26 @@ class RigDevicesController {
     off.removeIf(c -> on.contains(c.name()));
     live.switchAlarmsOff(id, off);
     Done.say(done, Says.ALARMS_ARE_SAVED.text());
+    return PAGE.formatted(id);
+  }
+
+  /** Sets the marks at which a sensor calls; an empty field takes one away. */
+  @PostMapping("/marks")
+  String marks(
+      @PathVariable String id,
+      @RequestParam String signal,
+      @RequestParam(defaultValue = "") String above,
+      @RequestParam(defaultValue = "") String below,
+      @ModelAttribute("units") Units units,
+      RedirectAttributes done) {
+    SignalText bound = live.bound(id, signal);
+    SignalKind kind = SignalKind.of(String.valueOf(bound.kind()));
+    Double high = SignalRow.parsed(kind, above, units);
+    Double low = SignalRow.parsed(kind, below, units);
+    LiveAnswers.SignalNow now = live.bind(id, signal, bound.marked(high, low));
+    Done.say(
+        done,
+        Says.MARKS_ARE_SAVED.filled(SignalRow.of(now, rigs.open(id).rig(), false, units).what()));
     return PAGE.formatted(id);
   }
 

@@ -8,6 +8,7 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.live.rule.RuleProof;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.HappeningWords;
+import fernwort.core.say.Times;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * A rule as its card shows it.
  *
  * @param state off, tells or live
+ * @param hasButton whether it begins at a button
  * @param when what has to hold, in words
  * @param acts what it does then, in words
  * @param tried what came of trying it, in a sentence
@@ -28,6 +30,7 @@ record RuleRow(
     String name,
     String state,
     boolean acting,
+    boolean hasButton,
     String told,
     List<String> when,
     List<String> acts,
@@ -44,6 +47,7 @@ record RuleRow(
         rule.name(),
         rule.state(),
         rule.acting(),
+        stream(text.when()).anyMatch(t -> Boolean.TRUE.equals(t.pressed())),
         rule.told(),
         Stream.concat(stream(text.when()), stream(text.onlyIf()))
             .map(t -> test(t, signals, rig, units))
@@ -60,6 +64,13 @@ record RuleRow(
 
   private static String test(
       RuleText.Test test, Map<String, SignalNow> signals, Rig rig, Units units) {
+    if (Boolean.TRUE.equals(test.pressed())) {
+      return Says.YOU_PRESS_ITS_BUTTON.text();
+    }
+    if (test.any() != null) {
+      return String.join(
+          Says.OR.text(), test.any().stream().map(t -> test(t, signals, rig, units)).toList());
+    }
     if (test.part() != null && test.position() != null) {
       return Says.STANDS_AT.filled(
           rig.part(test.part()).label(), rig.position(test.part(), test.position()).words());
@@ -90,6 +101,9 @@ record RuleRow(
           String.join(
               Says.OR.text(),
               act.until().stream().map(t -> test(t, signals, rig, units)).toList()));
+    }
+    if (act.pause() != null) {
+      return Says.WAIT_FOR.filled(Times.of(act.pause()));
     }
     if (act.say() != null) {
       return Says.SAY.filled(act.say());

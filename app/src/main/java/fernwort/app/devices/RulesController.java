@@ -66,6 +66,13 @@ class RulesController {
     return PAGE.formatted(id);
   }
 
+  @PostMapping("/{rule}/press")
+  String press(@PathVariable String id, @PathVariable String rule, RedirectAttributes done) {
+    desk.press(id, rule);
+    Done.say(done, Says.PRESSED.filled(rule));
+    return PAGE.formatted(id);
+  }
+
   @PostMapping("/{rule}/remove")
   String remove(@PathVariable String id, @PathVariable String rule, RedirectAttributes done) {
     desk.removeRule(id, rule);

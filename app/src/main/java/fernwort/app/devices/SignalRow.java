@@ -6,9 +6,11 @@ import fernwort.app.units.Units;
 import fernwort.core.kind.Position;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -111,6 +113,41 @@ record SignalRow(
       case TEMPERATURE -> units.show(Measure.TEMPERATURE, amount + KELVIN);
       case PITCH, ROLL, SWITCH, LEAK, PUMP, POSITION -> String.format(Locale.ROOT, "%.1f°", amount);
     };
+  }
+
+  /** Returns what amounts of a kind are measured as, where a mark can be set. */
+  private static Optional<Measure> measure(SignalKind kind) {
+    return kind.said(0).map(Amount::quantity).flatMap(Measure::of);
+  }
+
+  private static double shift(SignalKind kind) {
+    return kind == SignalKind.TEMPERATURE ? KELVIN : 0;
+  }
+
+  /**
+   * Returns an amount as it is typed; empty for none.
+   *
+   * @param amount in the unit of the kind
+   */
+  static String typed(SignalKind kind, @Nullable Double amount, Units units) {
+    return amount == null
+        ? ""
+        : measure(kind).map(m -> units.number(m, amount + shift(kind))).orElse("");
+  }
+
+  /** Returns what was typed in the unit of the kind; null for nothing. */
+  static @Nullable Double parsed(SignalKind kind, String text, Units units) {
+    if (text.isBlank()) {
+      return null;
+    }
+    return measure(kind)
+        .map(m -> units.parse(Says.THE_MARK.text(), m, text) - shift(kind))
+        .orElse(null);
+  }
+
+  /** Returns the sign of the reader's unit for amounts of a kind. */
+  static String sign(SignalKind kind, Units units) {
+    return measure(kind).map(m -> units.unit(m).sign()).orElse("");
   }
 
   private static String state(String state, boolean known) {

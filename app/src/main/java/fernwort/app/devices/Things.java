@@ -206,7 +206,9 @@ final class Things {
         e.command().isBlank()
             ? null
             : new SignalText.Command(
-                e.command().strip(), e.texts(), e.lost().isBlank() ? null : e.lost()));
+                e.command().strip(), e.texts(), e.lost().isBlank() ? null : e.lost()),
+        null,
+        null);
   }
 
   private static @Nullable String id(String[] chosen, String where) {

@@ -28,8 +28,10 @@ import fernwort.core.say.Times;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -48,7 +50,13 @@ class AutomationsController {
 
   private static final double HOUR = 3600;
   private static final int MOST_EVENTS = 40;
+
+  /** The name of a rule that a job becomes is no longer (characters). */
+  private static final int LONGEST_NAME = 40;
+
   private static final double PERCENT = 100;
+  private static final String TANK = Says.TANK.text();
+  private static final String LOWER_PERCENT = Says.LOWER_MARK_PERCENT.text();
 
   private final Descriptions rigs;
   private final States states;
@@ -80,8 +88,9 @@ class AutomationsController {
    * @param other the tank it takes from or changes to
    * @param valve the valve it turns, or {@value #BY_JOB} and the id of a job that it does
    * @param second the valve of the other tank
-   * @param low lower mark (percent)
+   * @param low lower mark (percent); of a frost drain the temperature (°C)
    * @param high upper mark (percent)
+   * @param purge what lets the air out after a change; empty or null for nothing
    */
   record Entered(
       String purpose,
@@ -90,7 +99,8 @@ class AutomationsController {
       String valve,
       String second,
       double low,
-      double high) {
+      double high,
+      @Nullable String purge) {
 
     /** What stands before the id of a job in place of a valve. */
     static final String BY_JOB = "job:";
@@ -112,7 +122,12 @@ class AutomationsController {
       return switch (Automation.purpose(purpose)) {
         case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
         case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
-        case CHANGE_WHEN_DRY -> Automation.changeWhenDry(rig, tank, other, valve, second, lowShare);
+        case CHANGE_WHEN_DRY ->
+            Automation.changeWhenDry(
+                rig, tank, other, valve, second, lowShare, Objects.requireNonNullElse(purge, ""));
+        case FILL_IN_TURN -> Automation.fillInTurn(rig, tank, other, valve, second, highShare);
+        case CIRCULATE -> Automation.circulate(rig, valve);
+        case DRAIN_IN_FROST -> Automation.drainInFrost(rig, valve, low);
         case TOP_UP ->
             job()
                 .map(j -> Automation.topUpBy(rig, tank, other, plan.apply(j), lowShare, highShare))
@@ -163,6 +178,16 @@ class AutomationsController {
                 label(rig, valve),
                 low,
                 high);
+        case FILL_IN_TURN ->
+            String.format(
+                Locale.ROOT,
+                Says.FILL_THEN_EACH_TO.text(),
+                label(rig, tank),
+                label(rig, other),
+                high);
+        case CIRCULATE -> Says.RUN_UNTIL_HOT_WATER_HAS.filled(label(rig, valve));
+        case DRAIN_IN_FROST ->
+            String.format(Locale.ROOT, Says.OPEN_BELOW.text(), label(rig, valve), low);
         case SHUT_ON_LEAK -> Says.CLOSE_EVERY_MOTOR_VALVE_AND_STOP.text();
       };
     }
@@ -186,8 +211,9 @@ class AutomationsController {
    * @param other what the other tank is called; empty where it has none
    * @param valve what the valve is called; empty where it has none
    * @param second what the other valve is called; empty where it has none
-   * @param low whether it has a lower mark
+   * @param low what its lower mark is called; empty where it has none
    * @param high whether it has an upper mark
+   * @param purge what lets air out is called; empty where it has none
    */
   record Offer(
       String id,
@@ -196,29 +222,42 @@ class AutomationsController {
       String other,
       String valve,
       String second,
-      boolean low,
-      boolean high) {
+      String low,
+      boolean high,
+      String purge) {
 
     static final List<Offer> ALL =
         List.of(
             new Offer(
                 "KEEP_BETWEEN",
                 Says.KEEP_A_TANK_BETWEEN_TWO_MARKS.text(),
-                "Tank",
+                TANK,
                 "",
                 Says.VALVE_OR_PUMP_THAT_FILLS_IT.text(),
                 "",
+                LOWER_PERCENT,
                 true,
-                true),
+                ""),
             new Offer(
                 "STOP_WHEN_FULL",
                 Says.STOP_FILLING_WHEN_FULL.text(),
-                "Tank",
+                TANK,
                 "",
                 Says.VALVE_OR_PUMP_THAT_FILLS_IT.text(),
                 "",
-                false,
-                true),
+                "",
+                true,
+                ""),
+            new Offer(
+                "FILL_IN_TURN",
+                Says.FILL_ONE_TANK_THEN_THE_NEXT.text(),
+                Says.TANK_TO_FILL_FIRST.text(),
+                Says.TANK_TO_FILL_THEN.text(),
+                Says.VALVE_THAT_FILLS_THE_FIRST.text(),
+                Says.VALVE_THAT_FILLS_THE_OTHER.text(),
+                "",
+                true,
+                ""),
             new Offer(
                 "CHANGE_WHEN_DRY",
                 Says.CHANGE_TANK_WHEN_ONE_RUNS_DRY.text(),
@@ -226,8 +265,9 @@ class AutomationsController {
                 Says.TANK_TO_CHANGE_TO.text(),
                 Says.ITS_VALVE.text(),
                 Says.VALVE_OF_THE_OTHER_THE_SAME.text(),
-                true,
-                false),
+                LOWER_PERCENT,
+                false,
+                Says.WHAT_LETS_THE_AIR_OUT.text()),
             new Offer(
                 "TOP_UP",
                 Says.TOP_ONE_TANK_UP_FROM_ANOTHER.text(),
@@ -235,8 +275,29 @@ class AutomationsController {
                 Says.TANK_TO_TAKE_FROM.text(),
                 Says.VALVE_OR_PUMP_BETWEEN_THEM.text(),
                 "",
+                LOWER_PERCENT,
                 true,
-                true),
+                ""),
+            new Offer(
+                "CIRCULATE",
+                Says.HOT_WATER_ROUND_AT_A_BUTTON.text(),
+                "",
+                "",
+                Says.LOOP_PUMP.text(),
+                "",
+                "",
+                false,
+                ""),
+            new Offer(
+                "DRAIN_IN_FROST",
+                Says.OPEN_A_DRAIN_IN_FROST.text(),
+                "",
+                "",
+                Says.FROST_DRAIN.text(),
+                "",
+                Says.BELOW_CELSIUS.text(),
+                false,
+                ""),
             new Offer(
                 "SHUT_ON_LEAK",
                 Says.CLOSE_AND_STOP_ALL_ON_A_LEAK.text(),
@@ -244,8 +305,9 @@ class AutomationsController {
                 "",
                 "",
                 "",
+                "",
                 false,
-                false));
+                ""));
 
     static Offer of(String id) {
       return ALL.stream().filter(p -> p.id.equals(id)).findFirst().orElse(ALL.getFirst());
@@ -389,7 +451,8 @@ class AutomationsController {
       @RequestParam(defaultValue = "") String valve,
       @RequestParam(defaultValue = "") String second,
       @RequestParam(defaultValue = "20") String low,
-      @RequestParam(defaultValue = "90") String high) {
+      @RequestParam(defaultValue = "90") String high,
+      @RequestParam(defaultValue = "") String purge) {
     OpenRig rig = rigs.open(id);
     Entered entered =
         new Entered(
@@ -399,7 +462,8 @@ class AutomationsController {
             valve,
             second,
             Form.plain(Says.LOWER_MARK.text(), low),
-            Form.plain(Says.UPPER_MARK.text(), high));
+            Form.plain(Says.UPPER_MARK.text(), high),
+            purge);
     entered.on(rig.rig(), job -> plan(rig, job));
     store.add(rig.id(), mapper.writeValueAsString(entered));
     return "redirect:/rigs/" + id + "/automations";
@@ -416,12 +480,23 @@ class AutomationsController {
             .orElseThrow(() -> new Missing(Says.THAT_AUTOMATION_IS_GONE.text()));
     Entered entered = mapper.readValue(kept.rule(), Entered.class);
     String name =
-        (entered.purpose() + "-" + entered.tank())
+        (entered.purpose() + "-" + (entered.tank().isEmpty() ? entered.valve() : entered.tank()))
             .toLowerCase(Locale.ROOT)
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("-$", "");
     rules.keep(rig.id(), name, entered.on(rig.rig(), job -> plan(rig, job)));
     Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(name));
+    return "redirect:/rigs/" + id + "/rules";
+  }
+
+  /** A job whose handles all have motors becomes a rule at a button, as things stand. */
+  @PostMapping("/job")
+  String job(@PathVariable String id, @RequestParam String job, RedirectAttributes done) {
+    OpenRig rig = rigs.open(id);
+    String name = job.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    String clipped = name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
+    rules.keep(rig.id(), clipped, desk.plan(rig, job, states.of(rig).state()));
+    Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(clipped));
     return "redirect:/rigs/" + id + "/rules";
   }
 

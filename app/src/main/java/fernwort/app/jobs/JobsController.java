@@ -2,6 +2,7 @@ package fernwort.app.jobs;
 
 import fernwort.app.board.NextLines;
 import fernwort.app.board.PlanDrawing;
+import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
@@ -57,6 +58,7 @@ class JobsController {
   private final RunStore store;
   private final PlanDrawing drawings;
   private final NextLines next;
+  private final LiveDesk live;
 
   JobsController(
       Descriptions rigs,
@@ -66,8 +68,10 @@ class JobsController {
       JobRuns runs,
       RunStore store,
       PlanDrawing drawings,
-      NextLines next) {
+      NextLines next,
+      LiveDesk live) {
     this.next = next;
+    this.live = live;
     this.drawings = drawings;
     this.sleep = sleep;
     this.rigs = rigs;
@@ -190,9 +194,18 @@ class JobsController {
     model.addAttribute("job", view(rig, job, units));
     State now = states.of(rig).state();
     model.addAttribute("drawing", drawings.of(rig, now));
-    model.addAttribute("numbers", numbers(desk.plan(rig, job, now)));
+    Plan plan = desk.plan(rig, job, now);
+    model.addAttribute("numbers", numbers(plan));
+    model.addAttribute("byMotors", live.isLive(id) && isByMotors(rig, plan));
     model.addAttribute("asleep", sleep.beforeUse(rig).map(units::say).orElse(""));
     return "jobs/job";
+  }
+
+  /** Tells whether every handle that a plan turns has a motor. */
+  private static boolean isByMotors(OpenRig rig, Plan plan) {
+    return plan.trouble().isEmpty()
+        && !plan.moves().isEmpty()
+        && plan.moves().stream().allMatch(m -> rig.rig().part(m.part()).kind().setsItself());
   }
 
   /** The numbers of the steps at each part, for the drawing. */

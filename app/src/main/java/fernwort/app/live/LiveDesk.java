@@ -316,15 +316,19 @@ public class LiveDesk implements SmartLifecycle {
     if (own == null || link == null || !connected) {
       return;
     }
-    Map<String, Map<String, Double>> tanks = new TreeMap<>();
-    Map<String, Map<String, String>> handles = new TreeMap<>();
+    Map<String, OwnDevice.Telling> rigs = new TreeMap<>();
     for (String rig : bound) {
       Map<String, Double> levels = new TreeMap<>();
       house.levels().of(rig).forEach((tank, level) -> levels.put(tank, level.volume()));
-      tanks.put(rig, levels);
-      handles.put(rig, Optional.ofNullable(rooms.get(rig)).map(Room::handles).orElseGet(Map::of));
+      Room room = rooms.get(rig);
+      rigs.put(
+          rig,
+          room == null
+              ? new OwnDevice.Telling(levels, Map.of(), Map.of(), Map.of())
+              : new OwnDevice.Telling(
+                  levels, room.handles(), room.days(Now.read()), room.rules().told()));
     }
-    own.tell(link, tanks, handles, house.bar().all());
+    own.tell(link, rigs, house.bar().all());
   }
 
   // What is bound and told.

@@ -5,8 +5,10 @@ import fernwort.app.mqtt.Topics;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.stream.Collectors;
 
 /**
  * Fernwort as a device of the Homie convention, version 4, for whoever wants to show or sound what
@@ -19,6 +21,14 @@ final class OwnDevice {
   static final String LOST = "lost";
   private static final String ALARM = "alarm";
   private static final String ALARMS = "alarms";
+  private static final String STRING = "string";
+
+  /** For how many days the water lasts, among the properties of a rig: fresh and gray. */
+  private static final String DAYS = "days-";
+
+  /** What a rule did last, among the properties of a rig. */
+  private static final String RULE = "rule-";
+
   private static final double LITRES = 1000;
 
   private final String root;
@@ -49,45 +59,61 @@ final class OwnDevice {
   }
 
   /**
-   * Says what changed.
+   * What is told of one rig.
    *
-   * @param tanks what sensors tell that tanks hold, by rig and tank (m³)
-   * @param handles how handles stand, by rig and part
+   * @param tanks what sensors tell that tanks hold (m³)
+   * @param handles how handles stand, by part
+   * @param days for how many days the water lasts, by what ends it
+   * @param rules what each rule did last, by its name
    */
-  void tell(
-      Link link,
-      Map<String, Map<String, Double>> tanks,
-      Map<String, Map<String, String>> handles,
-      List<AlarmBar.Row> alarms) {
+  record Telling(
+      Map<String, Double> tanks,
+      Map<String, String> handles,
+      Map<String, Double> days,
+      Map<String, String> rules) {}
+
+  /** Says what changed, rig by rig. */
+  void tell(Link link, Map<String, Telling> rigs, List<AlarmBar.Row> alarms) {
     say(link, "$homie", "4.0.0");
     say(link, "$name", "Fernwort");
-    say(link, "$nodes", String.join(",", tanks.keySet()));
-    tanks.forEach((rig, levels) -> {
-      List<String> words =
-          alarms.stream()
-              .filter(a -> a.rig().equals(rig) && a.calls())
-              .map(a -> a.words().toString())
-              .toList();
-      List<String> properties = new ArrayList<>(List.of(ALARM, ALARMS));
-      properties.addAll(levels.keySet());
-      Map<String, String> stand = handles.getOrDefault(rig, Map.of());
-      stand.keySet().forEach(p -> properties.add(Topics.HANDLE + p));
-      stand.forEach(
-          (part, position) -> property(link, rig, Topics.HANDLE + part, "string", "", position));
-      say(link, rig + "/$name", rig);
-      say(link, rig + "/$properties", String.join(",", properties));
-      property(link, rig, ALARM, "boolean", "", Boolean.toString(!words.isEmpty()));
-      property(link, rig, ALARMS, "string", "", String.join("; ", words));
-      levels.forEach((tank, volume) ->
-          property(
-              link,
-              rig,
-              tank,
-              "float",
-              "L",
-              Double.toString(Math.rint(volume * LITRES * 10) / 10)));
-    });
+    say(link, "$nodes", String.join(",", rigs.keySet()));
+    rigs.forEach((rig, telling) -> tell(link, rig, telling, alarms));
     say(link, "$state", "ready");
+  }
+
+  private void tell(Link link, String rig, Telling telling, List<AlarmBar.Row> alarms) {
+    String words =
+        alarms.stream()
+            .filter(a -> a.rig().equals(rig) && a.calls())
+            .map(a -> a.words().toString())
+            .collect(Collectors.joining("; "));
+    List<String> properties = new ArrayList<>(List.of(ALARM, ALARMS));
+    properties.addAll(telling.tanks().keySet());
+    telling.handles().keySet().forEach(p -> properties.add(Topics.HANDLE + p));
+    telling.days().keySet().forEach(d -> properties.add(DAYS + d));
+    telling.rules().keySet().forEach(r -> properties.add(RULE + r.toLowerCase(Locale.ROOT)));
+    say(link, rig + "/$name", rig);
+    say(link, rig + "/$properties", String.join(",", properties));
+    property(link, rig, ALARM, "boolean", "", Boolean.toString(!words.isEmpty()));
+    property(link, rig, ALARMS, STRING, "", words);
+    telling
+        .tanks()
+        .forEach((tank, volume) -> property(link, rig, tank, "float", "L", one(volume * LITRES)));
+    telling
+        .handles()
+        .forEach(
+            (part, position) -> property(link, rig, Topics.HANDLE + part, STRING, "", position));
+    telling
+        .days()
+        .forEach((what, days) -> property(link, rig, DAYS + what, "float", "d", one(days)));
+    telling
+        .rules()
+        .forEach((rule, did) ->
+            property(link, rig, RULE + rule.toLowerCase(Locale.ROOT), STRING, "", did));
+  }
+
+  private static String one(double amount) {
+    return Double.toString(Math.rint(amount * 10) / 10);
   }
 
   private void property(

@@ -32,6 +32,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.Reading;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,6 +44,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
@@ -82,6 +84,9 @@ final class Room {
   /** A link may be down for so long before that is an alarm (s); own choice. */
   private static final double LINK_PATIENCE = 60;
 
+  /** For how many days the water lasts is counted so often (s); own choice. */
+  private static final double COUNT = 300;
+
   /** Who did something is no longer in the log (characters). */
   private static final int LONGEST_WHO = 40;
 
@@ -117,6 +122,8 @@ final class Room {
   private double unlinked = Double.NaN;
   private boolean dirty = true;
   private Map<String, String> handles = Map.of();
+  private Map<String, Double> days = Map.of();
+  private double counted = Double.NEGATIVE_INFINITY;
 
   Room(String id, House house) {
     this.id = id;
@@ -159,6 +166,25 @@ final class Room {
   /** Returns how handles stood when it looked last. */
   Map<String, String> handles() {
     return handles;
+  }
+
+  /** Returns for how many days the water lasts, by what ends it; looked up now and then. */
+  Map<String, Double> days(Now now) {
+    if (now.steady() - counted >= COUNT) {
+      counted = now.steady();
+      Lasts lasts =
+          Lasts.of(
+              rig.network(),
+              live.seen(house.states().of(rig).state(), now),
+              house.states().habits(rig));
+      Map<String, Double> anew = new TreeMap<>();
+      if (Double.isFinite(lasts.freshDays())) {
+        anew.put("fresh", lasts.freshDays());
+      }
+      lasts.grayDays().filter(Double::isFinite).ifPresent(d -> anew.put("gray", d));
+      days = anew;
+    }
+    return days;
   }
 
   /** Returns the topics it listens to. */
@@ -313,6 +339,11 @@ final class Room {
     keep(minutes.ready(now.wall()), now.wall());
   }
 
+  /** It is looked round at the next turn. */
+  void stir() {
+    dirty = true;
+  }
+
   RuleBook rules() {
     return rules;
   }
@@ -329,7 +360,10 @@ final class Room {
     // Of texts and numbers alone: the hash of an enum differs from start to start.
     return rig.version()
         + " "
-        + live.signals().stream().map(s -> s.name() + SignalText.of(s)).toList().hashCode();
+        + live.signals().stream()
+            .map(s -> s.name() + SignalText.of(s).marked(null, null))
+            .toList()
+            .hashCode();
   }
 
   AsBuilt asBuilt() {
@@ -367,20 +401,23 @@ final class Room {
   RuleBook.Hands hands(Optional<Link> link, Now now) {
     return new RuleBook.Hands() {
       @Override
-      public boolean move(Turn turn, String rule) {
+      public Optional<String> move(Turn turn, String rule) {
         try {
           Link there =
               link.orElseThrow(
                   () -> new Refusal(Says.NO_CONNECTION.with(rig.rig().part(turn.part()).label())));
           command(turn.part(), turn.position(), false, who(rule), there, now);
-          return true;
+          return Optional.empty();
         } catch (StandsAgainst e) {
-          tell(rule, e.warning().title().toString());
-          return false;
+          return against(rule, e.warning().title().toString());
         } catch (Refusal e) {
-          tell(rule, e.saying().toString());
-          return false;
+          return against(rule, e.saying().toString());
         }
+      }
+
+      private Optional<String> against(String rule, String words) {
+        tell(rule, words);
+        return Optional.of(words);
       }
 
       @Override

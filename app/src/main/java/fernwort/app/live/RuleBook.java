@@ -14,7 +14,9 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import tools.jackson.databind.json.JsonMapper;
@@ -37,8 +39,8 @@ final class RuleBook {
   /** How a rule reaches the motors and the people. */
   interface Hands {
 
-    /** Tells a motor to move; false where it cannot be told, or it would be a danger. */
-    boolean move(Turn turn, String rule);
+    /** Tells a motor to move; says why not where it cannot be told, or it would be a danger. */
+    Optional<String> move(Turn turn, String rule);
 
     /** Tells what a rule does. */
     void tell(String rule, String words);
@@ -106,6 +108,14 @@ final class RuleBook {
         .toList();
   }
 
+  /** Returns what each rule that is on did last, or its state where it did nothing yet. */
+  Map<String, String> told() {
+    Map<String, String> told = new TreeMap<>();
+    entries.forEach(
+        (name, entry) -> told.put(name, entry.told.isEmpty() ? entry.state : entry.told));
+    return told;
+  }
+
   /** Keeps a rule; one that is in the middle is put safe first. */
   void put(String name, RuleText text, String state, Hands hands) {
     end(name, hands);
@@ -147,6 +157,20 @@ final class RuleBook {
     return store.remove(rig, name);
   }
 
+  /**
+   * Somebody presses a rule's button.
+   *
+   * @return whether it is there, has one and is on
+   */
+  boolean press(String name, Now now) {
+    Entry entry = entries.get(name);
+    boolean has = entry != null && entry.run.rule().hasButton() && !entry.state.equals(OFF);
+    if (has) {
+      entry.run.press(now.steady());
+    }
+    return has;
+  }
+
   private void end(String name, Hands hands) {
     Entry entry = entries.get(name);
     if (entry != null && entry.run.isActing()) {
@@ -184,7 +208,11 @@ final class RuleBook {
       } else if (!entry.state.equals(OFF)) {
         boolean acting = entry.run.isActing();
         boolean free = acting || entry.run.rule().parts().stream().noneMatch(held::contains);
+        boolean pressed = entry.run.isPressed();
         List<RuleRun.Deed> deeds = entry.run.go(sight, free, now.steady());
+        if (pressed && deeds.isEmpty()) {
+          tell(entry, Says.IT_COULD_NOT_BEGIN.text(), hands);
+        }
         if (entry.state.equals(TELLS) && !deeds.isEmpty()) {
           entry.run.letBe();
           would(entry, hands);
@@ -217,9 +245,10 @@ final class RuleBook {
         tell(entry, Says.THE_RULE_HAS_BEGUN.text(), hands);
       }
       case RuleRun.Moves moves -> {
-        boolean sent = hands.move(moves.turn(), name);
-        if (!sent && entry.run.isActing()) {
+        Optional<String> against = hands.move(moves.turn(), name);
+        if (against.isPresent() && entry.run.isActing()) {
           entry.run.breakOff(RuleRun.Why.MOTOR_FAILED).forEach(d -> take(entry, d, hands));
+          entry.told = Says.BROKEN_OFF_BECAUSE.filled(against.get());
         }
       }
       case RuleRun.Tells tells -> tell(entry, tells.words(), hands);

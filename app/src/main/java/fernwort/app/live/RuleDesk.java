@@ -3,6 +3,8 @@ package fernwort.app.live;
 import fernwort.app.Missing;
 import fernwort.app.services.States;
 import fernwort.core.jobs.automation.Automation;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
 import fernwort.core.live.rule.ReadyRules;
 import fernwort.core.live.rule.Rule;
@@ -125,6 +127,37 @@ public class RuleDesk {
         ReadyRules.of(built.rig().network(), built.signals())
             .of(name, automation, states.of(built.rig()).state());
     return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
+  }
+
+  /** Makes a rule of a job, at a button, as things stand. */
+  public RuleNow keep(String rig, String name, Plan plan) {
+    Room.AsBuilt built = live.in(rig, Room::asBuilt);
+    Rule rule =
+        ReadyRules.of(built.rig().network(), built.signals())
+            .atButton(name, plan, states.of(built.rig()).state());
+    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
+  }
+
+  /**
+   * Presses the button of a rule.
+   *
+   * @throws Refusal when it has none or is off
+   */
+  public RuleNow press(String rig, String name) {
+    rule(rig, name);
+    if (!live.connection().connected()) {
+      throw new Refusal(Says.NO_CONNECTION_AT_ALL.with());
+    }
+    live.in(
+        rig,
+        room -> {
+          if (!room.rules().press(name, Now.read())) {
+            throw new Refusal(Says.THE_RULE_HAS_NO_BUTTON.with(name));
+          }
+          room.stir();
+          return true;
+        });
+    return rule(rig, name);
   }
 
   /** Takes a rule away; one that is in the middle is put safe first. */

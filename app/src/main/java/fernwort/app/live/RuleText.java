@@ -6,6 +6,7 @@ import fernwort.core.live.rule.Rule;
 import fernwort.core.network.Turn;
 import fernwort.core.say.Refusal;
 import java.util.List;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -33,10 +34,12 @@ public record RuleText(
 
   /**
    * Something that holds or does not: a signal above or below an amount, a contact that is on or
-   * off, or a part in a position.
+   * off, a part in a position, the rule's button pressed, or any of several such.
    *
    * @param margin how far it has to come back until it holds no more
    * @param lasting for how long it has to hold (s)
+   * @param pressed true for the rule's button
+   * @param any one of these is enough
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   public record Test(
@@ -47,9 +50,50 @@ public record RuleText(
       @Nullable Double margin,
       @Nullable @JsonProperty("for") Double lasting,
       @Nullable String part,
-      @Nullable String position) {
+      @Nullable String position,
+      @Nullable Boolean pressed,
+      @Nullable List<Test> any) {
+
+    private static final Test NOTHING =
+        new Test(null, null, null, null, null, null, null, null, null, null);
+
+    private static Test handle(String part, String position) {
+      return new Test(null, null, null, null, null, null, part, position, null, null);
+    }
+
+    private static Test contact(Rule.Contact c) {
+      return new Test(c.signal(), null, null, c.on(), null, c.lasting(), null, null, null, null);
+    }
+
+    private static Test amount(Rule.Amount a) {
+      return new Test(
+          a.signal(),
+          a.above() ? a.amount() : null,
+          a.above() ? null : a.amount(),
+          null,
+          a.margin(),
+          a.lasting(),
+          null,
+          null,
+          null,
+          null);
+    }
+
+    private Test withPressed() {
+      return new Test(signal, above, below, is, margin, lasting, part, position, true, any);
+    }
+
+    private Test withAny(List<Test> several) {
+      return new Test(signal, above, below, is, margin, lasting, part, position, pressed, several);
+    }
 
     Rule.Test test() {
+      if (Boolean.TRUE.equals(pressed)) {
+        return new Rule.Pressed();
+      }
+      if (any != null) {
+        return new Rule.Any(tests(any));
+      }
       double lasts = lasting == null ? 0 : lasting;
       if (part != null && position != null) {
         return new Rule.Handle(part, position);
@@ -69,19 +113,11 @@ public record RuleText(
 
     static Test of(Rule.Test test) {
       return switch (test) {
-        case Rule.Handle h -> new Test(null, null, null, null, null, null, h.part(), h.position());
-        case Rule.Contact c ->
-            new Test(c.signal(), null, null, c.on(), null, c.lasting(), null, null);
-        case Rule.Amount a ->
-            new Test(
-                a.signal(),
-                a.above() ? a.amount() : null,
-                a.above() ? null : a.amount(),
-                null,
-                a.margin(),
-                a.lasting(),
-                null,
-                null);
+        case Rule.Handle h -> handle(h.part(), h.position());
+        case Rule.Contact c -> contact(c);
+        case Rule.Amount a -> amount(a);
+        case Rule.Pressed p -> NOTHING.withPressed();
+        case Rule.Any several -> NOTHING.withAny(several.of().stream().map(Test::of).toList());
       };
     }
   }
@@ -106,21 +142,27 @@ public record RuleText(
   }
 
   /**
-   * A step: it turns a part to a position, waits until one of these holds, or says something.
+   * A step: it turns a part to a position, waits until one of these holds or for a while, or says
+   * something.
    *
    * @param turn the part
    * @param to the position
+   * @param pause how long it waits (s)
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   public record Act(
       @Nullable String turn,
       @Nullable String to,
       @Nullable List<Test> until,
-      @Nullable String say) {
+      @Nullable String say,
+      @Nullable Double pause) {
 
     Rule.Act act() {
       if (until != null) {
-        return new Rule.Until(until.stream().map(Test::test).toList());
+        return new Rule.Until(tests(until));
+      }
+      if (pause != null) {
+        return new Rule.Pause(pause);
       }
       if (say != null) {
         return new Rule.Say(say.length() > LONGEST ? say.substring(0, LONGEST) : say);
@@ -130,9 +172,11 @@ public record RuleText(
 
     static Act of(Rule.Act act) {
       return switch (act) {
-        case Rule.Move m -> new Act(m.turn().part(), m.turn().position(), null, null);
-        case Rule.Until u -> new Act(null, null, u.any().stream().map(Test::of).toList(), null);
-        case Rule.Say s -> new Act(null, null, null, s.words());
+        case Rule.Move m -> new Act(m.turn().part(), m.turn().position(), null, null, null);
+        case Rule.Until u ->
+            new Act(null, null, u.any().stream().map(Test::of).toList(), null, null);
+        case Rule.Say s -> new Act(null, null, null, s.words(), null);
+        case Rule.Pause p -> new Act(null, null, null, null, p.seconds());
       };
     }
   }
@@ -146,18 +190,29 @@ public record RuleText(
         name,
         tests(when),
         tests(onlyIf),
-        acts == null ? List.of() : acts.stream().map(Act::act).toList(),
+        all(acts).map(Act::act).toList(),
         atMost == null ? AN_HOUR : atMost,
         moves(then),
         moves(onFailure));
   }
 
+  /** Returns what is in a list, if anything; a hole in it is nothing to be guessed at. */
+  private static <T> Stream<T> all(@Nullable List<T> list) {
+    if (list == null) {
+      return Stream.empty();
+    }
+    if (list.contains(null)) {
+      throw new Refusal(Says.A_LIST_HAS_A_HOLE.with());
+    }
+    return list.stream();
+  }
+
   private static List<Rule.Test> tests(@Nullable List<Test> tests) {
-    return tests == null ? List.of() : tests.stream().map(Test::test).toList();
+    return all(tests).map(Test::test).toList();
   }
 
   private static List<Turn> moves(@Nullable List<Move> moves) {
-    return moves == null ? List.of() : moves.stream().map(Move::turned).toList();
+    return all(moves).map(Move::turned).toList();
   }
 
   /** Writes a rule. */

@@ -18,12 +18,17 @@ enum Says implements Phrase {
   SO_MANY_SIGNALS("A rig can have {} signals; take one away first"),
   CANNOT_BE_TOLD("{} cannot be told to move; bind its motor on Devices first"),
   SENDS_NOTHING_FOR("Nothing is sent for “{}” of {}; give its text on Devices"),
+  NO_CONNECTION_AT_ALL("There is no connection to the broker; do it by hand, or see Devices"),
   NO_CONNECTION("There is no connection to the broker; turn {} by hand"),
   QUIET_FOR("Quiet can be from 1 minute to a day; choose a time"),
   BY_SENSOR("{}, by sensor"),
   ALARM_SEEN("Alarm seen: {}, since {}"),
   // RuleText: a rule as programs and the database write it.
   A_TEST_IS_OF("A test needs a signal with above, below or is, or a part with its position"),
+  A_LIST_HAS_A_HOLE("A list of the rule has an empty place; take it out"),
+  THE_RULE_HAS_NO_BUTTON("“{}” has no button, or is off; see what it waits for"),
+  IT_COULD_NOT_BEGIN(
+      "It could not begin: another rule is at work on the same parts, or not all it needs is so"),
   A_MOVE_IS("A step that turns something needs the part as turn and its position as to"),
 
   // RuleBook: the rules of one rig as they go on.
@@ -33,6 +38,7 @@ enum Says implements Phrase {
   THE_RULE_HAS_BEGUN("It has begun"),
   THE_RULE_HAS_ENDED("It has ended"),
   BROKEN_OFF_SIGNAL("Broken off: a sensor cannot be trusted any more"),
+  BROKEN_OFF_BECAUSE("Broken off: {}"),
   BROKEN_OFF_MOTOR("Broken off: a motor did not arrive, or could not be told to move"),
   BROKEN_OFF_TIME("Broken off: it took longer than it may"),
   BROKEN_OFF_STOP("Broken off: it was stopped in the middle"),

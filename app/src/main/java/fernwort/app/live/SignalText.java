@@ -25,6 +25,8 @@ import org.jspecify.annotations.Nullable;
  * @param scale what the number is multiplied by (1)
  * @param offset what is added after that
  * @param command how a motor is told to move
+ * @param alarmAbove it is an alarm from here up (in the unit of the kind)
+ * @param alarmBelow it is an alarm from here down (in the unit of the kind)
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record SignalText(
@@ -40,7 +42,9 @@ public record SignalText(
     @Nullable String pointer,
     @Nullable Double scale,
     @Nullable Double offset,
-    @Nullable Command command) {
+    @Nullable Command command,
+    @Nullable Double alarmAbove,
+    @Nullable Double alarmBelow) {
 
   /**
    * How a motor is told to move.
@@ -75,7 +79,20 @@ public record SignalText(
                 new Signal.Drive(
                     text(c.topic()),
                     c.payloads() == null ? Map.of() : c.payloads(),
-                    text(c.lost()))));
+                    text(c.lost()))),
+        new Signal.Marks(Optional.ofNullable(alarmAbove), Optional.ofNullable(alarmBelow)));
+  }
+
+  /**
+   * Returns it with other marks.
+   *
+   * @param above it is an alarm from here up (in the unit of the kind); null for none
+   * @param below it is an alarm from here down (in the unit of the kind); null for none
+   */
+  public SignalText marked(@Nullable Double above, @Nullable Double below) {
+    return new SignalText(
+        kind, part, place, line, tray, as, height, wet, topic, pointer, scale, offset, command,
+        above, below);
   }
 
   private Signal.Subject subject(SignalKind is) {
@@ -137,7 +154,9 @@ public record SignalText(
         signal
             .drive()
             .map(d -> new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost()))
-            .orElse(null));
+            .orElse(null),
+        signal.marks().above().orElse(null),
+        signal.marks().below().orElse(null));
   }
 
   private static @Nullable String id(Signal.Subject on, SignalKind.Where where) {

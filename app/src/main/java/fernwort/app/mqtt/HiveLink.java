@@ -1,14 +1,6 @@
 package fernwort.app.mqtt;
 
-import com.hivemq.client.mqtt.MqttClientSslConfig;
-import com.hivemq.client.mqtt.MqttGlobalPublishFilter;
-import com.hivemq.client.mqtt.datatypes.MqttQos;
 import com.hivemq.client.mqtt.lifecycle.MqttClientDisconnectedContext;
-import com.hivemq.client.mqtt.mqtt5.Mqtt5AsyncClient;
-import com.hivemq.client.mqtt.mqtt5.Mqtt5Client;
-import com.hivemq.client.mqtt.mqtt5.Mqtt5ClientBuilder;
-import com.hivemq.client.mqtt.mqtt5.message.publish.Mqtt5Publish;
-import com.hivemq.client.mqtt.mqtt5.message.subscribe.suback.Mqtt5SubAck;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -21,27 +13,22 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
-/** A connection by MQTT 5. */
+/** A connection by MQTT 5, or by 3.1.1 where the broker speaks nothing newer. */
 public final class HiveLink implements Link {
 
   private static final Logger LOG = LoggerFactory.getLogger(HiveLink.class);
 
-  /** A broker that was gone is looked for again after so long (s); own choice. */
-  private static final long FIRST_PAUSE = 1;
+  /** The pause before the other version is tried grows no longer after so many times. */
+  private static final int MOST_DOUBLINGS = 6;
 
-  /** At the latest after so long (s); own choice. */
-  private static final long LONGEST_PAUSE = 60;
-
-  /** A silent connection is tried so often (s); own choice. */
-  private static final int KEEP_ALIVE = 15;
-
-  /** The broker sends no longer messages (bytes); own choice. */
-  private static final int LONGEST_MESSAGE = 256 * 1024;
-
-  private final Mqtt5AsyncClient client;
+  private final BrokerAddress address;
   private final Access access;
+  private final Listener listener;
   private final Set<String> topics = new HashSet<>();
+  private volatile Wire wire;
   private volatile boolean closed;
+  private volatile boolean everConnected;
+  private volatile int changes;
 
   /** A message that the broker keeps under a topic when a connection breaks. */
   public record Will(String topic, String payload) {}
@@ -64,37 +51,48 @@ public final class HiveLink implements Link {
 
   /** Prepares it; {@link #open} begins. */
   public HiveLink(BrokerAddress address, Access access, Listener listener) {
+    this.address = address;
     this.access = access;
-    Mqtt5ClientBuilder builder =
-        Mqtt5Client.builder()
-            .identifier(access.clientId())
-            .serverHost(address.host())
-            .serverPort(address.port())
-            .executorConfig()
-            .nettyThreads(1)
-            .applyExecutorConfig()
-            .automaticReconnect()
-            .initialDelay(FIRST_PAUSE, TimeUnit.SECONDS)
-            .maxDelay(LONGEST_PAUSE, TimeUnit.SECONDS)
-            .applyAutomaticReconnect()
-            .addConnectedListener(context -> {
-              resubscribe();
-              listener.connected();
-            })
-            .addDisconnectedListener(context -> listener.disconnected(why(context)));
-    if (address.secure()) {
-      var tls = MqttClientSslConfig.builder();
-      if (access.trusted() != null) {
-        tls.trustManagerFactory(access.trusted());
-      }
-      builder = builder.sslConfig(tls.build());
+    this.listener = listener;
+    wire = new Wire5(address, access, ears());
+  }
+
+  private Wire.Ears ears() {
+    return new Wire.Ears(context -> connected(), this::disconnected, listener);
+  }
+
+  private void connected() {
+    everConnected = true;
+    resubscribe();
+    listener.connected();
+  }
+
+  /** A broker that does not speak this version is asked in the other one. */
+  private void disconnected(MqttClientDisconnectedContext context) {
+    listener.disconnected(why(context));
+    if (!everConnected && !closed && wire.isRefused(context.getCause())) {
+      context.getReconnector().reconnect(false);
+      long pause =
+          Math.min(Wire.LONGEST_PAUSE, Wire.FIRST_PAUSE << Math.min(changes / 2, MOST_DOUBLINGS));
+      // The first time at once: an older broker is nothing unusual.
+      long wait = changes == 0 ? 0 : pause;
+      changes++;
+      CompletableFuture.delayedExecutor(wait, TimeUnit.SECONDS).execute(this::change);
     }
-    client = builder.buildAsync();
-    client.publishes(
-        MqttGlobalPublishFilter.ALL,
-        (Mqtt5Publish message) ->
-            listener.message(
-                message.getTopic().toString(), message.getPayloadAsBytes(), message.isRetain()));
+  }
+
+  private void change() {
+    if (closed) {
+      return;
+    }
+    wire =
+        wire instanceof Wire5
+            ? new Wire3(address, access, ears())
+            : new Wire5(address, access, ears());
+    open();
+    if (closed) {
+      wire.disconnect();
+    }
   }
 
   private static String why(MqttClientDisconnectedContext context) {
@@ -108,30 +106,7 @@ public final class HiveLink implements Link {
 
   @Override
   public void open() {
-    var connect =
-        client
-            .connectWith()
-            .cleanStart(true)
-            .willPublish()
-            .topic(access.will().topic())
-            .payload(access.will().payload().getBytes(StandardCharsets.UTF_8))
-            .qos(MqttQos.AT_LEAST_ONCE)
-            .retain(true)
-            .applyWillPublish()
-            .keepAlive(KEEP_ALIVE)
-            .restrictions()
-            .maximumPacketSize(LONGEST_MESSAGE)
-            .applyRestrictions();
-    if (!access.user().isEmpty()) {
-      connect =
-          connect
-              .simpleAuth()
-              .username(access.user())
-              .password(access.password().getBytes(StandardCharsets.UTF_8))
-              .applySimpleAuth();
-    }
-    connect
-        .send()
+    wire.connect()
         .whenComplete((done, failed) -> {
           if (failed != null && !closed) {
             LOG.debug("the broker does not answer", failed);
@@ -144,26 +119,22 @@ public final class HiveLink implements Link {
     synchronized (topics) {
       all = new HashSet<>(topics);
     }
-    all.forEach(this::ask);
+    all.forEach(wire::subscribe);
   }
 
   @Override
   public CompletableFuture<Void> subscribe(Set<String> more) {
-    List<CompletableFuture<Mqtt5SubAck>> asked = new ArrayList<>();
+    List<CompletableFuture<?>> asked = new ArrayList<>();
     for (String topic : more) {
       boolean added;
       synchronized (topics) {
         added = topics.add(topic);
       }
-      if (added && client.getState().isConnected()) {
-        asked.add(ask(topic));
+      if (added && wire.isConnected()) {
+        asked.add(wire.subscribe(topic));
       }
     }
     return CompletableFuture.allOf(asked.toArray(CompletableFuture[]::new));
-  }
-
-  private CompletableFuture<Mqtt5SubAck> ask(String topic) {
-    return client.subscribeWith().topicFilter(topic).qos(MqttQos.AT_LEAST_ONCE).send();
   }
 
   @Override
@@ -173,28 +144,22 @@ public final class HiveLink implements Link {
       synchronized (topics) {
         removed = topics.remove(topic);
       }
-      if (removed && client.getState().isConnected()) {
-        client.unsubscribeWith().topicFilter(topic).send();
+      if (removed && wire.isConnected()) {
+        wire.unsubscribe(topic);
       }
     }
   }
 
   @Override
   public void publish(String topic, String payload, boolean kept) {
-    if (client.getState().isConnected()) {
-      client
-          .publishWith()
-          .topic(topic)
-          .payload(payload.getBytes(StandardCharsets.UTF_8))
-          .qos(MqttQos.AT_LEAST_ONCE)
-          .retain(kept)
-          .send();
+    if (wire.isConnected()) {
+      wire.publish(topic, payload.getBytes(StandardCharsets.UTF_8), kept);
     }
   }
 
   @Override
   public void close() {
     closed = true;
-    client.disconnect();
+    wire.disconnect();
   }
 }

@@ -123,7 +123,9 @@ class LiveDemo implements AutoCloseable {
         null,
         scale(sensor.kind()),
         null,
-        command);
+        command,
+        null,
+        null);
   }
 
   private static @Nullable Double scale(SignalKind kind) {

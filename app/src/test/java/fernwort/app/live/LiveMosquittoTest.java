@@ -248,6 +248,54 @@ class LiveMosquittoTest {
   }
 
   @Test
+  void aRuleAtAButtonActsWhenItIsPressedAndAMarkOfOnesOwnCalls() throws IOException {
+    put(
+        "bed",
+        "{\"kind\":\"temperature\",\"place\":\"bed\",\"topic\":\"van/b\",\"alarmAbove\":30}");
+    put(
+        "arch",
+        "{\"kind\":\"position\",\"part\":\"arch-motor\",\"topic\":\"van/arch\",\"command\":"
+            + "{\"topic\":\"van/arch/set\",\"payloads\":{\"open\":\"OPEN\",\"shut\":\"CLOSE\"}}}");
+    String to = handle("arch-motor").equals("open") ? "shut" : "open";
+    String rule = TERN + "/live/rules/arch";
+    var kept =
+        copy.change(
+            "PUT",
+            rule,
+            "{\"when\":[{\"pressed\":true}],\"do\":[{\"turn\":\"arch-motor\",\"to\":\""
+                + to
+                + "\"},{\"pause\":1},{\"say\":\"done\"}],\"atMost\":60,\"state\":\"live\"}");
+    assertThat(kept.statusCode()).as(kept.body()).isEqualTo(200);
+    assertThat(get(rule).at("/rule/when/0/pressed").asBoolean()).isTrue();
+    assertThat(get(rule).at("/rule/do/1/pause").asDouble()).isEqualTo(1);
+    assertThat(copy.change("POST", rule + "/press", "").statusCode()).isEqualTo(202);
+    assertThat(
+            until(() -> {
+              broker.say("van/arch", to.equals("open") ? "OPEN" : "CLOSE");
+              return handle("arch-motor").equals(to);
+            }))
+        .isTrue();
+    assertThat(until(() -> get(rule).get("told").asString().equals("It has ended"))).isTrue();
+    String own = "homie/" + copy.bean(BrokerSettings.class).clientId();
+    assertThat(until(() -> broker.heard(own + "/tern/rule-arch").contains("ended"))).isTrue();
+    assertThat(until(() -> !broker.heard(own + "/tern/days-fresh").isEmpty())).isTrue();
+    copy.change(
+        "PUT", rule, "{\"when\":[{\"pressed\":true}],\"do\":[{\"say\":\"x\"}],\"state\":\"off\"}");
+    assertThat(copy.change("POST", rule + "/press", "").body())
+        .contains("has no button, or is off");
+    copy.change("DELETE", rule, "");
+    copy.change("DELETE", TERN + "/live/signals/arch", "");
+    broker.say("van/b", "31");
+    assertThat(until(() -> alarms(a -> a.get("code").asString().equals("ABOVE_MARK")))).isTrue();
+    broker.say("van/b", "20");
+    assertThat(
+            put(
+                "bed",
+                "{\"kind\":\"temperature\",\"place\":\"bed\",\"topic\":\"van/b\",\"alarmAbove\":9e9}"))
+        .isEqualTo(422);
+  }
+
+  @Test
   void devicesAreFoundAndWhatIsWrongIsRefusedByName() throws IOException {
     broker.announce();
     assertThat(

@@ -10,6 +10,10 @@ public enum AlarmCode {
   LEAK(Severity.DANGER, 0, Says.LEAK),
   /** A fresh tank is full and water still runs to it. */
   FRESH_FULL(Severity.WARNING, 5, Says.FRESH_FULL),
+  /** Something has come up to a mark that somebody set. */
+  ABOVE_MARK(Severity.WARNING, 30, Says.ABOVE_MARK),
+  /** Something has come down to a mark that somebody set. */
+  BELOW_MARK(Severity.WARNING, 30, Says.BELOW_MARK),
   /** A gray tank is nearly full. */
   GRAY_HIGH(Severity.WARNING, 10, Says.GRAY_HIGH),
   /** A pump runs longer than a tap is ever open, and no tap is known to be. */
@@ -44,6 +48,8 @@ public enum AlarmCode {
     return switch (this) {
       case LEAK -> Says.SWITCH_LEAK.text();
       case FRESH_FULL -> Says.SWITCH_FRESH_FULL.text();
+      case ABOVE_MARK -> Says.SWITCH_ABOVE_MARK.text();
+      case BELOW_MARK -> Says.SWITCH_BELOW_MARK.text();
       case GRAY_HIGH -> Says.SWITCH_GRAY_HIGH.text();
       case PUMP_LONG -> Says.SWITCH_PUMP_LONG.text();
       case PUMP_AIR -> Says.SWITCH_PUMP_AIR.text();

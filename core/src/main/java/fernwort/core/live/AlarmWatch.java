@@ -79,6 +79,7 @@ final class AlarmWatch {
     Situation situation = new Situation(state);
     for (LiveRig.Told one : told) {
       lost(one).ifPresent(causes::add);
+      marks(one, causes);
       switch (one.signal().kind()) {
         case LEAK -> leak(one).ifPresent(causes::add);
         case LEVEL -> level(one, situation, now, causes);
@@ -109,6 +110,28 @@ final class AlarmWatch {
     return silent && one.raw().isPresent()
         ? cause(AlarmCode.SIGNAL_LOST, one.signal().name(), one.signal().name())
         : Optional.empty();
+  }
+
+  /** Beyond the marks that somebody set. */
+  private void marks(LiveRig.Told one, List<AlarmCause> causes) {
+    Signal signal = one.signal();
+    if (!one.state().canBeActedOn() || !(one.value().orElse(null) instanceof Value.Amount told)) {
+      return;
+    }
+    double amount = told.amount();
+    // One thing may have several sensors: each mark is an alarm of its own.
+    String part = signal.kind() == SignalKind.LEVEL ? signal.on().id() : signal.name();
+    signal
+        .kind()
+        .said(amount)
+        .ifPresent(said -> {
+          if (signal.marks().above().filter(m -> amount >= m).isPresent()) {
+            cause(AlarmCode.ABOVE_MARK, part, thing(signal), said).ifPresent(causes::add);
+          }
+          if (signal.marks().below().filter(m -> amount <= m).isPresent()) {
+            cause(AlarmCode.BELOW_MARK, part, thing(signal), said).ifPresent(causes::add);
+          }
+        });
   }
 
   private Optional<AlarmCause> leak(LiveRig.Told one) {

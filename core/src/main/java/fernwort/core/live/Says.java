@@ -16,6 +16,9 @@ enum Says implements Phrase {
   THE_SCALE_MUST_BE_A_NUMBER("Scale and offset must be numbers, and the scale not 0"),
   SAY_WHAT_IS_SENT_FOR("Say what is sent for “{}”, in at most {} characters"),
   TWO_POSITIONS_SEND_THE_SAME("Two positions send the same text; give each its own"),
+  A_MARK_IS_AN_AMOUNT(
+      "A mark must be an amount that a sensor can tell; “{}” has none, or the mark is beyond it"),
+  THE_LOWER_MARK_LIES_UNDER("The lower mark must lie under the upper one; change one"),
   CANNOT_TELL_OF("A signal of kind “{}” cannot be of this: {}; see which kind fits"),
   THE_RIG_HAS_NO_LINE("The rig has no line “{}”; check its id"),
   IS_NOT_A_TANK("{} is not a tank; choose a tank"),
@@ -28,6 +31,8 @@ enum Says implements Phrase {
   // AlarmWatch: finds what is a reason for an alarm.
   LEAK("Water at {}"),
   FRESH_FULL("{} is full and still filling"),
+  ABOVE_MARK("{} is up to {}, at or over your mark"),
+  BELOW_MARK("{} is down to {}, at or under your mark"),
   GRAY_HIGH("{} is nearly full: {}"),
   PUMP_LONG("{} runs on and no tap is open"),
   PUMP_AIR("{} draws air"),
@@ -42,6 +47,8 @@ enum Says implements Phrase {
   // AlarmCode: what an alarm is called where it is switched on or off.
   SWITCH_LEAK("Water where none should be"),
   SWITCH_FRESH_FULL("Fresh is full and still filling"),
+  SWITCH_ABOVE_MARK("Up to a mark of your own"),
+  SWITCH_BELOW_MARK("Down to a mark of your own"),
   SWITCH_GRAY_HIGH("Gray is nearly full"),
   SWITCH_PUMP_LONG("A pump runs on and no tap is open"),
   SWITCH_PUMP_AIR("A pump draws air"),

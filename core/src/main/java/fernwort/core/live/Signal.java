@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /**
  * One property of a device, bound to one thing of a rig.
@@ -23,6 +24,7 @@ import java.util.regex.Pattern;
  * @param wet the value that means water, or on; empty for the usual ones
  * @param source where its messages come from
  * @param drive how a motor valve or a pump is told to move, if it can be
+ * @param marks at which amounts it is a reason for an alarm
  */
 public record Signal(
     String name,
@@ -32,7 +34,8 @@ public record Signal(
     Optional<Double> height,
     String wet,
     Source source,
-    Optional<Drive> drive) {
+    Optional<Drive> drive,
+    Marks marks) {
 
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_TOPIC = 200;
@@ -104,8 +107,45 @@ public record Signal(
     }
   }
 
+  /**
+   * The amounts beyond which a signal is a reason for an alarm.
+   *
+   * @param above it is one from here up (in the unit of the kind)
+   * @param below it is one from here down (in the unit of the kind)
+   */
+  public record Marks(Optional<Double> above, Optional<Double> below) {
+
+    /** No mark. */
+    public static final Marks NONE = new Marks(Optional.empty(), Optional.empty());
+  }
+
   public Signal {
     checkName(name);
+    boolean sound =
+        Stream.of(marks.above(), marks.below())
+            .flatMap(Optional::stream)
+            .allMatch(m -> kind.said(m).isPresent() && kind.isPlausible(m));
+    if (!sound) {
+      throw new Refusal(Says.A_MARK_IS_AN_AMOUNT.with(kind.written()));
+    }
+    if (marks.above().isPresent()
+        && marks.below().isPresent()
+        && marks.above().get() <= marks.below().get()) {
+      throw new Refusal(Says.THE_LOWER_MARK_LIES_UNDER.with());
+    }
+  }
+
+  /** A signal without marks. */
+  public Signal(
+      String name,
+      SignalKind kind,
+      Subject on,
+      As as,
+      Optional<Double> height,
+      String wet,
+      Source source,
+      Optional<Drive> drive) {
+    this(name, kind, on, as, height, wet, source, drive, Marks.NONE);
   }
 
   /**

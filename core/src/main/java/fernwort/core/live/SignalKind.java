@@ -1,9 +1,12 @@
 package fernwort.core.live;
 
+import fernwort.core.say.Amount;
+import fernwort.core.say.Quantity;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -39,6 +42,9 @@ public enum SignalKind {
     STOP
   }
 
+  /** 0 °C (K). */
+  private static final double KELVIN = 273.15;
+
   private final Form form;
   private final String unit;
   private final double least;
@@ -71,6 +77,21 @@ public enum SignalKind {
    */
   public boolean isPlausible(double amount) {
     return amount >= least && amount <= most;
+  }
+
+  /**
+   * Returns an amount of it as it is said; nothing where no mark can be set.
+   *
+   * @param amount what it tells (in the unit of the kind)
+   */
+  public Optional<Amount> said(double amount) {
+    return switch (this) {
+      case LEVEL, TOTAL -> Optional.of(Amount.volume(amount));
+      case FLOW -> Optional.of(Amount.flow(amount));
+      case PRESSURE -> Optional.of(Amount.pressure(amount));
+      case TEMPERATURE -> Optional.of(new Amount(Quantity.TEMPERATURE, amount + KELVIN));
+      case SWITCH, LEAK, PUMP, POSITION, PITCH, ROLL -> Optional.empty();
+    };
   }
 
   /** Tells whether a signal of this kind can tell of such a thing. */

@@ -46,6 +46,21 @@ class AlarmWatchTest {
   }
 
   @Test
+  void aMarkOfOnesOwnCallsOnBothSidesAndNotBetween() {
+    LiveBench marked = new LiveBench().withMarks("seat", "garage", 30, 8);
+    marked.say("seat", "20");
+    assertThat(marked.causes()).isEmpty();
+    marked.say("seat", "30");
+    assertThat(marked.live().causes(marked.state, marked.now))
+        .singleElement()
+        .satisfies(c ->
+            assertThat(c.words())
+                .hasToString("Garage, right is up to 30 °C, at or over your mark"));
+    marked.say("seat", "7.9");
+    assertThat(marked.causes()).containsExactly(AlarmCode.BELOW_MARK);
+  }
+
+  @Test
   void aSensorThatFallsSilentAsksAndOneThatNeverSpokeDoesNot() {
     bench.keepSaying("litres", "40", 10);
     bench.later(200);

@@ -54,6 +54,22 @@ final class LiveBench {
     return this;
   }
 
+  /** A sensor of the air at a place, with the marks at which it calls (°C). */
+  LiveBench withMarks(String name, String place, double above, double below) {
+    signals.add(
+        new Signal(
+            name,
+            SignalKind.TEMPERATURE,
+            new Subject(Where.PLACE, place),
+            Signal.As.VOLUME,
+            Optional.empty(),
+            "",
+            new Source("van/" + name, "", 1, 0),
+            Optional.empty(),
+            new Signal.Marks(Optional.of(above), Optional.of(below))));
+    return this;
+  }
+
   LiveBench withMotor(String name, String part) {
     signals.add(
         new Signal(

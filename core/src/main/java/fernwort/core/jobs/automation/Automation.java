@@ -17,6 +17,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -24,8 +25,20 @@ import java.util.Set;
  *
  * @param purpose what it is for
  * @param rules its rules, looked at in this order
+ * @param onlyWhile how handles have to be for it to begin
+ * @param purge what lets the air out after it, for a while
+ * @param changesTo the tank that is drawn from after it, where it changes that
  */
-public record Automation(Aim purpose, List<Rule> rules) {
+public record Automation(
+    Aim purpose,
+    List<Rule> rules,
+    List<Turn> onlyWhile,
+    List<Turn> purge,
+    Optional<String> changesTo) {
+
+  private Automation(Aim purpose, List<Rule> rules) {
+    this(purpose, rules, List.of(), List.of(), Optional.empty());
+  }
 
   /** What an automation is for. */
   public enum Aim {
@@ -33,6 +46,9 @@ public record Automation(Aim purpose, List<Rule> rules) {
     STOP_WHEN_FULL,
     CHANGE_WHEN_DRY,
     TOP_UP,
+    FILL_IN_TURN,
+    CIRCULATE,
+    DRAIN_IN_FROST,
     SHUT_ON_LEAK
   }
 
@@ -48,6 +64,12 @@ public record Automation(Aim purpose, List<Rule> rules) {
   /** A leak sensor is wet. */
   public record Leak() implements When {}
 
+  /** It is colder than this (°C). */
+  public record Cold(double celsius) implements When {}
+
+  /** Somebody has pressed a button. */
+  public record Button() implements When {}
+
   /**
    * One rule.
    *
@@ -62,6 +84,8 @@ public record Automation(Aim purpose, List<Rule> rules) {
 
   public Automation {
     rules = List.copyOf(rules);
+    onlyWhile = List.copyOf(onlyWhile);
+    purge = List.copyOf(purge);
   }
 
   /**
@@ -97,16 +121,93 @@ public record Automation(Aim purpose, List<Rule> rules) {
    * one selector that stands between them.
    *
    * @param low mark at which the first counts as dry (share of the tank, 0 to 1)
+   * @param purge what is opened for a while after it to let the air out; empty for nothing
    */
   public static Automation changeWhenDry(
-      Rig rig, String tank, String other, String from, String to, double low) {
+      Rig rig, String tank, String other, String from, String to, double low, String purge) {
     marks(low, 1);
     watches(rig, tank);
     List<Turn> turns =
         from.equals(to)
             ? List.of(to(rig, to, other))
             : List.of(to(rig, to, other), away(rig, from, tank));
-    return new Automation(Aim.CHANGE_WHEN_DRY, List.of(new Rule(new Low(tank, low), turns)));
+    List<Turn> air = purge.isEmpty() ? List.of() : List.of(opened(actor(rig, purge)));
+    return new Automation(
+        Aim.CHANGE_WHEN_DRY,
+        List.of(new Rule(new Low(tank, low), turns)),
+        List.of(),
+        air,
+        Optional.of(other));
+  }
+
+  /** A pump that runs, a valve that is open. */
+  private static Turn opened(Part actor) {
+    if (!(actor.kind() instanceof Valve valve)) {
+      return new Turn(actor.id(), Kind.ON);
+    }
+    return open(valve).stream()
+        .findFirst()
+        .map(s -> new Turn(actor.id(), s.id()))
+        .orElseThrow(() -> new Refusal(Says.HAS_NO_OPEN_POSITION_CHOOSE.with(actor.label())));
+  }
+
+  /**
+   * Fills one tank, then the next: when the first is full, what fills it is turned to the other,
+   * until that one is full, too.
+   *
+   * @param from what lets water into the first
+   * @param to what lets water into the other; the same where a selector stands between them
+   * @param high mark at which a tank counts as full (share of the tank, 0 to 1)
+   */
+  public static Automation fillInTurn(
+      Rig rig, String tank, String other, String from, String to, double high) {
+    marks(0, high);
+    watches(rig, tank);
+    watches(rig, other);
+    List<Turn> next =
+        from.equals(to)
+            ? List.of(to(rig, to, other))
+            : List.of(to(rig, to, other), away(rig, from, tank));
+    return new Automation(
+        Aim.FILL_IN_TURN,
+        List.of(
+            new Rule(new High(tank, high), next),
+            new Rule(new High(other, high), List.of(away(rig, to, other)))),
+        List.of(to(rig, from, tank)),
+        List.of(),
+        Optional.empty());
+  }
+
+  /** Runs a loop pump at a button, until hot water has come round. */
+  public static Automation circulate(Rig rig, String pump) {
+    Part actor = actor(rig, pump);
+    if (!actor.kind().is(Purpose.DRIVES)) {
+      throw new Refusal(Says.IS_NO_PUMP_CHOOSE_THE_LOOP.with(actor.label()));
+    }
+    return new Automation(
+        Aim.CIRCULATE,
+        List.of(
+            new Rule(new Button(), List.of(new Turn(pump, Kind.ON))),
+            new Rule(new Button(), List.of(new Turn(pump, Position.OFF.id())))));
+  }
+
+  /**
+   * Opens a frost drain when it is cold: pumps that can be switched are stopped first.
+   *
+   * @param celsius below which it opens (°C)
+   */
+  public static Automation drainInFrost(Rig rig, String drain, double celsius) {
+    Part actor = actor(rig, drain);
+    if (!(actor.kind() instanceof Valve)) {
+      throw new Refusal(Says.IS_NO_VALVE_CHOOSE_THE_DRAIN.with(actor.label()));
+    }
+    List<Turn> turns = new ArrayList<>();
+    actors(rig).stream()
+        .filter(p -> p.kind().is(Purpose.DRIVES))
+        .forEach(p -> turns.add(new Turn(p.id(), Position.OFF.id())));
+    turns.add(opened(actor));
+    return new Automation(
+        Aim.DRAIN_IN_FROST, List.of(new Rule(new Cold(celsius), List.copyOf(turns))));
   }
 
   /**

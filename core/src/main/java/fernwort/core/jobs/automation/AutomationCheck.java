@@ -81,8 +81,9 @@ public final class AutomationCheck {
     for (Setting setting : reachable(automation, now.setting())) {
       State there = now.with(setting);
       String words = words(automation, setting);
-      note(there, "with " + words, before, found);
+      note(automation, there, "with " + words, before, found);
       note(
+          automation,
           now.with(network.rig().withoutPower(setting)),
           Says.WHEN_THE_POWER_FAILS_WITH.filled(words),
           before,
@@ -263,9 +264,18 @@ public final class AutomationCheck {
   }
 
   private void note(
-      State state, String when, Set<Warning.Key> before, Map<Warning.Key, Finding> found) {
+      Automation automation,
+      State state,
+      String when,
+      Set<Warning.Key> before,
+      Map<Warning.Key, Finding> found) {
     for (Warning warning : warnings(state)) {
+      // Water on the ground is what a frost drain is opened for.
+      boolean meant =
+          automation.purpose() == Automation.Aim.DRAIN_IN_FROST
+              && warning.code() == Warning.Code.OPEN_TO_GROUND;
       if (warning.severity() != Severity.NOTE
+          && !meant
           && !warning.code().is(Warning.Is.MEANT_BY_RULES)
           && !before.contains(warning.key())) {
         found.putIfAbsent(warning.key(), new Finding(warning, when));

@@ -149,6 +149,9 @@ public final class AutomationRun implements Actor {
       case Automation.Low low -> share(now, low.tank()) <= low.share();
       case Automation.High high -> share(now, high.tank()) >= high.share();
       case Automation.Leak leak -> leaking;
+      // It is neither cold in these runs, nor does anybody press a button.
+      case Automation.Cold cold -> false;
+      case Automation.Button button -> false;
     };
   }
 

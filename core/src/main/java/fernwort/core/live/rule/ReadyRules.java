@@ -1,18 +1,25 @@
 package fernwort.core.live.rule;
 
 import fernwort.core.jobs.automation.Automation;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 
 /** Rules made from what a rig can do, out of an aim as people choose it. */
 public final class ReadyRules {
@@ -30,6 +37,32 @@ public final class ReadyRules {
 
   /** A fill or change takes no longer (s); own choice. */
   private static final double AT_MOST = 3600;
+
+  /** Air is pumped out of a line that a motor opens for so long (s); own choice. */
+  private static final double PURGE = 20;
+
+  /** A loop without a sensor is hot after so long (s); own choice. */
+  private static final double CIRCULATE = 120;
+
+  /** A loop that is not warm by then will not be (s); own choice. */
+  private static final double LOOP_AT_MOST = 600;
+
+  /** A shower wants water of this (°C); own choice. */
+  private static final double HOT = 40;
+
+  private static final double DEGREE = 1;
+
+  /** It has to be cold for so long before water is given away (s); own choice. */
+  private static final double COLD_FOR = 600;
+
+  /** A job fills a tank to this share, which a sensor can still tell; own choice. */
+  private static final double FULL = 0.95;
+
+  /** A tank is empty at this share; own choice. */
+  private static final double EMPTY = 0.03;
+
+  /** A step that takes no time is given this much (s); own choice. */
+  private static final double LEAST_WAIT = 5;
 
   private final Network network;
   private final Collection<Signal> signals;
@@ -59,8 +92,12 @@ public final class ReadyRules {
   public Rule of(String name, Automation automation, State now) {
     return switch (automation.purpose()) {
       case SHUT_ON_LEAK -> leak(name, automation);
-      case STOP_WHEN_FULL, CHANGE_WHEN_DRY -> once(name, automation);
+      case STOP_WHEN_FULL -> once(name, automation, List.of());
+      case CHANGE_WHEN_DRY -> once(name, automation, purge(automation, now));
       case KEEP_BETWEEN, TOP_UP -> inTime(between(name, automation, now.setting()), now);
+      case FILL_IN_TURN -> inTime(inTurn(name, automation), now);
+      case CIRCULATE -> circulate(name, automation);
+      case DRAIN_IN_FROST -> frost(name, automation);
     };
   }
 
@@ -69,15 +106,17 @@ public final class ReadyRules {
     if (turns.isEmpty()) {
       throw new Refusal(Says.NOTHING_TO_SHUT.with());
     }
-    String leak =
+    List<Rule.Test> leaks =
         signals.stream()
             .filter(s -> s.kind() == SignalKind.LEAK)
-            .map(Signal::name)
-            .findFirst()
-            .orElseThrow(() -> new Refusal(Says.NO_LEAK_SENSOR.with()));
+            .map(s -> (Rule.Test) new Rule.Contact(s.name(), true, 0))
+            .toList();
+    if (leaks.isEmpty()) {
+      throw new Refusal(Says.NO_LEAK_SENSOR.with());
+    }
     return new Rule(
         name,
-        List.of(new Rule.Contact(leak, true, 0)),
+        leaks.size() == 1 ? leaks : List.of(new Rule.Any(leaks)),
         List.of(),
         moves(turns),
         AT_MOST,
@@ -85,16 +124,151 @@ public final class ReadyRules {
         turns);
   }
 
-  private Rule once(String name, Automation automation) {
+  private Rule once(String name, Automation automation, List<Rule.Act> after) {
     Automation.Rule rule = automation.rules().getFirst();
+    List<Rule.Act> acts = new ArrayList<>(moves(rule.turns()));
+    acts.addAll(after);
     return new Rule(
         name,
         List.of(test(rule.when(), LASTING)),
         List.of(),
-        moves(rule.turns()),
+        acts,
         AT_MOST,
         List.of(),
         rule.turns());
+  }
+
+  /** After a change of tanks: what a motor can let the air out by, and what hands have to do. */
+  private List<Rule.Act> purge(Automation automation, State now) {
+    List<Rule.Act> acts = new ArrayList<>();
+    for (Turn turn : automation.purge()) {
+      acts.add(new Rule.Move(turn));
+      acts.add(new Rule.Pause(PURGE));
+      acts.add(new Rule.Move(new Turn(turn.part(), now.setting().of(turn.part()))));
+    }
+    automation
+        .changesTo()
+        .ifPresent(t ->
+            acts.add(
+                new Rule.Say(Says.OPEN_A_TAP_UNTIL_NO_AIR.filled(network.rig().part(t).label()))));
+    return acts;
+  }
+
+  /** When the first tank is full its filling goes on into the next, until that one is full. */
+  private Rule inTurn(String name, Automation automation) {
+    Automation.Rule first = automation.rules().getFirst();
+    Automation.Rule last = automation.rules().getLast();
+    List<Rule.Act> acts = new ArrayList<>(moves(first.turns()));
+    acts.add(new Rule.Until(List.of(test(last.when(), 0))));
+    return new Rule(
+        name,
+        List.of(test(first.when(), LASTING)),
+        automation.onlyWhile().stream()
+            .map(t -> (Rule.Test) new Rule.Handle(t.part(), t.position()))
+            .toList(),
+        acts,
+        AT_MOST,
+        last.turns(),
+        last.turns());
+  }
+
+  /** At its button the loop runs until the sensor in it is warm, or for a while. */
+  private Rule circulate(String name, Automation automation) {
+    List<Turn> off = automation.rules().getLast().turns();
+    List<Rule.Act> acts = new ArrayList<>(moves(automation.rules().getFirst().turns()));
+    acts.add(
+        signals.stream()
+            .filter(s -> s.kind() == SignalKind.TEMPERATURE)
+            .filter(s -> s.on().where() == SignalKind.Where.LINE)
+            .findFirst()
+            .map(s ->
+                (Rule.Act) new Rule.Until(List.of(new Rule.Amount(s.name(), true, HOT, DEGREE, 0))))
+            .orElse(new Rule.Pause(CIRCULATE)));
+    acts.addAll(moves(off));
+    acts.add(new Rule.Say(Says.HOT_WATER_IS_AT_THE_TAPS.text()));
+    return new Rule(
+        name, List.of(new Rule.Pressed()), List.of(), acts, LOOP_AT_MOST, List.of(), off);
+  }
+
+  /** Below a temperature for long enough pumps are stopped and the frost drain is opened. */
+  private Rule frost(String name, Automation automation) {
+    Automation.Rule rule = automation.rules().getFirst();
+    double mark = ((Automation.Cold) rule.when()).celsius();
+    Signal signal =
+        signals.stream()
+            .filter(s -> s.kind() == SignalKind.TEMPERATURE)
+            .min(Comparator.comparing(s -> s.on().where() == SignalKind.Where.OUTSIDE))
+            .orElseThrow(() -> new Refusal(Says.NO_TEMPERATURE.with()));
+    List<Rule.Act> acts = new ArrayList<>(moves(rule.turns()));
+    String drain = network.rig().part(rule.turns().getLast().part()).label();
+    acts.add(new Rule.Say(Says.THE_FROST_DRAIN_IS_OPEN.filled(drain)));
+    return new Rule(
+        name,
+        List.of(new Rule.Amount(signal.name(), false, mark, DEGREE, COLD_FOR)),
+        List.of(),
+        acts,
+        AT_MOST,
+        List.of(),
+        List.of());
+  }
+
+  /**
+   * Returns a job as a rule at a button: every handle that it turns has a motor, and every wait is
+   * told by a sensor or takes a known time.
+   *
+   * @param plan how the job is done as things stand
+   * @param now how the handles are, to which a failure puts them back
+   * @throws Refusal when a hand or a sensor is missing for it
+   */
+  public Rule atButton(String name, Plan plan, State now) {
+    plan.trouble()
+        .ifPresent(t -> {
+          throw new Refusal(t.words());
+        });
+    List<Rule.Act> acts = new ArrayList<>();
+    Map<String, Turn> back = new LinkedHashMap<>();
+    for (Step step : plan.steps()) {
+      switch (step) {
+        case Step.Move move -> {
+          Part part = network.rig().part(move.part());
+          if (!part.kind().setsItself()) {
+            throw new Refusal(Says.A_HAND_IS_NEEDED.with(part.label()));
+          }
+          acts.add(new Rule.Move(new Turn(move.part(), move.to())));
+          back.put(move.part(), new Turn(move.part(), now.setting().of(move.part())));
+        }
+        case Step.Wait wait -> acts.add(wait(wait));
+      }
+    }
+    if (back.isEmpty()) {
+      throw new Refusal(Says.THE_JOB_TURNS_NOTHING.with());
+    }
+    List<Turn> safe = new ArrayList<>(back.values());
+    safe.sort(Comparator.comparing(t -> !network.rig().part(t.part()).kind().is(Purpose.DRIVES)));
+    Rule rule =
+        new Rule(name, List.of(new Rule.Pressed()), List.of(), acts, AT_MOST, List.of(), safe);
+    return inTime(rule, now);
+  }
+
+  private Rule.Act wait(Step.Wait wait) {
+    Job.Until until = wait.until();
+    if (until.what().isByHand()) {
+      throw new Refusal(Says.HANDS_DO_THIS.with(wait.words()));
+    }
+    boolean tank = network.rig().part(until.part()).kind().is(Purpose.HOLDS);
+    double capacity = tank ? network.room(until.part()).capacity() : 0;
+    return switch (until.what()) {
+      case FULL, FIRST_FULL -> new Rule.Until(List.of(level(until.part(), true, FULL, 0)));
+      case MARK, RUNS_OVER ->
+          new Rule.Until(List.of(level(until.part(), true, until.mark() / capacity, 0)));
+      case DRY ->
+          tank ? new Rule.Until(List.of(level(until.part(), false, EMPTY, 0))) : pause(wait);
+      default -> pause(wait);
+    };
+  }
+
+  private static Rule.Act pause(Step.Wait wait) {
+    return new Rule.Pause(Math.clamp(wait.seconds().high(), LEAST_WAIT, AT_MOST));
   }
 
   /** Lets water in at the lower mark, until the upper one; then puts away what let it in. */
@@ -141,6 +315,8 @@ public final class ReadyRules {
       case Automation.Low low -> level(low.tank(), false, low.share(), lasting);
       case Automation.High high -> level(high.tank(), true, high.share(), lasting);
       case Automation.Leak leak -> throw new IllegalArgumentException("a leak is no level");
+      case Automation.Cold cold -> throw new IllegalArgumentException("cold is no level");
+      case Automation.Button button -> throw new IllegalArgumentException("a button is no level");
     };
   }
 

@@ -69,6 +69,19 @@ public record Rule(
   /** A handle is in a position. */
   public record Handle(String part, String position) implements Test {}
 
+  /** Somebody has pressed the rule's button. */
+  public record Pressed() implements Test {}
+
+  /** One of these holds, each for as long as it says. */
+  public record Any(List<Test> of) implements Test {
+    public Any {
+      of = List.copyOf(of);
+      if (of.isEmpty() || of.stream().anyMatch(Any.class::isInstance)) {
+        throw new Refusal(Says.SAY_ONE_OF_WHICH.with());
+      }
+    }
+  }
+
   /** Something that a rule does. */
   public sealed interface Act {}
 
@@ -81,6 +94,19 @@ public record Rule(
       any = List.copyOf(any);
       if (any.isEmpty()) {
         throw new Refusal(Says.SAY_UNTIL_WHEN.with());
+      }
+    }
+  }
+
+  /**
+   * It waits for a while.
+   *
+   * @param seconds how long (s)
+   */
+  public record Pause(double seconds) implements Act {
+    public Pause {
+      if (!(seconds >= 0 && seconds <= LONGEST)) {
+        throw new Refusal(Says.SAY_HOW_LONG.with(Math.round(LONGEST / 3600)));
       }
     }
   }
@@ -139,6 +165,8 @@ public record Rule(
       }
       case Contact contact -> form(signals, contact.signal(), SignalKind.Form.CONTACT);
       case Handle handle -> rig.position(handle.part(), handle.position());
+      case Any any -> any.of().forEach(t -> check(rig, signals, t));
+      case Pressed pressed -> {}
     }
   }
 
@@ -152,12 +180,19 @@ public record Rule(
     }
   }
 
+  /** Tells whether it begins when somebody presses its button. */
+  public boolean hasButton() {
+    return tests().anyMatch(Pressed.class::isInstance);
+  }
+
+  /** Returns all that it tests, down to single signals and handles. */
   private Stream<Test> tests() {
     return Stream.of(
             when.stream(),
             onlyIf.stream(),
             acts.stream().filter(Until.class::isInstance).flatMap(a -> ((Until) a).any().stream()))
-        .flatMap(t -> t);
+        .flatMap(t -> t)
+        .flatMap(t -> t instanceof Any any ? any.of().stream() : Stream.of(t));
   }
 
   /**
@@ -178,6 +213,8 @@ public record Rule(
             case Amount amount -> names.add(amount.signal());
             case Contact contact -> names.add(contact.signal());
             case Handle handle -> {}
+            case Pressed pressed -> {}
+            case Any any -> {}
           }
         });
     return names;

@@ -3,6 +3,7 @@ package fernwort.core.live.rule;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
@@ -119,16 +120,17 @@ public final class RuleProof {
     List<Story> stories = new ArrayList<>();
     Set<String> told = new LinkedHashSet<>();
     for (State start : starts(rule, now)) {
-      Set<String> byHand = harms(course(rule, start, RuleFault.NONE, 0, false));
+      boolean drains = drains(rule);
+      Set<String> byHand = harms(course(rule, start, RuleFault.NONE, 0, false), drains);
       for (RuleFault fault : RuleFault.values()) {
         Set<String> without =
-            fault.isOfTheRig() ? harms(course(rule, start, fault, 0, false)) : byHand;
+            fault.isOfTheRig() ? harms(course(rule, start, fault, 0, false), drains) : byHand;
         for (int step : steps(rule, fault)) {
           Course course = course(rule, start, fault, step, true);
           runs++;
           acted += course.told().isEmpty() ? 0 : 1;
           reached += fault == RuleFault.NONE && course.ended() ? 1 : 0;
-          for (String harm : harms(course)) {
+          for (String harm : harms(course, drains)) {
             if (!without.contains(harm) && told.add(fault + harm)) {
               stories.add(new Story(fault, harm, story(course)));
             }
@@ -221,6 +223,8 @@ public final class RuleProof {
 
   private State beyond(Rule.Test test, State state) {
     return switch (test) {
+      case Rule.Pressed pressed -> state;
+      case Rule.Any any -> beyond(any.of().getFirst(), state);
       case Rule.Handle handle -> state.with(handle.part(), handle.position());
       case Rule.Contact contact -> {
         Signal signal = signals.get(contact.signal());
@@ -287,12 +291,30 @@ public final class RuleProof {
         rig.part(turn.part()).label(), rig.position(turn.part(), turn.position()).words());
   }
 
-  private Set<String> harms(Course course) {
+  /** Tells whether a rule begins when it is cold: water at a drain is then what it is for. */
+  private boolean drains(Rule rule) {
+    return rule.when().stream()
+        .anyMatch(t ->
+            t instanceof Rule.Amount amount
+                && !amount.above()
+                && signals.containsKey(amount.signal())
+                && signals.get(amount.signal()).kind() == SignalKind.TEMPERATURE);
+  }
+
+  private boolean isDrain(String part) {
+    Rig rig = network.rig();
+    return rig.partsById().containsKey(part) && rig.part(part).kind().is(Purpose.DRAINS);
+  }
+
+  private Set<String> harms(Course course, boolean drains) {
     Set<String> harms = new LinkedHashSet<>();
     Map<String, Double> air = new HashMap<>();
     for (Event event : course.events()) {
       if (event.at() < course.begun() && event.begins()) {
         continue; // It was so before the rule did anything.
+      }
+      if (drains && event.kind() == Event.Kind.RUNS_OUT && isDrain(event.subject())) {
+        continue;
       }
       if (event.kind() == Event.Kind.DRAWS_AIR) {
         if (event.begins()) {

@@ -44,6 +44,9 @@ public final class RuleRun {
     STOPPED
   }
 
+  /** What was pressed and not looked at for so long counts no more (s): the link was away. */
+  private static final double PRESS_HOLDS = 10;
+
   private enum Phase {
     WATCHING,
     ACTING,
@@ -56,6 +59,9 @@ public final class RuleRun {
   private Phase phase = Phase.WATCHING;
   private boolean armed = true;
   private boolean told;
+  private double pressed = Double.NEGATIVE_INFINITY;
+  private double clock;
+  private double waiting = Double.NaN;
   private int step;
   private double begun;
 
@@ -80,6 +86,23 @@ public final class RuleRun {
   }
 
   /**
+   * Somebody presses its button: it begins at the next look, if it may then.
+   *
+   * @param now the steady clock (s)
+   */
+  public void press(double now) {
+    if (phase == Phase.WATCHING) {
+      pressed = now;
+      armed = true;
+    }
+  }
+
+  /** Tells whether its button was pressed and it has not been looked at since. */
+  public boolean isPressed() {
+    return pressed > Double.NEGATIVE_INFINITY;
+  }
+
+  /**
    * Goes on.
    *
    * @param sight what it can see
@@ -88,8 +111,10 @@ public final class RuleRun {
    */
   public List<Deed> go(Sight sight, boolean free, double now) {
     List<Deed> deeds = new ArrayList<>();
+    clock = now;
     if (phase == Phase.WATCHING) {
       watch(sight, free, now, deeds);
+      pressed = Double.NEGATIVE_INFINITY;
     }
     if (phase == Phase.ACTING) {
       act(sight, now, deeds);
@@ -117,6 +142,7 @@ public final class RuleRun {
       phase = Phase.ACTING;
       step = 0;
       told = false;
+      waiting = Double.NaN;
       begun = now;
       deeds.add(new Begun());
     }
@@ -130,6 +156,12 @@ public final class RuleRun {
       }
       switch (rule.acts().get(step)) {
         case Rule.Say say -> deeds.add(new Tells(say.words()));
+        case Rule.Pause pause -> {
+          waiting = Double.isNaN(waiting) ? now : waiting;
+          if (now - waiting < pause.seconds()) {
+            return;
+          }
+        }
         case Rule.Until until -> {
           if (until.any().stream().anyMatch(t -> seen(t, sight).isEmpty())) {
             breakOff(Why.SIGNAL_LOST, deeds);
@@ -147,6 +179,7 @@ public final class RuleRun {
       }
       step++;
       told = false;
+      waiting = Double.NaN;
     }
     phase = Phase.ENDING;
     step = 0;
@@ -207,6 +240,13 @@ public final class RuleRun {
   }
 
   private boolean lasts(Rule.Test test, Sight sight, double now) {
+    if (test instanceof Rule.Any any) {
+      boolean one = false;
+      for (Rule.Test of : any.of()) {
+        one |= lasts(of, sight, now);
+      }
+      return one;
+    }
     if (!holds(test, sight)) {
       since.remove(test);
       return false;
@@ -216,6 +256,8 @@ public final class RuleRun {
           case Rule.Amount amount -> amount.lasting();
           case Rule.Contact contact -> contact.lasting();
           case Rule.Handle handle -> 0;
+          case Rule.Pressed button -> 0;
+          case Rule.Any any -> 0;
         };
     return now - since.computeIfAbsent(test, t -> now) >= lasting;
   }
@@ -239,7 +281,21 @@ public final class RuleRun {
               .value(amount.signal())
               .filter(Value.Amount.class::isInstance)
               .map(v -> beyond(amount, ((Value.Amount) v).amount()));
+      case Rule.Pressed button -> Optional.of(clock - pressed <= PRESS_HOLDS);
+      case Rule.Any any -> seenAny(any, sight);
     };
+  }
+
+  /** One that holds is enough; that none does is known only where all can be seen. */
+  private Optional<Boolean> seenAny(Rule.Any any, Sight sight) {
+    boolean all = true;
+    boolean one = false;
+    for (Rule.Test test : any.of()) {
+      Optional<Boolean> seen = seen(test, sight);
+      all &= seen.isPresent();
+      one |= seen.orElse(false);
+    }
+    return one || all ? Optional.of(one) : Optional.empty();
   }
 
   private boolean beyond(Rule.Amount test, double amount) {

@@ -21,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** One rule at work on the simulated rig, with one thing that goes wrong. */
 final class RuleTrial implements Actor, Sight {
@@ -41,6 +42,9 @@ final class RuleTrial implements Actor, Sight {
   private static final double DRIFT = 0.3;
 
   private static final double HOUR = 3600;
+
+  /** What is heated or cooled for a rule has come to what it waits for after so long (s). */
+  private static final double WARMS = 60;
 
   private record Sample(double time, Moment moment) {}
 
@@ -85,6 +89,7 @@ final class RuleTrial implements Actor, Sight {
     this.faultStep = faultStep;
     this.acts = acts;
     run = new RuleRun(rule);
+    run.press(0);
   }
 
   List<Told> told() {
@@ -263,10 +268,31 @@ final class RuleTrial implements Actor, Sight {
       case PUMP ->
           Optional.of(
               new Value.Contact(position(signal.on().id()).equals(fernwort.core.kind.Kind.ON)));
-      case TEMPERATURE -> Optional.of(new Value.Amount(0));
+      case TEMPERATURE -> Optional.of(new Value.Amount(warmth(name, moment)));
       case POSITION -> Optional.of(new Value.Stop(position(signal.on().id())));
       case FLOW, TOTAL, PRESSURE, PITCH, ROLL -> Optional.of(new Value.Amount(0));
     };
+  }
+
+  /**
+   * How warm it is (°C): as the rule waits for it to begin, and some time after that as it waits
+   * for it to end; the simulation has no weather and no heater.
+   */
+  private double warmth(String signal, Moment moment) {
+    boolean later = !told.isEmpty() && moment.time() - told.getFirst().at() > WARMS;
+    Stream<Rule.Test> tests =
+        later
+            ? run.rule().acts().stream()
+                .filter(Rule.Until.class::isInstance)
+                .flatMap(u -> ((Rule.Until) u).any().stream())
+            : run.rule().when().stream();
+    return tests
+        .filter(Rule.Amount.class::isInstance)
+        .map(Rule.Amount.class::cast)
+        .filter(a -> a.signal().equals(signal))
+        .findFirst()
+        .map(a -> a.amount() + (a.above() ? 1 : -1))
+        .orElse(0.0);
   }
 
   /** What a sensor sees: how things were a little before, or when it began to stick. */

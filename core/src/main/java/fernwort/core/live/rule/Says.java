@@ -8,6 +8,9 @@ enum Says implements Phrase {
   SAY_WHEN("Say when the rule begins: give at least one test"),
   SAY_WHAT_IT_DOES("Say what the rule does: give at least one step"),
   SAY_UNTIL_WHEN("Say until when the rule waits: give at least one test"),
+  SAY_ONE_OF_WHICH(
+      "Say which of the tests has to hold: give at least one, and none inside another"),
+  SAY_HOW_LONG("Say how long the rule waits, in seconds, up to {} hours"),
   TOO_MANY_STEPS("A rule has at most {} tests and steps of each sort; take some away"),
   SAY_AT_MOST("Say how long the rule may take at most, in seconds, up to {} hours"),
   HAS_NO_MOTOR("{} has no motor, so no rule can turn it; choose a motor valve or a pump"),
@@ -37,6 +40,13 @@ enum Says implements Phrase {
   // ReadyRules: rules made from what a rig can do.
   NO_LEVEL_OF("There is no level sensor on {}; add one on Devices first"),
   NO_LEAK_SENSOR("There is no leak sensor; add one on Devices first"),
+  NO_TEMPERATURE("There is no temperature sensor; add one on Devices first"),
+  A_HAND_IS_NEEDED("{} is turned by hand, so no rule can do this job"),
+  HANDS_DO_THIS("Hands are needed for this job: {}"),
+  THE_JOB_TURNS_NOTHING("The job turns nothing as things are; close all first, then make the rule"),
+  OPEN_A_TAP_UNTIL_NO_AIR("Changed to {}. Open a cold tap until no air comes, then a hot one."),
+  HOT_WATER_IS_AT_THE_TAPS("Hot water is in the loop. The loop pump is off."),
+  THE_FROST_DRAIN_IS_OPEN("{} is open for the frost. Close it before you fill or pump."),
   NOTHING_TO_SHUT("This rig has no motor valve and no pump that can be switched");
 
   private final String text;

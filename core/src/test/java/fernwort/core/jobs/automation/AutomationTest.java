@@ -244,7 +244,8 @@ class AutomationTest {
   @Test
   void oneSelectorChangesTanksAndShutsOneWayByOpeningTheOther() {
     Rig rig = selector();
-    assertThat(Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1).turns())
+    assertThat(
+            Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1, "").turns())
         .containsExactly(new Turn("selector", "right"));
     assertThat(Automation.stopWhenFull(rig, "left", "selector", 0.9).turns())
         .containsExactly(new Turn("selector", "right"));
@@ -267,7 +268,8 @@ class AutomationTest {
             rig.atRest().with("selector", "left").with("pump", "on").with("tap", "open"),
             Map.of("left", 0.02, "right", 0.05),
             Slope.LEVEL);
-    Automation change = Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1);
+    Automation change =
+        Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1, "");
     assertThat(run(rig, change, low).lowest().get("right")).isLessThan(0.04);
   }
 

@@ -1,0 +1,159 @@
+package fernwort.app.mqtt;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.hivemq.client.mqtt.mqtt3.Mqtt3Client;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.util.Queue;
+import java.util.Set;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Brokers that speak nothing newer than MQTT 3.1.1, and how they say so. */
+class OlderBrokerTest {
+
+  private static final int VERSION_5 = 5;
+
+  /** How an older broker takes a client of MQTT 5. */
+  private enum Manner {
+    /** It answers that it does not speak that version, as 3.1.1 lays down. */
+    ANSWERS,
+    /** It closes the connection without a word. */
+    HANGS_UP
+  }
+
+  private HouseBroker house;
+  private int inside;
+
+  @BeforeEach
+  void start() throws IOException {
+    inside = free();
+    house = HouseBroker.start("127.0.0.1", inside, new HouseBroker.Guest("", ""));
+  }
+
+  @AfterEach
+  void stop() {
+    house.close();
+  }
+
+  private static int free() throws IOException {
+    try (ServerSocket free = new ServerSocket(0)) {
+      return free.getLocalPort();
+    }
+  }
+
+  /** Stands before a broker and lets through nobody who speaks MQTT 5. */
+  private final class OlderDoor implements AutoCloseable {
+    private final ServerSocket door = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
+
+    OlderDoor(Manner manner) throws IOException {
+      Thread.ofVirtual()
+          .start(() -> {
+            while (!door.isClosed()) {
+              try {
+                Socket guest = door.accept();
+                Thread.ofVirtual().start(() -> receive(guest, manner));
+              } catch (IOException closed) {
+                return;
+              }
+            }
+          });
+    }
+
+    private void receive(Socket guest, Manner manner) {
+      try (guest;
+          Socket broker = new Socket(InetAddress.getLoopbackAddress(), inside)) {
+        byte[] first = new byte[1024];
+        int length = guest.getInputStream().read(first);
+        // Fixed header of two or three bytes, a length of two, MQTT, and the version.
+        int name = new String(first, 0, length, StandardCharsets.ISO_8859_1).indexOf("MQTT");
+        if (first[name + 4] == VERSION_5) {
+          if (manner == Manner.ANSWERS) {
+            guest.getOutputStream().write(new byte[] {0x20, 2, 0, 1});
+          }
+          return;
+        }
+        broker.getOutputStream().write(first, 0, length);
+        Thread.ofVirtual().start(() -> pass(broker, guest));
+        pass(guest, broker);
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    private void pass(Socket from, Socket to) {
+      try {
+        InputStream in = from.getInputStream();
+        in.transferTo(to.getOutputStream());
+      } catch (IOException ended) {
+        // One of both has hung up.
+      }
+    }
+
+    int port() {
+      return door.getLocalPort();
+    }
+
+    @Override
+    public void close() throws IOException {
+      door.close();
+    }
+  }
+
+  private static final class Heard implements Link.Listener {
+    final CountDownLatch connected = new CountDownLatch(1);
+    final Queue<String> messages = new ConcurrentLinkedQueue<>();
+
+    @Override
+    public void connected() {
+      connected.countDown();
+    }
+
+    @Override
+    public void disconnected(String why) {}
+
+    @Override
+    public void message(String topic, byte[] payload, boolean kept) {
+      messages.add(topic + " " + new String(payload, StandardCharsets.UTF_8));
+    }
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void areSpokenToInTheirVersion(Manner manner) throws Exception {
+    Heard heard = new Heard();
+    HiveLink.Access access =
+        new HiveLink.Access("", "", "fernwort-test", new HiveLink.Will("lost", "gone"), null);
+    try (OlderDoor door = new OlderDoor(manner);
+        Link link =
+            new HiveLink(BrokerAddress.of("mqtt://127.0.0.1:" + door.port()), access, heard)) {
+      link.subscribe(Set.of("van/litres"));
+      link.open();
+      assertThat(heard.connected.await(10, TimeUnit.SECONDS)).isTrue();
+      Set<String> more = Set.of("van/leak");
+      link.subscribe(more).get(5, TimeUnit.SECONDS);
+      var board = Mqtt3Client.builder().serverHost("127.0.0.1").serverPort(inside).buildBlocking();
+      board.connect();
+      board.publishWith().topic("van/litres").payload("61.5".getBytes()).send();
+      link.publish("van/leak", "wet", false);
+      long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+      while (heard.messages.size() < 2 && System.nanoTime() < until) {
+        Thread.sleep(20);
+      }
+      assertThat(heard.messages).containsExactlyInAnyOrder("van/litres 61.5", "van/leak wet");
+      link.unsubscribe(more);
+      board.disconnect();
+    }
+  }
+}

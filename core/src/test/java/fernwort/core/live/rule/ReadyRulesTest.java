@@ -1,0 +1,298 @@
+package fernwort.core.live.rule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.automation.Automation;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.OpenEnd.Role;
+import fernwort.core.kind.line.Tee;
+import fernwort.core.live.Signal;
+import fernwort.core.live.SignalKind;
+import fernwort.core.live.Value;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.say.Refusal;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+
+/** Rules that are made from what a rig can do: each is tried, and does what it is for. */
+class ReadyRulesTest {
+
+  /** Two tanks, each filled from mains by a motor valve and drawn from by one; a frost drain. */
+  private static Rig rig() {
+    RigBuilder rig =
+        CaseRigs.rig()
+            .part("left", "Left", 0, 0, 1, CaseRigs.tank())
+            .part("right", "Right", 2, 0, 1, CaseRigs.tank())
+            .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
+            .part("check", "Check valve", 0, 0, 1, Fittings.check())
+            .part("fork", "Fill tee", 0, 0, 1.05, new Tee())
+            .part("fill-left", "Fill left", 0, 0, 1.1, Fittings.motorised(0, "shut", 6))
+            .part("fill-right", "Fill right", 0, 0, 1.1, Fittings.motorised(0, "shut", 6))
+            .part("from-left", "From left", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+            .part("from-right", "From right", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+            .part("join", "Feed tee", 1, 0, 0.9, new Tee())
+            .part("cold", "Frost tee", 1, 0, 0.8, new Tee())
+            .part("frost", "Frost drain", 1, 0, 0.7, Fittings.motorised(0, "", 6))
+            .part("drain", "Drain", 1, 0, 0.3, Fittings.end(Role.DRAIN))
+            .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 3))
+            .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Type.TAP, true, 6))
+            .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 0)
+            .line("b", "B", "check.out > fork.a", 12, 1, Material.PEX, 0)
+            .line("c", "C", "fork.b > fill-left.a", 12, 1, Material.PEX, 0)
+            .line("d", "D", "fork.c > fill-right.a", 12, 1, Material.PEX, 0)
+            .line("e", "E", "fill-left.b > left.high", 12, 1, Material.PEX, 0)
+            .line("f", "F", "fill-right.b > right.high", 12, 1, Material.PEX, 0)
+            .line("g", "G", "left.low > from-left.a", 12, 1, Material.PEX, 0)
+            .line("h", "H", "right.low > from-right.a", 12, 1, Material.PEX, 0)
+            .line("i", "I", "from-left.b > join.a", 12, 1, Material.PEX, 0)
+            .line("j", "J", "from-right.b > join.b", 12, 1, Material.PEX, 0)
+            .line("k", "K", "join.c > cold.a", 12, 1, Material.PEX, 0)
+            .line("l", "L", "cold.b > frost.a", 12, 1, Material.PEX, 0)
+            .line("m", "M", "frost.b > drain.in", 12, 1, Material.PEX, 0)
+            .line("n", "N", "cold.c > pump.in", 12, 1, Material.PEX, 0)
+            .line("o", "O", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
+    return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
+  }
+
+  private final Rig rig = rig();
+  private final Network network = Network.of(rig);
+
+  private static Signal signal(String name, SignalKind kind, SignalKind.Where where, String id) {
+    return new Signal(
+        name,
+        kind,
+        new Signal.Subject(where, id),
+        Signal.As.VOLUME,
+        Optional.empty(),
+        "",
+        new Signal.Source("van/" + name, "", 1, 0),
+        Optional.empty());
+  }
+
+  private static final List<Signal> SIGNALS =
+      List.of(
+          signal("left", SignalKind.LEVEL, SignalKind.Where.PART, "left"),
+          signal("right", SignalKind.LEVEL, SignalKind.Where.PART, "right"),
+          signal("outside", SignalKind.TEMPERATURE, SignalKind.Where.OUTSIDE, "outside"),
+          signal("feed", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "k"));
+
+  private State now() {
+    return new State(rig.atRest(), Map.of("left", 0.05, "right", 0.05), Slope.LEVEL)
+        .with("frost", "shut");
+  }
+
+  private Rule of(Automation automation) {
+    return ReadyRules.of(network, SIGNALS).of("rule", automation, now());
+  }
+
+  private RuleProof.Verdict verdict(Rule rule, State now) {
+    return RuleProof.of(network, SIGNALS).verdict(rule.checked(rig, SIGNALS), now);
+  }
+
+  @Test
+  void theNextTankIsFilledWhenTheFirstIsFullAndBothAreClosedThen() {
+    Automation automation =
+        Automation.fillInTurn(rig, "left", "right", "fill-left", "fill-right", 0.8);
+    Rule rule = of(automation);
+    assertThat(rule.onlyIf()).containsExactly(new Rule.Handle("fill-left", "open"));
+    assertThat(rule.acts().subList(0, 2))
+        .containsExactly(
+            new Rule.Move(new Turn("fill-right", "open")),
+            new Rule.Move(new Turn("fill-left", "shut")));
+    assertThat(rule.then()).containsExactly(new Turn("fill-right", "shut"));
+    RuleProof.Verdict verdict = verdict(rule, now().with("inlet", "mains"));
+    assertThat(verdict.reached()).isPositive();
+    // By hand the first tank would have run over; one motor that sticks leaves that as it is.
+    assertThat(verdict.stories())
+        .extracting(RuleProof.Story::fault)
+        .allMatch(RuleFault.MOTOR_STUCK::equals);
+  }
+
+  @Test
+  void afterAChangeTheAirIsLetOutAndAHandIsAskedForTheRest() {
+    Rule rule =
+        of(Automation.changeWhenDry(rig, "left", "right", "from-left", "from-right", 0.1, "frost"));
+    assertThat(rule.acts())
+        .containsExactly(
+            new Rule.Move(new Turn("from-right", "open")),
+            new Rule.Move(new Turn("from-left", "shut")),
+            new Rule.Move(new Turn("frost", "open")),
+            new Rule.Pause(20),
+            new Rule.Move(new Turn("frost", "shut")),
+            new Rule.Say("Changed to Right. Open a cold tap until no air comes, then a hot one."));
+  }
+
+  @Test
+  void changingTanksHoldsWithEverySingleFault() {
+    Rule rule =
+        of(Automation.changeWhenDry(rig, "left", "right", "from-left", "from-right", 0.1, ""));
+    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
+    assertThat(verdict.stories()).isEmpty();
+    assertThat(verdict.held()).isTrue();
+  }
+
+  @Test
+  void aFrostDrainOpensInTheColdAndThatItRunsOutIsMeant() {
+    Rule rule = of(Automation.drainInFrost(rig, "frost", 2));
+    assertThat(rule.when()).containsExactly(new Rule.Amount("feed", false, 2, 1, 600));
+    assertThat(rule.acts())
+        .startsWith(
+            new Rule.Move(new Turn("pump", "off")), new Rule.Move(new Turn("frost", "open")));
+    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
+    assertThat(verdict.stories()).isEmpty();
+    assertThat(verdict.held()).isTrue();
+  }
+
+  /** The same opening for another reason than cold is harm. */
+  @Test
+  void aDrainThatOpensAtALevelIsHarm() {
+    Rule frost = of(Automation.drainInFrost(rig, "frost", 2));
+    Rule level =
+        new Rule(
+            "level",
+            List.of(new Rule.Amount("left", false, 0.04, 0.001, 0)),
+            List.of(),
+            frost.acts(),
+            600,
+            List.of(),
+            List.of());
+    RuleProof.Verdict verdict = verdict(level, now().with("from-left", "open"));
+    assertThat(verdict.stories())
+        .extracting(RuleProof.Story::harm)
+        .anyMatch(h -> h.contains("out"));
+  }
+
+  @Test
+  void hotWaterGoesRoundAtAButtonUntilTheLoopIsWarm() {
+    Rule rule = of(Automation.circulate(rig, "pump"));
+    assertThat(rule.hasButton()).isTrue();
+    assertThat(rule.acts())
+        .startsWith(
+            new Rule.Move(new Turn("pump", "on")),
+            new Rule.Until(List.of(new Rule.Amount("feed", true, 40, 1, 0))),
+            new Rule.Move(new Turn("pump", "off")));
+    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open"));
+    assertThat(verdict.stories()).isEmpty();
+    assertThat(verdict.held()).isTrue();
+    // Without a sensor in the loop it takes its time.
+    assertThat(
+            ReadyRules.of(network, SIGNALS.subList(0, 3))
+                .of("loop", Automation.circulate(rig, "pump"), now())
+                .acts())
+        .contains(new Rule.Pause(120));
+  }
+
+  @Test
+  void aRuleAtAButtonBeginsWhenItIsPressedAndOnlyThen() {
+    RuleRun run = new RuleRun(of(Automation.circulate(rig, "pump")));
+    Map<String, String> positions = new HashMap<>(Map.of("pump", "off"));
+    Sight sight =
+        new Sight() {
+          @Override
+          public Optional<Value> value(String signal) {
+            return Optional.of(new Value.Amount(20));
+          }
+
+          @Override
+          public String position(String part) {
+            return positions.get(part);
+          }
+
+          @Override
+          public boolean failed(String part) {
+            return false;
+          }
+        };
+    assertThat(run.go(sight, true, 1)).isEmpty();
+    run.press(2);
+    // What another rule holds is not waited for.
+    assertThat(run.go(sight, false, 3)).isEmpty();
+    assertThat(run.go(sight, true, 4)).isEmpty();
+    run.press(5);
+    // Nor does it begin long after, when the link is there again.
+    assertThat(run.go(sight, true, 60)).isEmpty();
+    run.press(61);
+    assertThat(run.go(sight, true, 62)).contains(new RuleRun.Begun());
+  }
+
+  @Test
+  void anyOneOfSeveralLeaksIsEnoughThoughAnotherSensorIsSilent() {
+    List<Signal> leaks =
+        List.of(
+            signal("one", SignalKind.LEAK, SignalKind.Where.PLACE, "here"),
+            signal("two", SignalKind.LEAK, SignalKind.Where.PLACE, "there"));
+    Rule rule = ReadyRules.of(network, leaks).of("leak", Automation.shutOnLeak(rig), now());
+    RuleRun run = new RuleRun(rule);
+    Map<String, Value> values = new HashMap<>(Map.of("two", new Value.Contact(false)));
+    Sight sight =
+        new Sight() {
+          @Override
+          public Optional<Value> value(String signal) {
+            return Optional.ofNullable(values.get(signal));
+          }
+
+          @Override
+          public String position(String part) {
+            return rig.atRest().of(part);
+          }
+
+          @Override
+          public boolean failed(String part) {
+            return false;
+          }
+        };
+    assertThat(run.go(sight, true, 1)).isEmpty();
+    values.put("two", new Value.Contact(true));
+    assertThat(run.go(sight, true, 2)).contains(new RuleRun.Begun());
+    assertThat(rule.signals()).containsExactly("one", "two");
+  }
+
+  /** Whatever a demo rig's jobs turn by motors alone can be had at a button, and is tried. */
+  @Test
+  void aJobWhoseHandlesAllHaveMotorsIsHadAtAButton() {
+    Rig tern = DemoRig.called("tern").rig();
+    Network net = Network.of(tern);
+    State now = new State(tern.atRest(), Map.of("fore", 0.04, "aft", 0.04), Slope.LEVEL);
+    List<Signal> levels =
+        tern.tanks()
+            .map(t -> signal(t.id(), SignalKind.LEVEL, SignalKind.Where.PART, t.id()))
+            .toList();
+    Plans plans = Plans.of(net);
+    int made = 0;
+    int byHand = 0;
+    for (Job job : fernwort.core.jobs.find.Jobs.of(net).all()) {
+      var plan = plans.plan(job, now);
+      if (plan.trouble().isPresent() || plan.moves().isEmpty()) {
+        continue;
+      }
+      boolean motors = plan.moves().stream().allMatch(m -> tern.part(m.part()).kind().setsItself());
+      ReadyRules ready = ReadyRules.of(net, levels);
+      if (motors) {
+        Rule rule = ready.atButton("job", plan, now).checked(tern, levels);
+        assertThat(rule.hasButton()).isTrue();
+        assertThat(rule.parts()).containsAll(plan.moves().stream().map(m -> m.part()).toList());
+        made++;
+      } else {
+        assertThatThrownBy(() -> ready.atButton("job", plan, now)).isInstanceOf(Refusal.class);
+        byHand++;
+      }
+    }
+    assertThat(made).isPositive();
+    assertThat(byHand).isPositive();
+  }
+}

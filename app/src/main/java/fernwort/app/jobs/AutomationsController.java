@@ -357,7 +357,13 @@ class AutomationsController {
     model.addAttribute("purposes", Offer.ALL);
     model.addAttribute("asked", Offer.of(purpose));
     model.addAttribute("tanks", rig.network().tanks());
-    model.addAttribute("valves", Automation.actors(rig.rig()));
+    boolean round = purpose.equals(Automation.Aim.CIRCULATE.name());
+    model.addAttribute("canMove", !Automation.actors(rig.rig()).isEmpty());
+    model.addAttribute(
+        "valves",
+        Automation.actors(rig.rig()).stream()
+            .filter(p -> p.kind().is(Purpose.CIRCULATES) == round)
+            .toList());
     model.addAttribute(
         "movers", purpose.equals(Automation.Aim.TOP_UP.name()) ? movers(rig) : List.of());
     model.addAttribute(

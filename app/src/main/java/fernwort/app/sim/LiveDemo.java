@@ -6,6 +6,7 @@ import fernwort.app.mqtt.BrokerAddress;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
+import fernwort.core.kind.Position;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
 import fernwort.core.sim.Sensor;
@@ -144,7 +145,8 @@ class LiveDemo implements AutoCloseable {
     return new SignalText.Command(
         topic + "/set",
         part.kind().positions().stream().collect(Collectors.toMap(p -> p.id(), p -> p.id())),
-        null);
+        // As the simulated boards do it.
+        sensor.kind() == SignalKind.PUMP ? Position.OFF.id() : null);
   }
 
   @Override

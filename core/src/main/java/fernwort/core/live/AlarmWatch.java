@@ -207,7 +207,8 @@ final class AlarmWatch {
       return;
     }
     double since = running.computeIfAbsent(pump, p -> now.steady());
-    if (now.steady() - since > LONGEST_DRAW && !situation.tapIsOpen()) {
+    boolean round = network.rig().part(pump).kind().is(Purpose.CIRCULATES);
+    if (!round && now.steady() - since > LONGEST_DRAW && !situation.tapIsOpen()) {
       cause(AlarmCode.PUMP_LONG, pump, label(pump)).ifPresent(causes::add);
     }
     if (situation.drawsAir(pump)) {

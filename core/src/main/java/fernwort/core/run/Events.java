@@ -72,6 +72,13 @@ final class Events {
     return changes;
   }
 
+  /** Returns what is the case now, whenever it began. */
+  List<Event> standing() {
+    List<Event> now = new ArrayList<>();
+    add(look(), Set.of(), true, now);
+    return now;
+  }
+
   private void add(
       Set<EventMonitor.Standing> those,
       Set<EventMonitor.Standing> but,

@@ -99,6 +99,11 @@ public final class Simulation {
         progress.fronts.lacking());
   }
 
+  /** Returns what is the case now, whenever it began, as if it began now. */
+  public List<Event> standing() {
+    return events.standing();
+  }
+
   /** Returns the time since the run began (s). */
   public double time() {
     return progress.time();

@@ -4,6 +4,7 @@ import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultyRig;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.tank.Contents;
@@ -208,6 +209,11 @@ public final class SimulatedRig {
             .positions()
             .forEach(this::set);
       }
+      // A board that hears nobody any more stops its pumps; valves stay where they are.
+      case LINK_CUT ->
+          sensors.stream()
+              .filter(s -> s.kind() == SignalKind.PUMP)
+              .forEach(s -> set(s.on().id(), Position.OFF.id()));
       case LEAK, PUMP_WORN, LOW_MAINS -> rebuild();
       default -> {}
     }

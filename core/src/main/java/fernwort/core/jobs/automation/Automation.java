@@ -142,10 +142,10 @@ public record Automation(
 
   /** A pump that runs, a valve that is open. */
   private static Turn opened(Part actor) {
-    if (!(actor.kind() instanceof Valve valve)) {
-      return new Turn(actor.id(), Kind.ON);
-    }
-    return open(valve).stream()
+    return valve(actor).isEmpty()
+        ? new Turn(actor.id(), Kind.ON)
+        : valve(actor).stream()
+        .flatMap(v -> open(v).stream())
         .findFirst()
         .map(s -> new Turn(actor.id(), s.id()))
         .orElseThrow(() -> new Refusal(Says.HAS_NO_OPEN_POSITION_CHOOSE.with(actor.label())));
@@ -181,7 +181,7 @@ public record Automation(
   /** Runs a loop pump at a button, until hot water has come round. */
   public static Automation circulate(Rig rig, String pump) {
     Part actor = actor(rig, pump);
-    if (!actor.kind().is(Purpose.DRIVES)) {
+    if (!actor.kind().is(Purpose.CIRCULATES)) {
       throw new Refusal(Says.IS_NO_PUMP_CHOOSE_THE_LOOP.with(actor.label()));
     }
     return new Automation(
@@ -198,12 +198,14 @@ public record Automation(
    */
   public static Automation drainInFrost(Rig rig, String drain, double celsius) {
     Part actor = actor(rig, drain);
-    if (!(actor.kind() instanceof Valve)) {
+    if (valve(actor).isEmpty()) {
       throw new Refusal(Says.IS_NO_VALVE_CHOOSE_THE_DRAIN.with(actor.label()));
     }
     List<Turn> turns = new ArrayList<>();
+    // A loop pump first: it must not run when nothing feeds it any more.
     actors(rig).stream()
         .filter(p -> p.kind().is(Purpose.DRIVES))
+        .sorted(Comparator.comparing(p -> !p.kind().is(Purpose.CIRCULATES)))
         .forEach(p -> turns.add(new Turn(p.id(), Position.OFF.id())));
     turns.add(opened(actor));
     return new Automation(
@@ -276,11 +278,10 @@ public record Automation(
   public static Automation shutOnLeak(Rig rig) {
     List<Turn> turns = new ArrayList<>();
     for (Part actor : actors(rig).reversed()) {
-      if (actor.kind() instanceof Valve valve) {
-        valve.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id())));
-      } else {
-        turns.add(new Turn(actor.id(), Position.OFF.id()));
-      }
+      valve(actor)
+          .ifPresentOrElse(
+              v -> v.shut().ifPresent(s -> turns.add(new Turn(actor.id(), s.id()))),
+              () -> turns.add(new Turn(actor.id(), Position.OFF.id())));
     }
     return new Automation(Aim.SHUT_ON_LEAK, List.of(new Rule(new Leak(), turns)));
   }
@@ -306,11 +307,11 @@ public record Automation(
   /** What lets water to or from a tank: a pump that runs, a valve that is open that way. */
   private static Turn to(Rig rig, String id, String tank) {
     watches(rig, tank);
-    Part actor = actor(rig, id);
-    if (!(actor.kind() instanceof Valve valve)) {
+    Part actor = mover(rig, id);
+    if (valve(actor).isEmpty()) {
       return new Turn(id, Kind.ON);
     }
-    List<Stop> open = open(valve);
+    List<Stop> open = open(valve(actor).get());
     return open.stream()
         .filter(s -> serves(rig, actor, open, s, tank))
         .findFirst()
@@ -322,10 +323,11 @@ public record Automation(
   /** What lets none: a pump at rest, a valve that is shut or open another way. */
   private static Turn away(Rig rig, String id, String tank) {
     watches(rig, tank);
-    Part actor = actor(rig, id);
-    if (!(actor.kind() instanceof Valve valve)) {
+    Part actor = mover(rig, id);
+    if (valve(actor).isEmpty()) {
       return new Turn(id, Position.OFF.id());
     }
+    Valve valve = valve(actor).get();
     List<Stop> open = open(valve);
     boolean leadsThere = open.stream().anyMatch(s -> serves(rig, actor, open, s, tank));
     return valve
@@ -336,6 +338,19 @@ public record Automation(
         .orElseThrow(() ->
             new Refusal(
                 Says.HAS_NO_CLOSED_POSITION_NOR.with(actor.label(), rig.part(tank).label())));
+  }
+
+  private static Optional<Valve> valve(Part actor) {
+    return actor.kind() instanceof Valve valve ? Optional.of(valve) : Optional.empty();
+  }
+
+  /** What can bring water to a tank; a loop pump only takes it round. */
+  private static Part mover(Rig rig, String id) {
+    Part actor = actor(rig, id);
+    if (actor.kind().is(Purpose.CIRCULATES)) {
+      throw new Refusal(Says.ONLY_TAKES_WATER_ROUND.with(actor.label()));
+    }
+    return actor;
   }
 
   private static List<Stop> open(Valve valve) {

@@ -237,7 +237,7 @@ public record Pump(
 
   @Override
   public boolean setsItself() {
-    return !works.byHand() && !byEngine() && duty != Duty.CIRCULATION;
+    return !works.byHand() && !byEngine();
   }
 
   @Override

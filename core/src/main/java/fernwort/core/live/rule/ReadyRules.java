@@ -41,8 +41,11 @@ public final class ReadyRules {
   /** Air is pumped out of a line that a motor opens for so long (s); own choice. */
   private static final double PURGE = 20;
 
-  /** A loop without a sensor is hot after so long (s); own choice. */
-  private static final double CIRCULATE = 120;
+  /**
+   * A loop without a sensor has gone round after so long (s); own choice: some litres at some
+   * litres a minute, and no longer than a pump may draw air, should its tank run dry meanwhile.
+   */
+  private static final double CIRCULATE = 60;
 
   /** A loop that is not warm by then will not be (s); own choice. */
   private static final double LOOP_AT_MOST = 600;
@@ -209,7 +212,7 @@ public final class ReadyRules {
         acts,
         AT_MOST,
         List.of(),
-        List.of());
+        rule.turns().subList(0, rule.turns().size() - 1));
   }
 
   /**

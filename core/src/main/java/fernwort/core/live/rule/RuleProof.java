@@ -121,17 +121,26 @@ public final class RuleProof {
     Set<String> told = new LinkedHashSet<>();
     for (State start : starts(rule, now)) {
       boolean drains = drains(rule);
-      Set<String> byHand = harms(course(rule, start, RuleFault.NONE, 0, false), drains);
+      Course untouched = course(rule, start, RuleFault.NONE, 0, false);
+      Set<String> before = harms(untouched.standing());
+      Set<String> byHand = harms(untouched, drains);
       for (RuleFault fault : RuleFault.values()) {
-        Set<String> without =
-            fault.isOfTheRig() ? harms(course(rule, start, fault, 0, false), drains) : byHand;
+        Set<String> without = new LinkedHashSet<>(byHand);
+        if (fault.isOfTheRig()) {
+          without.addAll(harms(course(rule, start, fault, 0, false), drains));
+        }
+        if (fault == RuleFault.TAP_OPEN) {
+          // A tap that is left open does the same where hands have turned what the rule turns.
+          without.addAll(harms(course(rule, ended(rule, start), fault, 0, false), drains));
+        }
         for (int step : steps(rule, fault)) {
           Course course = course(rule, start, fault, step, true);
           runs++;
           acted += course.told().isEmpty() ? 0 : 1;
           reached += fault == RuleFault.NONE && course.ended() ? 1 : 0;
           for (String harm : harms(course, drains)) {
-            if (!without.contains(harm) && told.add(fault + harm)) {
+            boolean known = without.contains(harm) || before.contains(harm);
+            if (!known && told.add(fault + harm)) {
               stories.add(new Story(fault, harm, story(course)));
             }
           }
@@ -206,6 +215,18 @@ public final class RuleProof {
     return starts;
   }
 
+  /** How the handles stand when a rule has come to its end. */
+  private static State ended(Rule rule, State state) {
+    State end = state;
+    for (Rule.Act act : rule.acts()) {
+      end = act instanceof Rule.Move(Turn turn) ? end.with(turn.part(), turn.position()) : end;
+    }
+    for (Turn turn : rule.then()) {
+      end = end.with(turn.part(), turn.position());
+    }
+    return end;
+  }
+
   private State elsewhere(Rule rule, State state) {
     State other = state;
     for (Rule.Act act : rule.acts()) {
@@ -246,8 +267,17 @@ public final class RuleProof {
     };
   }
 
+  /**
+   * A run.
+   *
+   * @param standing what was the case at its start
+   */
   private record Course(
-      List<RuleTrial.Told> told, List<Event> events, List<Line> turns, double end) {
+      List<RuleTrial.Told> told,
+      List<Event> standing,
+      List<Event> events,
+      List<Line> turns,
+      double end) {
 
     /** Returns when the rule began (s); the beginning of the run where it did not. */
     double begun() {
@@ -266,6 +296,7 @@ public final class RuleProof {
   private Course course(Rule rule, State start, RuleFault fault, int step, boolean acts) {
     RuleTrial trial = new RuleTrial(network, signals, rule, fault, step, acts);
     Simulation run = Simulation.start(network, Hydraulics.of(network), start, Conditions.ORDINARY);
+    List<Event> standing = run.standing();
     List<Event> events = new ArrayList<>();
     List<Line> turns = new ArrayList<>();
     double end = Math.min(LONGEST, rule.atMost() + AFTER);
@@ -282,7 +313,7 @@ public final class RuleProof {
         break;
       }
     }
-    return new Course(trial.told(), events, turns, end);
+    return new Course(trial.told(), standing, events, turns, end);
   }
 
   private String words(Turn turn) {
@@ -304,6 +335,14 @@ public final class RuleProof {
   private boolean isDrain(String part) {
     Rig rig = network.rig();
     return rig.partsById().containsKey(part) && rig.part(part).kind().is(Purpose.DRAINS);
+  }
+
+  /** Returns the harm in what is the case already: nothing that a rule brings. */
+  private Set<String> harms(List<Event> standing) {
+    Set<String> harms = new LinkedHashSet<>();
+    standing.forEach(
+        event -> HappeningWords.harm(network.rig(), event).ifPresent(harms::add));
+    return harms;
   }
 
   private Set<String> harms(Course course, boolean drains) {

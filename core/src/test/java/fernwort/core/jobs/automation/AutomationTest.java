@@ -285,7 +285,7 @@ class AutomationTest {
         .hasMessageContaining("Foot pump has no motor");
     assertThatThrownBy(
             () -> Automation.stopWhenFull(DemoRig.called("tern").rig(), "fore", "loop-pump", 0.9))
-        .hasMessageContaining("Loop pump has no motor");
+        .hasMessageContaining("Loop pump only takes water round");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
         .hasMessageContaining("choose a motor valve");
     assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))

@@ -51,6 +51,9 @@ class ReadyRulesTest {
             .part("drain", "Drain", 1, 0, 0.3, Fittings.end(Role.DRAIN))
             .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 3))
             .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Type.TAP, true, 6))
+            .part("warm", "Loop tee 1", 1, 0, 1.4, new Tee())
+            .part("cool", "Loop tee 2", 1.2, 0, 1.4, new Tee())
+            .part("loop", "Loop pump", 1.1, 0, 1.3, Fittings.circulationPump(6, 0.1))
             .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 0)
             .line("b", "B", "check.out > fork.a", 12, 1, Material.PEX, 0)
             .line("c", "C", "fork.b > fill-left.a", 12, 1, Material.PEX, 0)
@@ -65,7 +68,11 @@ class ReadyRulesTest {
             .line("l", "L", "cold.b > frost.a", 12, 1, Material.PEX, 0)
             .line("m", "M", "frost.b > drain.in", 12, 1, Material.PEX, 0)
             .line("n", "N", "cold.c > pump.in", 12, 1, Material.PEX, 0)
-            .line("o", "O", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
+            .line("o", "O", "pump.out > warm.a", 12, 1, Material.PEX, 0)
+            .line("p", "P", "warm.b > cool.a", 12, 1, Material.PEX, 0)
+            .line("q", "Q", "cool.b > tap.cold", 12, 1, Material.PEX, 0)
+            .line("r", "R", "cool.c > loop.in", 12, 1, Material.PEX, 0)
+            .line("s", "S", "loop.out > warm.c", 12, 1, Material.PEX, 0);
     return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
   }
 
@@ -152,7 +159,9 @@ class ReadyRulesTest {
     assertThat(rule.when()).containsExactly(new Rule.Amount("feed", false, 2, 1, 600));
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn("pump", "off")), new Rule.Move(new Turn("frost", "open")));
+            new Rule.Move(new Turn("loop", "off")),
+            new Rule.Move(new Turn("pump", "off")),
+            new Rule.Move(new Turn("frost", "open")));
     RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
@@ -179,28 +188,28 @@ class ReadyRulesTest {
 
   @Test
   void hotWaterGoesRoundAtAButtonUntilTheLoopIsWarm() {
-    Rule rule = of(Automation.circulate(rig, "pump"));
+    Rule rule = of(Automation.circulate(rig, "loop"));
     assertThat(rule.hasButton()).isTrue();
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn("pump", "on")),
+            new Rule.Move(new Turn("loop", "on")),
             new Rule.Until(List.of(new Rule.Amount("feed", true, 40, 1, 0))),
-            new Rule.Move(new Turn("pump", "off")));
-    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open"));
+            new Rule.Move(new Turn("loop", "off")));
+    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
     // Without a sensor in the loop it takes its time.
     assertThat(
             ReadyRules.of(network, SIGNALS.subList(0, 3))
-                .of("loop", Automation.circulate(rig, "pump"), now())
+                .of("loop", Automation.circulate(rig, "loop"), now())
                 .acts())
-        .contains(new Rule.Pause(120));
+        .contains(new Rule.Pause(60));
   }
 
   @Test
   void aRuleAtAButtonBeginsWhenItIsPressedAndOnlyThen() {
-    RuleRun run = new RuleRun(of(Automation.circulate(rig, "pump")));
-    Map<String, String> positions = new HashMap<>(Map.of("pump", "off"));
+    RuleRun run = new RuleRun(of(Automation.circulate(rig, "loop")));
+    Map<String, String> positions = new HashMap<>(Map.of("loop", "off"));
     Sight sight =
         new Sight() {
           @Override

@@ -97,6 +97,23 @@
     }
   };
 
+  // How old each value is, as it grows; the server knows it when the page is made.
+  const age = (seconds) => {
+    if (seconds < 60) return Math.round(seconds) + " s ago";
+    if (seconds < 3600) return Math.round(seconds / 60) + " min ago";
+    if (seconds < 86_400) return Math.round(seconds / 3600) + " h ago";
+    return Math.round(seconds / 86_400) + " days ago";
+  };
+  setInterval(() => {
+    for (const at of document.querySelectorAll("[data-signal] [data-live-age]")) {
+      const row = at.closest("[data-signal]");
+      if (!row.dataset.age) continue;
+      row.dataset.told ||= Date.now();
+      const text = age(Number(row.dataset.age) + (Date.now() - Number(row.dataset.told)) / 1000);
+      if (at.textContent !== text) at.textContent = text;
+    }
+  }, 1000);
+
   // A wait that a sensor tells the end of: bar, litres and minutes to go, and the tick.
   const told = [];
   const watchWait = (row) => {

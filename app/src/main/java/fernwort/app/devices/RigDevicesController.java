@@ -128,6 +128,13 @@ class RigDevicesController {
     return "live/signals";
   }
 
+  /** What each sensor tells, for Today. */
+  @GetMapping("/told")
+  String told(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    rows(rigs.open(id), units, model);
+    return "live/told";
+  }
+
   /** What changes, in the reader's units. */
   @GetMapping(path = "/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
   @ResponseBody

@@ -11,6 +11,7 @@ import fernwort.core.run.HappeningWords;
 import fernwort.core.say.Times;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A rule as its card shows it.
  *
+ * @param title what people call it
  * @param state off, tells or live
  * @param hasButton whether it begins at a button
  * @param when what has to hold, in words
@@ -28,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  */
 record RuleRow(
     String name,
+    String title,
     String state,
     boolean acting,
     boolean hasButton,
@@ -45,6 +48,7 @@ record RuleRow(
     RuleText text = rule.rule();
     return new RuleRow(
         rule.name(),
+        Objects.requireNonNullElse(text.title(), rule.name()),
         rule.state(),
         rule.acting(),
         stream(text.when()).anyMatch(t -> Boolean.TRUE.equals(t.pressed())),

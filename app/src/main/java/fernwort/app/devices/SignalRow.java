@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param what what it tells of, such as Level of Fore fresh
  * @param value what it tells, in the reader's units; a dash where nothing came yet
  * @param age how old that is; empty where nothing came yet
+ * @param seconds the same as a number (s); empty where nothing came yet
  * @param state live, moving, stale or lost, in words
  * @param bad whether it cannot be trusted
  * @param part the part that can be told to move; empty for none
@@ -32,6 +33,7 @@ record SignalRow(
     String what,
     String value,
     String age,
+    String seconds,
     String state,
     boolean bad,
     String topic,
@@ -58,6 +60,7 @@ record SignalRow(
         what(kind, thing, new Things(rig)),
         known ? value(kind, signal, rig, units) : "–",
         signal.age() == null ? "" : age(signal.age()),
+        signal.age() == null ? "" : Long.toString(Math.round(signal.age())),
         state(signal.state(), known),
         known && (signal.state().equals("stale") || signal.state().equals("lost")),
         signal.topic(),

@@ -490,18 +490,24 @@ class AutomationsController {
             .toLowerCase(Locale.ROOT)
             .replaceAll("[^a-z0-9]+", "-")
             .replaceAll("-$", "");
-    rules.keep(rig.id(), name, entered.on(rig.rig(), job -> plan(rig, job)));
+    rules.keep(
+        rig.id(), name, entered.words(rig.rig()), entered.on(rig.rig(), job -> plan(rig, job)));
     Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(name));
     return "redirect:/rigs/" + id + "/rules";
   }
 
   /** A job whose handles all have motors becomes a rule at a button, as things stand. */
   @PostMapping("/job")
-  String job(@PathVariable String id, @RequestParam String job, RedirectAttributes done) {
+  String job(
+      @PathVariable String id,
+      @RequestParam String job,
+      @ModelAttribute("units") Units units,
+      RedirectAttributes done) {
     OpenRig rig = rigs.open(id);
     String name = job.toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
     String clipped = name.length() > LONGEST_NAME ? name.substring(0, LONGEST_NAME) : name;
-    rules.keep(rig.id(), clipped, desk.plan(rig, job, states.of(rig).state()));
+    Plan plan = desk.plan(rig, job, states.of(rig).state());
+    rules.keep(rig.id(), clipped, units.say(plan.job().name()), plan);
     Done.say(done, Says.THE_RULE_TELLS_ONLY.filled(clipped));
     return "redirect:/rigs/" + id + "/rules";
   }

@@ -8,7 +8,6 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.Outlook;
 import fernwort.app.services.States;
 import fernwort.app.store.LiveStore;
-import fernwort.app.store.Logbook;
 import fernwort.app.store.ReadingStore;
 import fernwort.app.store.StoreTrouble;
 import fernwort.core.diary.Entry;
@@ -30,10 +29,8 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
-import fernwort.core.say.Amount;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Lasts;
-import fernwort.core.tank.Reading;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -69,15 +66,6 @@ final class Room {
   /** Whether the rig was changed is looked up so often (s); own choice. */
   private static final double LOOK_UP = 2;
 
-  /** A level shown anew has changed by more than this (share of the tank); own choice. */
-  private static final double SHOWN_STEP = 0.005;
-
-  /** A level becomes a reading when it changed by this (share of the tank); own choice. */
-  private static final double READING_STEP = 0.02;
-
-  /** At most so often (s); own choice. */
-  private static final double READING_PAUSE = 900;
-
   /** A valve that flutters is written down at most so often (s); own choice. */
   private static final double TURN_PAUSE = 5;
 
@@ -109,7 +97,6 @@ final class Room {
   private LiveRig live;
   private List<Alarm> alarms;
   private final Map<AlarmCause.Key, Double> caused = new HashMap<>();
-  private final Map<String, Double> logged = new HashMap<>();
   private final Map<String, Double> turned = new HashMap<>();
   private final Map<String, MotorCommand.Progress> published = new HashMap<>();
   private final Map<String, Alarm> unkept = new LinkedHashMap<>();
@@ -117,6 +104,7 @@ final class Room {
   private final Set<String> states = new HashSet<>();
   private final Minutes minutes = new Minutes();
   private final RuleBook rules;
+  private final LevelLog levels;
   private double looked = Double.NEGATIVE_INFINITY;
   private double lookedUp = Double.NEGATIVE_INFINITY;
   private double unlinked = Double.NaN;
@@ -131,6 +119,7 @@ final class Room {
     rig = house.rigs().open(id);
     live = opened();
     alarms = new ArrayList<>(house.store().asking(id));
+    levels = new LevelLog(house);
     rules = new RuleBook(id, house.store(), house.mapper());
     rules.distrust(rig.rig(), live.signals(), triedWith());
     showAlarms();
@@ -332,7 +321,11 @@ final class Room {
     Setting noted = house.states().of(rig).state().setting();
     handles = noted.positions();
     followPositions(noted, now);
-    followLevels(now);
+    if (levels.follow(rig, live.told(now), now)) {
+      house
+          .events()
+          .tell(id, LiveEvents.Topic.BOARD, Map.of("levels", house.levels().of(id).keySet()));
+    }
     if (!rules.isEmpty() && link.isPresent()) {
       rules.go(sight(now), hands(link, now), now);
     }
@@ -490,48 +483,6 @@ final class Room {
     if (!house.states().of(rig).state().setting().of(part).equals(position)) {
       house.states().turn(rig, part, position, who);
       house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part));
-    }
-  }
-
-  private void followLevels(Now now) {
-    Map<String, Logbook.Level> before = house.levels().of(id);
-    Map<String, Logbook.Level> levels = new LinkedHashMap<>();
-    for (LiveRig.Told told : live.told(now)) {
-      if (told.signal().kind() == SignalKind.LEVEL
-          && told.state().canBeActedOn()
-          && told.value().orElse(null) instanceof Value.Amount level) {
-        String tank = told.signal().on().id();
-        double capacity = rig.network().room(tank).capacity();
-        Logbook.Level shown = before.get(tank);
-        boolean moved =
-            shown == null || Math.abs(shown.volume() - level.amount()) > SHOWN_STEP * capacity;
-        levels.put(tank, moved ? level(level.amount(), now.wall()) : shown);
-        note(tank, level.amount(), capacity, now);
-      }
-    }
-    if (!levels.equals(before)) {
-      house.levels().set(id, levels);
-      house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("levels", levels.keySet()));
-    }
-  }
-
-  private static Logbook.Level level(double volume, Instant at) {
-    return new Logbook.Level(volume, at, shown(volume));
-  }
-
-  private static String shown(double volume) {
-    return Says.BY_SENSOR.filled(Amount.volume(volume));
-  }
-
-  /** A level that has changed enough is a reading of the log, from time to time. */
-  private void note(String tank, double volume, double capacity, Now now) {
-    double last =
-        Optional.ofNullable(house.states().kept(rig, tank)).map(Logbook.Level::volume).orElse(-1.0);
-    if (Math.abs(last - volume) >= READING_STEP * capacity
-        && isDue(logged, tank, READING_PAUSE, now)) {
-      house
-          .states()
-          .record(rig, tank, new Reading.Volume(volume), shown(volume), now.wall(), SENSOR);
     }
   }
 

@@ -119,23 +119,31 @@ public class RuleDesk {
     return rule(rig, name);
   }
 
-  /** Makes a rule of an aim as people choose it. */
-  public RuleNow keep(String rig, String name, Automation automation) {
+  /**
+   * Makes a rule of an aim as people choose it.
+   *
+   * @param title what people call it
+   */
+  public RuleNow keep(String rig, String name, String title, Automation automation) {
     // Tried on the thread that asks: Live goes on meanwhile.
     Room.AsBuilt built = live.in(rig, Room::asBuilt);
     Rule rule =
         ReadyRules.of(built.rig().network(), built.signals())
             .of(name, automation, states.of(built.rig()).state());
-    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
+    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS).titled(title));
   }
 
-  /** Makes a rule of a job, at a button, as things stand. */
-  public RuleNow keep(String rig, String name, Plan plan) {
+  /**
+   * Makes a rule of a job, at a button, as things stand.
+   *
+   * @param title what people call it
+   */
+  public RuleNow keep(String rig, String name, String title, Plan plan) {
     Room.AsBuilt built = live.in(rig, Room::asBuilt);
     Rule rule =
         ReadyRules.of(built.rig().network(), built.signals())
             .atButton(name, plan, states.of(built.rig()).state());
-    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS));
+    return keep(rig, name, RuleText.of(rule, RuleBook.TELLS).titled(title));
   }
 
   /**

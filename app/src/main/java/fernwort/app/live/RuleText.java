@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
  * @param then what it puts back at the end
  * @param onFailure what it puts safe when anything goes wrong
  * @param state off, tells or live
+ * @param title what people call it; left out where its name says it
  * @param triedWith with which rig and signals it held, as Fernwort keeps it; nobody else sets it
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -30,6 +31,7 @@ public record RuleText(
     @Nullable List<Move> then,
     @Nullable List<Move> onFailure,
     @Nullable String state,
+    @Nullable String title,
     @Nullable String triedWith) {
 
   /**
@@ -225,16 +227,23 @@ public record RuleText(
         rule.then().stream().map(Move::of).toList(),
         rule.onFailure().stream().map(Move::of).toList(),
         state,
+        null,
         null);
+  }
+
+  /** Returns it as people call it. */
+  RuleText titled(String words) {
+    String clipped = words.length() > LONGEST ? words.substring(0, LONGEST) : words;
+    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, state, clipped, triedWith);
   }
 
   /** Returns it in another state. */
   public RuleText in(String other) {
-    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, other, triedWith);
+    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, other, title, triedWith);
   }
 
   /** Returns it as one that held with this rig and these signals. */
   RuleText triedWith(String what) {
-    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, state, what);
+    return new RuleText(when, onlyIf, acts, atMost, then, onFailure, state, title, what);
   }
 }

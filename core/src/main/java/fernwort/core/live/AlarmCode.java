@@ -30,6 +30,8 @@ public enum AlarmCode {
   LINK_LOST(Severity.WARNING, 0, Says.LINK_LOST),
   /** A level falls though everything is closed. */
   LEVEL_FALLS(Severity.WARNING, 0, Says.LEVEL_FALLS),
+  /** Sensors and handles say things that cannot all be so. */
+  CONTRADICTION(Severity.NOTE, 60, Says.SWITCH_CONTRADICTION),
   /** A rule was broken off in the middle. */
   RULE_BROKEN_OFF(Severity.WARNING, 0, Says.RULE_BROKEN_OFF);
 
@@ -58,6 +60,7 @@ public enum AlarmCode {
       case SIGNAL_LOST -> Says.SWITCH_SIGNAL_LOST.text();
       case LINK_LOST -> Says.LINK_LOST.text();
       case LEVEL_FALLS -> Says.SWITCH_LEVEL_FALLS.text();
+      case CONTRADICTION -> Says.SWITCH_CONTRADICTION.text();
       case RULE_BROKEN_OFF -> Says.SWITCH_RULE_BROKEN_OFF.text();
     };
   }

@@ -1,10 +1,8 @@
 package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
-import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
-import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -12,8 +10,6 @@ import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Quantity;
-import fernwort.core.ways.FlowPaths;
-import fernwort.core.ways.OpenWays;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -53,17 +49,20 @@ final class AlarmWatch {
 
   private final Network network;
   private final Hazards hazards;
+  private final Contradictions contradictions;
   private final Map<String, Double> running = new HashMap<>();
   private final Map<String, Deque<Sample>> trends = new HashMap<>();
 
   AlarmWatch(Network network, Hazards hazards) {
     this.network = network;
     this.hazards = hazards;
+    contradictions = new Contradictions(network);
   }
 
   void after(AlarmWatch before) {
     running.putAll(before.running);
     trends.putAll(before.trends);
+    contradictions.after(before.contradictions);
   }
 
   /**
@@ -76,7 +75,7 @@ final class AlarmWatch {
   List<AlarmCause> causes(
       List<LiveRig.Told> told, List<MotorCommand> commands, State state, Now now) {
     List<AlarmCause> causes = new ArrayList<>();
-    Situation situation = new Situation(state);
+    Situation situation = new Situation(network, hazards, state);
     for (LiveRig.Told one : told) {
       lost(one).ifPresent(causes::add);
       marks(one, causes);
@@ -89,6 +88,7 @@ final class AlarmWatch {
         case FLOW, TOTAL, PRESSURE, POSITION, PITCH, ROLL -> {}
       }
     }
+    causes.addAll(contradictions.causes(told, situation, now));
     for (MotorCommand command : commands) {
       if (command.state() == MotorCommand.Progress.FAILED) {
         causes.add(
@@ -245,55 +245,5 @@ final class AlarmWatch {
           case OUTSIDE -> Says.OUTSIDE.text();
           case VEHICLE -> rig.name();
         });
-  }
-
-  /** What is open as things are, worked out when it is first asked for. */
-  private final class Situation {
-
-    private final State state;
-    private Optional<FlowPaths> ways = Optional.empty();
-    private Optional<List<Warning>> warnings = Optional.empty();
-
-    Situation(State state) {
-      this.state = state;
-    }
-
-    private FlowPaths ways() {
-      if (ways.isEmpty()) {
-        ways = Optional.of(OpenWays.find(network, state.setting(), Levels.of(network, state)));
-      }
-      return ways.get();
-    }
-
-    private List<Warning> warnings() {
-      if (warnings.isEmpty()) {
-        warnings =
-            Optional.of(hazards.warnings(state.setting(), Levels.of(network, state), ways()));
-      }
-      return warnings.get();
-    }
-
-    boolean fills(String tank) {
-      return ways().to(tank).findAny().isPresent();
-    }
-
-    boolean leaves(String tank) {
-      return ways().from(tank).findAny().isPresent();
-    }
-
-    boolean tapIsOpen() {
-      return network.rig().parts().stream()
-          .filter(p -> p.kind().is(Purpose.USE))
-          .anyMatch(p -> ways().to(p.id()).findAny().isPresent());
-    }
-
-    boolean drawsAir(String pump) {
-      State on = state.with(pump, fernwort.core.kind.Kind.ON);
-      Levels levels = Levels.of(network, on);
-      return hazards
-          .warnings(on.setting(), levels, OpenWays.find(network, on.setting(), levels))
-          .stream()
-          .anyMatch(w -> w.code().is(Warning.Is.DRAWS_AIR) && w.parts().getFirst().equals(pump));
-    }
   }
 }

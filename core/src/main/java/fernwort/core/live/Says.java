@@ -41,6 +41,15 @@ enum Says implements Phrase {
   SIGNAL_LOST("Sensor “{}” tells nothing any more"),
   LINK_LOST("No link to the sensors"),
   LEVEL_FALLS("{} has lost {} with everything closed"),
+  RISES_THOUGH_CLOSED(
+      "{} has risen by {}, though nothing that is open leads into it. See whether a handle is not "
+          + "as noted; if all are, its sensor drifts"),
+  FLOWS_THOUGH_CLOSED(
+      "{} carries {}, though nothing open leads there. See whether a handle is not as noted; if all are, "
+          + "look for a leak"),
+  LEVEL_STANDS_THOUGH_DRAWN(
+      "{} stands still, though {} went through {}. Its level sensor sticks, or another tank is "
+          + "open"),
   RULE_BROKEN_OFF("Rule “{}” was broken off"),
   OUTSIDE("Outside"),
 
@@ -56,6 +65,7 @@ enum Says implements Phrase {
   SWITCH_VALVE_FAILED("A motor did not arrive"),
   SWITCH_SIGNAL_LOST("A sensor tells nothing any more"),
   SWITCH_LEVEL_FALLS("A level falls with everything closed"),
+  SWITCH_CONTRADICTION("Sensors and handles say different things"),
   SWITCH_RULE_BROKEN_OFF("A rule was broken off");
 
   private final String text;

@@ -18,6 +18,7 @@ import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
@@ -384,6 +385,11 @@ public final class SimulatedRig {
         .anyMatch(l ->
             sound.part(l.from().part()).place().equals(place)
                 || sound.part(l.to().part()).place().equals(place));
+  }
+
+  /** Returns what is the case in its water now, such as a pump that draws air. */
+  public List<Event> standing() {
+    return simulation.standing();
   }
 
   /** Returns how warm it is outside (°C). */

@@ -99,6 +99,58 @@ class AlarmWatchTest {
     assertThat(bench.causes()).contains(AlarmCode.LEVEL_FALLS);
   }
 
+  private AlarmCause contradiction(LiveBench of) {
+    return of.live().causes(of.state, of.now).stream()
+        .filter(c -> c.code() == AlarmCode.CONTRADICTION)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void aLevelThatRisesThoughNothingOpenLeadsThereIsAContradiction() {
+    bench.state = bench.state.with(bench.demo.rig().atRest());
+    double litres = bench.capacity() * 400;
+    bench.keepSaying("litres", Double.toString(litres), 60);
+    assertThat(bench.causes()).doesNotContain(AlarmCode.CONTRADICTION);
+    bench.keepSaying("litres", Double.toString(litres * 1.3), 60);
+    assertThat(contradiction(bench).words().toString())
+        .contains("Fore fresh has risen by", "a handle is not as noted");
+  }
+
+  @Test
+  void waterInALineThatNothingOpenLeadsToIsAContradictionAndADrawIsNone() {
+    LiveBench metered = new LiveBench().with("meter", SignalKind.FLOW, Where.LINE, "f1");
+    metered.state = metered.demo.state().with("pump", "on").with("fore-motor", "open");
+    metered.keepSaying("meter", "0.0001", 60);
+    metered.causes();
+    metered.keepSaying("meter", "0.0001", 150);
+    // A tap may be open that nobody noted.
+    assertThat(metered.causes()).isEmpty();
+    metered.state = metered.state.with("fore-motor", "shut");
+    metered.causes();
+    metered.keepSaying("meter", "0.0001", 150);
+    assertThat(contradiction(metered).part()).isEqualTo("f1");
+    metered.keepSaying("meter", "0", 5);
+    assertThat(metered.causes()).isEmpty();
+  }
+
+  @Test
+  void aLevelThatStandsThoughWaterIsDrawnThroughAMeterSticks() {
+    LiveBench metered =
+        new LiveBench()
+            .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK)
+            .with("meter", SignalKind.FLOW, Where.LINE, "f1");
+    metered.state =
+        metered.demo.state().with("pump", "on").with("fore-motor", "open").with("sink", "cold");
+    String litres = Double.toString(metered.capacity() * 500);
+    for (int second = 0; second < 120; second++) {
+      metered.keepSaying("litres", litres, 1);
+      metered.say("meter", "0.0001");
+      metered.causes();
+    }
+    assertThat(contradiction(metered).words().toString()).contains("Its level sensor sticks");
+  }
+
   @Test
   void aMotorThatNeverSaysWhereItIsCountsAsThereAfterItsTravelTime() {
     MotorCommand told = bench.live().command("c1", LiveBench.VALVE, "open", "Ida", bench.now);

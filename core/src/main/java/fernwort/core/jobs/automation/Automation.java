@@ -145,10 +145,10 @@ public record Automation(
     return valve(actor).isEmpty()
         ? new Turn(actor.id(), Kind.ON)
         : valve(actor).stream()
-        .flatMap(v -> open(v).stream())
-        .findFirst()
-        .map(s -> new Turn(actor.id(), s.id()))
-        .orElseThrow(() -> new Refusal(Says.HAS_NO_OPEN_POSITION_CHOOSE.with(actor.label())));
+            .flatMap(v -> open(v).stream())
+            .findFirst()
+            .map(s -> new Turn(actor.id(), s.id()))
+            .orElseThrow(() -> new Refusal(Says.HAS_NO_OPEN_POSITION_CHOOSE.with(actor.label())));
   }
 
   /**

@@ -340,8 +340,7 @@ public final class RuleProof {
   /** Returns the harm in what is the case already: nothing that a rule brings. */
   private Set<String> harms(List<Event> standing) {
     Set<String> harms = new LinkedHashSet<>();
-    standing.forEach(
-        event -> HappeningWords.harm(network.rig(), event).ifPresent(harms::add));
+    standing.forEach(event -> HappeningWords.harm(network.rig(), event).ifPresent(harms::add));
     return harms;
   }
 

@@ -1,0 +1,179 @@
+package fernwort.core.live;
+
+import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
+import fernwort.core.say.Amount;
+import fernwort.core.ways.FlowPath;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What sensors and handles say against each other: one of them is wrong, and which fits best is
+ * said. A level that falls with everything closed is an alarm of its own.
+ */
+final class Contradictions {
+
+  /** A level has risen by more than a lean or a warm day does (share of the tank); own choice. */
+  private static final double RISES = 0.05;
+
+  /** Within so long (s); own choice. */
+  private static final double WINDOW = 1800;
+
+  /** A level is remembered so often for that (s); own choice. */
+  private static final double STEP = 60;
+
+  /** Less is the meter's own noise (m³/s): 0.3 L/min; own choice. */
+  private static final double FLOWS = 0.3e-3 / 60;
+
+  /** It has to flow for so long (s): handles are noted a little later; own choice. */
+  private static final double PATIENCE = 120;
+
+  /** What has flowed should have moved the level by so much (share of the tank); own choice. */
+  private static final double SHOULD_MOVE = 0.05;
+
+  /** It has not moved where it changed by less (share of the tank); own choice. */
+  private static final double STANDS = 0.01;
+
+  private record Sample(double steady, double volume) {}
+
+  /**
+   * What has flowed from a tank while its level was looked at.
+   *
+   * @param tank the tank
+   * @param level its level at the beginning (m³)
+   * @param drawn what has flowed since (m³)
+   * @param last when that was counted last (s)
+   */
+  private record Drawn(String tank, double level, double drawn, double last) {}
+
+  private final Network network;
+  private final Map<String, Deque<Sample>> trends = new HashMap<>();
+  private final Map<String, Double> flowing = new HashMap<>();
+  private final Map<String, Drawn> drawn = new HashMap<>();
+
+  Contradictions(Network network) {
+    this.network = network;
+  }
+
+  void after(Contradictions before) {
+    trends.putAll(before.trends);
+    flowing.putAll(before.flowing);
+    drawn.putAll(before.drawn);
+  }
+
+  List<AlarmCause> causes(List<LiveRig.Told> told, Situation situation, Now now) {
+    List<AlarmCause> causes = new ArrayList<>();
+    Map<String, Double> levels = new HashMap<>();
+    for (LiveRig.Told one : told) {
+      amount(one, SignalKind.LEVEL).ifPresent(v -> levels.put(one.signal().on().id(), v));
+    }
+    levels.forEach((tank, volume) -> rises(tank, volume, situation, now).ifPresent(causes::add));
+    for (LiveRig.Told one : told) {
+      amount(one, SignalKind.FLOW)
+          .ifPresent(flow -> {
+            String line = one.signal().on().id();
+            unexplained(line, flow, situation, now).ifPresent(causes::add);
+            sticks(line, flow, levels, situation, now).ifPresent(causes::add);
+          });
+    }
+    return causes;
+  }
+
+  private static Optional<Double> amount(LiveRig.Told one, SignalKind kind) {
+    return one.signal().kind() == kind
+            && one.state().canBeActedOn()
+            && one.value().orElse(null) instanceof Value.Amount amount
+        ? Optional.of(amount.amount())
+        : Optional.empty();
+  }
+
+  private Optional<AlarmCause> rises(String tank, double volume, Situation situation, Now now) {
+    Deque<Sample> trend = trends.computeIfAbsent(tank, t -> new ArrayDeque<>());
+    if (situation.fills(tank)) {
+      trend.clear();
+      return Optional.empty();
+    }
+    if (trend.isEmpty() || now.steady() - trend.getLast().steady() >= STEP) {
+      trend.addLast(new Sample(now.steady(), volume));
+    }
+    while (trend.getFirst().steady() < now.steady() - WINDOW) {
+      trend.removeFirst();
+    }
+    double lowest = trend.stream().mapToDouble(Sample::volume).min().orElse(volume);
+    Part part = network.rig().part(tank);
+    return volume - lowest > RISES * network.room(tank).capacity()
+        ? cause(tank, Says.RISES_THOUGH_CLOSED, part.label(), Amount.volume(volume - lowest))
+        : Optional.empty();
+  }
+
+  private Optional<AlarmCause> unexplained(String line, double flow, Situation situation, Now now) {
+    if (Math.abs(flow) < FLOWS || situation.moves(line)) {
+      flowing.remove(line);
+      return Optional.empty();
+    }
+    double since = flowing.computeIfAbsent(line, l -> now.steady());
+    return now.steady() - since > PATIENCE
+        ? cause(line, Says.FLOWS_THOUGH_CLOSED, label(line), Amount.flow(Math.abs(flow)))
+        : Optional.empty();
+  }
+
+  /** Water goes through a meter from the one tank that is open to it, and the level stays. */
+  private Optional<AlarmCause> sticks(
+      String line, double flow, Map<String, Double> levels, Situation situation, Now now) {
+    Set<String> sources =
+        situation.ways().ways().stream()
+            .filter(w -> w.lines().contains(line))
+            .map(FlowPath::source)
+            .map(s -> s.part())
+            .filter(levels::containsKey)
+            .collect(Collectors.toSet());
+    Optional<String> tank = sources.size() == 1 ? sources.stream().findFirst() : Optional.empty();
+    if (tank.isEmpty()) {
+      drawn.remove(line);
+      return Optional.empty();
+    }
+    double level = levels.get(tank.get());
+    double capacity = network.room(tank.get()).capacity();
+    Drawn before = drawn.get(line);
+    boolean moved =
+        before == null
+            || !before.tank().equals(tank.get())
+            || Math.abs(level - before.level()) > STANDS * capacity;
+    Drawn anew =
+        moved
+            ? new Drawn(tank.get(), level, 0, now.steady())
+            : new Drawn(
+                before.tank(),
+                before.level(),
+                before.drawn() + Math.abs(flow) * (now.steady() - before.last()),
+                now.steady());
+    drawn.put(line, anew);
+    return anew.drawn() > SHOULD_MOVE * capacity
+        ? cause(
+            tank.get(),
+            Says.LEVEL_STANDS_THOUGH_DRAWN,
+            network.rig().part(tank.get()).label(),
+            Amount.volume(anew.drawn()),
+            label(line))
+        : Optional.empty();
+  }
+
+  private static Optional<AlarmCause> cause(String part, Says words, Object... arguments) {
+    return Optional.of(new AlarmCause(AlarmCode.CONTRADICTION, part, words.with(arguments)));
+  }
+
+  private String label(String line) {
+    return network.rig().lines().stream()
+        .filter(l -> l.id().equals(line))
+        .map(l -> l.label())
+        .findFirst()
+        .orElse(line);
+  }
+}

@@ -1,0 +1,361 @@
+package fernwort.core.live.rule;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.jobs.automation.Automation;
+import fernwort.core.kind.Purpose;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.live.LiveRig;
+import fernwort.core.live.MotorCommand;
+import fernwort.core.live.Now;
+import fernwort.core.live.Signal;
+import fernwort.core.live.SignalKind;
+import fernwort.core.live.Value;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.run.Event;
+import fernwort.core.sim.Mishap;
+import fernwort.core.sim.Sensor;
+import fernwort.core.sim.SimulatedRig;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import org.junit.jupiter.api.Test;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+
+/**
+ * Days of simulated rigs with their ready rules at work, through the very tracks that live signals
+ * go through, and with faults at random. No tank overflows and no pump runs dry for longer than a
+ * minute where the same day by hand, with the same faults, would not have had that too.
+ */
+class SimulatedDaysTest {
+
+  private static final Logger LOG = LoggerFactory.getLogger(SimulatedDaysTest.class);
+
+  /** So many days are lived of each rig; ten thousand in the sweep. */
+  private static final int DAYS = Integer.getInteger("sweep.days", 6);
+
+  private static final long FIRST = Long.getLong("sweep.seed", 1);
+
+  private static final double BEAT = 10;
+  private static final double DAY = 86_400;
+
+  /** A pump may draw air for so long (s), looked at once in a beat. */
+  private static final double SPUTTERS = 60 + 2 * BEAT;
+
+  /** A rig with its rules, and from where a day begins. */
+  private record House(String name, Rig rig, State start, List<Automation> automations) {}
+
+  private static House van() {
+    DemoRig tern = DemoRig.called("tern");
+    Rig rig = tern.rig();
+    return new House(
+        "van",
+        rig,
+        tern.state().with("pump", "on"),
+        List.of(
+            Automation.shutOnLeak(rig),
+            Automation.changeWhenDry(rig, "fore", "aft", "fore-motor", "aft-motor", 0.1, ""),
+            Automation.circulate(rig, "loop-pump"),
+            Automation.drainInFrost(rig, "frost-motor", 2)));
+  }
+
+  /** A high tank that a pump keeps filled from a store below. */
+  private static House bus() {
+    Rig rig =
+        CaseRigs.vented(
+                CaseRigs.vented(
+                    CaseRigs.rig()
+                        .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+                        .part("store", "Store", 2, 0, 0.4, CaseRigs.tank(1)),
+                    "tank",
+                    1),
+                "store",
+                0.4)
+            .part("lift", "Lift pump", 1, 0, 0.3, Fittings.transferPump(8, 1))
+            .part("check", "Check valve", 1, 0, 0.9, Fittings.check())
+            .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
+            .line("a", "A", "store.low > lift.in", 12, 1, Material.PEX, 1)
+            .line("b", "B", "lift.out > check.in", 12, 1, Material.PEX, 1)
+            .line("c", "C", "check.out > tank.high", 12, 1, Material.PEX, 1)
+            .line("d", "D", "tank.low > tap.cold", 12, 1, Material.PEX, 1)
+            .build();
+    Network network = Network.of(rig);
+    State full =
+        new State(
+            rig.atRest(),
+            Map.of(
+                "tank", 0.6 * network.room("tank").capacity(),
+                "store", 0.5 * network.room("store").capacity()),
+            Slope.LEVEL);
+    return new House(
+        "bus",
+        rig,
+        full,
+        List.of(Automation.keepBetween(rig, "tank", "lift", 0.5, 0.7), Automation.shutOnLeak(rig)));
+  }
+
+  /** One day of one house. */
+  private static final class Day implements Sight {
+    private final House house;
+    private final Random random;
+    private final SimulatedRig rig;
+    private final LiveRig live;
+    private final List<RuleRun> runs = new ArrayList<>();
+    private final Map<String, Double> dry = new HashMap<>();
+    private final Set<String> harms = new TreeSet<>();
+    private Now now = new Now(Instant.EPOCH, 0);
+    private int commands;
+    private int begun;
+
+    Day(House house, long seed, List<Rule> rules) {
+      this.house = house;
+      random = new Random(seed);
+      rig = new SimulatedRig(house.rig(), house.start(), new Random(seed));
+      Network network = Network.of(house.rig());
+      live = LiveRig.of(network, Hazards.of(network), signals(rig));
+      rules.forEach(r -> runs.add(new RuleRun(r)));
+    }
+
+    /** A fault that begins at a time, and ends at another (s). */
+    private record Trouble(Mishap what, String on, double from, double to) {}
+
+    private List<Trouble> troubles() {
+      List<Trouble> troubles = new ArrayList<>();
+      List<Mishap> all = List.of(Mishap.values());
+      for (int i = random.nextInt(3); i >= 0; i--) {
+        Mishap what = all.get(random.nextInt(all.size()));
+        List<String> on = rig.choices(what);
+        double from = random.nextDouble() * DAY;
+        if (!on.isEmpty()) {
+          String which = on.get(random.nextInt(on.size()));
+          troubles.add(new Trouble(what, which, from, from + 600 + random.nextDouble() * 6 * 3600));
+        }
+      }
+      return troubles;
+    }
+
+    Day live() {
+      List<Trouble> troubles = troubles();
+      double stops = random.nextDouble() * DAY;
+      double showers = (18 + 3 * random.nextDouble()) * 3600;
+      Set<Trouble> going = new HashSet<>();
+      for (double at = 0; at < DAY; at += BEAT) {
+        for (Trouble trouble : troubles) {
+          if (at >= trouble.from() && going.add(trouble)) {
+            rig.begin(trouble.what(), trouble.on());
+          }
+          if (at >= trouble.to() && rig.is(trouble.what())) {
+            rig.end(trouble.what());
+          }
+        }
+        rig.run(BEAT);
+        now = now.plus(BEAT);
+        listen();
+        // Fernwort itself is away for two minutes, and puts safe what it was in the middle of.
+        boolean away = at >= stops && at < stops + 120;
+        boolean back = at >= stops + 120 && at < stops + 120 + BEAT;
+        if (back) {
+          runs.stream()
+              .filter(RuleRun::isActing)
+              .forEach(r -> r.breakOff(RuleRun.Why.STOPPED).forEach(this::take));
+        }
+        if (Math.abs(at - showers) < BEAT / 2) {
+          runs.stream().filter(r -> r.rule().hasButton()).forEach(r -> r.press(now.steady()));
+        }
+        if (!away && !rig.is(Mishap.LINK_CUT)) {
+          act();
+        }
+        harm();
+      }
+      return this;
+    }
+
+    private void listen() {
+      if (runs.isEmpty() || rig.is(Mishap.LINK_CUT)) {
+        return;
+      }
+      for (SimulatedRig.Told told : rig.told()) {
+        String said =
+            switch (told.value()) {
+              case Value.Amount amount -> Double.toString(amount.amount());
+              case Value.Contact contact -> contact.on() ? "on" : "off";
+              case Value.Stop stop -> stop.position();
+            };
+        live.take(told.sensor().name(), said, false, Slope.LEVEL, now);
+      }
+      live.watchCommands(now);
+    }
+
+    private void act() {
+      Set<String> held = new HashSet<>();
+      runs.stream().filter(RuleRun::isActing).forEach(r -> held.addAll(r.rule().parts()));
+      for (RuleRun run : runs) {
+        boolean free = run.isActing() || run.rule().parts().stream().noneMatch(held::contains);
+        run.go(this, free, now.steady()).forEach(this::take);
+        if (run.isActing()) {
+          held.addAll(run.rule().parts());
+        }
+      }
+    }
+
+    private void take(RuleRun.Deed deed) {
+      switch (deed) {
+        case RuleRun.Moves(Turn turn) -> {
+          live.command("c" + commands++, turn.part(), turn.position(), "rule", now);
+          if (!rig.is(Mishap.LINK_CUT)) {
+            rig.command(turn.part(), turn.position());
+          }
+        }
+        case RuleRun.Begun b -> begun++;
+        case RuleRun.Ended e -> {}
+        case RuleRun.Tells t -> {}
+        case RuleRun.BrokenOff b -> {}
+      }
+    }
+
+    private void harm() {
+      Set<String> sucking = new HashSet<>();
+      for (Event event : rig.standing()) {
+        switch (event.kind()) {
+          case DRAWS_AIR -> sucking.add(event.subject());
+          case RUNS_OUT -> {
+            boolean vents = house.rig().partsById().containsKey(event.subject());
+            if (vents && !house.rig().part(event.subject()).kind().is(Purpose.DRAINS)) {
+              harms.add("runs out at " + event.subject());
+            }
+          }
+          default -> {}
+        }
+      }
+      dry.keySet().retainAll(sucking);
+      sucking.forEach(p -> {
+        if (dry.merge(p, BEAT, Double::sum) > SPUTTERS) {
+          harms.add(p + " runs dry");
+        }
+      });
+    }
+
+    @Override
+    public Optional<Value> value(String signal) {
+      return live.told(signal, now)
+          .filter(t -> t.state().canBeActedOn())
+          .flatMap(LiveRig.Told::value);
+    }
+
+    @Override
+    public String position(String part) {
+      return live.signals().stream()
+          .filter(s -> s.on().id().equals(part) && s.drive().isPresent())
+          .findFirst()
+          .flatMap(s -> live.told(s.name(), now).flatMap(LiveRig.Told::raw))
+          .map(v ->
+              switch (v) {
+                case Value.Stop stop -> stop.position();
+                case Value.Contact contact -> contact.on() ? "on" : "off";
+                case Value.Amount amount -> "";
+              })
+          .orElseGet(() -> house.start().setting().of(part));
+    }
+
+    @Override
+    public boolean failed(String part) {
+      return live.commands().stream()
+          .filter(c -> c.part().equals(part))
+          .max(Comparator.comparingDouble(MotorCommand::told))
+          .filter(c -> c.state() == MotorCommand.Progress.FAILED)
+          .isPresent();
+    }
+  }
+
+  private static List<Signal> signals(SimulatedRig rig) {
+    return rig.sensors().stream().map(s -> signal(rig.rig(), s)).toList();
+  }
+
+  private static Signal signal(Rig rig, Sensor sensor) {
+    boolean motor = sensor.kind() == SignalKind.PUMP || sensor.kind() == SignalKind.POSITION;
+    Map<String, String> payloads = new TreeMap<>();
+    if (motor) {
+      rig.part(sensor.on().id()).kind().positions().forEach(p -> payloads.put(p.id(), p.id()));
+    }
+    return new Signal(
+        sensor.name(),
+        sensor.kind(),
+        sensor.on(),
+        Signal.As.VOLUME,
+        Optional.empty(),
+        "",
+        new Signal.Source("sim/" + sensor.name(), "", 1, 0),
+        motor
+            ? Optional.of(
+                new Signal.Drive(
+                    "sim/set/" + sensor.name(),
+                    payloads,
+                    sensor.kind() == SignalKind.PUMP ? "off" : ""))
+            : Optional.empty());
+  }
+
+  private static void live(House house) {
+    Network network = Network.of(house.rig());
+    List<Signal> signals = signals(new SimulatedRig(house.rig(), house.start(), new Random(0)));
+    ReadyRules ready = ReadyRules.of(network, signals);
+    List<Rule> rules = new ArrayList<>();
+    for (Automation automation : house.automations()) {
+      Rule rule = ready.of("r" + rules.size(), automation, house.start());
+      assertThat(RuleProof.of(network, signals).verdict(rule, house.start()).stories())
+          .as("what the proof says of %s", automation.purpose())
+          .isEmpty();
+      rules.add(rule);
+    }
+    int acted = 0;
+    int byHandToo = 0;
+    List<String> worse = new ArrayList<>();
+    for (long seed = FIRST; seed < FIRST + DAYS; seed++) {
+      Day byHand = new Day(house, seed, List.of()).live();
+      Day ruled = new Day(house, seed, rules).live();
+      acted += ruled.begun;
+      byHandToo += byHand.harms.isEmpty() ? 0 : 1;
+      Set<String> more = new TreeSet<>(ruled.harms);
+      more.removeAll(byHand.harms);
+      if (!more.isEmpty()) {
+        worse.add("day " + seed + ": " + more);
+      }
+    }
+    LOG.info(
+        "{}: {} days, rules began {} times, {} days with harm by hand",
+        house.name(),
+        DAYS,
+        acted,
+        byHandToo);
+    assertThat(acted).isPositive();
+    assertThat(worse).isEmpty();
+  }
+
+  @Test
+  void theVansRulesBringNoHarm() {
+    live(van());
+  }
+
+  @Test
+  void theBusesRulesBringNoHarm() {
+    live(bus());
+  }
+}

@@ -164,11 +164,11 @@ final class RuleBook {
    */
   boolean press(String name, Now now) {
     Entry entry = entries.get(name);
-    boolean has = entry != null && entry.run.rule().hasButton() && !entry.state.equals(OFF);
-    if (has) {
-      entry.run.press(now.steady());
+    if (entry == null || !entry.run.rule().hasButton() || entry.state.equals(OFF)) {
+      return false;
     }
-    return has;
+    entry.run.press(now.steady());
+    return true;
   }
 
   private void end(String name, Hands hands) {

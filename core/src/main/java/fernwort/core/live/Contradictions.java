@@ -139,21 +139,19 @@ final class Contradictions {
       drawn.remove(line);
       return Optional.empty();
     }
-    double level = levels.get(tank.get());
+    double level = levels.getOrDefault(tank.get(), 0.0);
     double capacity = network.room(tank.get()).capacity();
-    Drawn before = drawn.get(line);
-    boolean moved =
-        before == null
-            || !before.tank().equals(tank.get())
-            || Math.abs(level - before.level()) > STANDS * capacity;
     Drawn anew =
-        moved
-            ? new Drawn(tank.get(), level, 0, now.steady())
-            : new Drawn(
-                before.tank(),
-                before.level(),
-                before.drawn() + Math.abs(flow) * (now.steady() - before.last()),
-                now.steady());
+        Optional.ofNullable(drawn.get(line))
+            .filter(d -> d.tank().equals(tank.get()))
+            .filter(d -> Math.abs(level - d.level()) <= STANDS * capacity)
+            .map(d ->
+                new Drawn(
+                    d.tank(),
+                    d.level(),
+                    d.drawn() + Math.abs(flow) * (now.steady() - d.last()),
+                    now.steady()))
+            .orElseGet(() -> new Drawn(tank.get(), level, 0, now.steady()));
     drawn.put(line, anew);
     return anew.drawn() > SHOULD_MOVE * capacity
         ? cause(

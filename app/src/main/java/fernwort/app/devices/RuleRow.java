@@ -57,9 +57,20 @@ record RuleRow(
             .map(t -> test(t, signals, rig, units))
             .toList(),
         stream(text.acts()).map(a -> act(a, signals, rig, units)).toList(),
-        tried(rule.proof()),
+        tried(rule.proof()) + (rule.proof().held() && leansOnOneSensor(text) ? ALONE : ""),
         rule.proof().held(),
         rule.proof().stories().stream().map(RuleRow::story).toList());
+  }
+
+  private static final String ALONE = " " + Says.ITS_SENSOR_ALONE.text();
+
+  /** Tells whether a level sensor alone ends a filling. */
+  private static boolean leansOnOneSensor(RuleText text) {
+    return stream(text.acts())
+        .filter(a -> a.until() != null)
+        .anyMatch(a ->
+            stream(a.until()).anyMatch(t -> t.above() != null)
+                && stream(a.until()).noneMatch(t -> t.is() != null));
   }
 
   private static <T> Stream<T> stream(@Nullable List<T> list) {

@@ -68,6 +68,9 @@ enum Says implements Phrase {
   WAIT_UNTIL("Wait until {}"),
   MARKS_ARE_SAVED("{}: the marks are saved."),
   THE_MARK("The mark"),
+  ITS_SENSOR_ALONE(
+      "A level sensor alone ends the filling: where it drifts for hours, the tank runs over. A "
+          + "float switch, added on Devices before the rule is made, ends it all the same."),
   WAIT_FOR("Wait for {}"),
   YOU_PRESS_ITS_BUTTON("you press its button"),
   PRESSED("{}: pressed."),

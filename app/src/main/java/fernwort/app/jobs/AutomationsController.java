@@ -90,7 +90,7 @@ class AutomationsController {
    * @param second the valve of the other tank
    * @param low lower mark (percent); of a frost drain the temperature (°C)
    * @param high upper mark (percent)
-   * @param purge what lets the air out after a change; empty or null for nothing
+   * @param purge what lets the air out after a change, or has to be open; empty or null for nothing
    */
   record Entered(
       String purpose,
@@ -125,6 +125,9 @@ class AutomationsController {
         case CHANGE_WHEN_DRY ->
             Automation.changeWhenDry(
                 rig, tank, other, valve, second, lowShare, Objects.requireNonNullElse(purge, ""));
+        case STOP_WHEN_DRY ->
+            Automation.stopWhenDry(
+                rig, tank, valve, Objects.requireNonNullElse(purge, ""), lowShare);
         case FILL_IN_TURN -> Automation.fillInTurn(rig, tank, other, valve, second, highShare);
         case CIRCULATE -> Automation.circulate(rig, valve);
         case DRAIN_IN_FROST -> Automation.drainInFrost(rig, valve, low);
@@ -178,6 +181,13 @@ class AutomationsController {
                 label(rig, valve),
                 low,
                 high);
+        case STOP_WHEN_DRY ->
+            String.format(
+                Locale.ROOT,
+                Says.STOP_WHEN_HAS_FALLEN_TO.text(),
+                label(rig, valve),
+                label(rig, tank),
+                low);
         case FILL_IN_TURN ->
             String.format(
                 Locale.ROOT,
@@ -268,6 +278,16 @@ class AutomationsController {
                 LOWER_PERCENT,
                 false,
                 Says.WHAT_LETS_THE_AIR_OUT.text()),
+            new Offer(
+                "STOP_WHEN_DRY",
+                Says.STOP_THE_PUMP_WHEN_EMPTY.text(),
+                TANK,
+                "",
+                Says.PUMP_TO_STOP.text(),
+                "",
+                LOWER_PERCENT,
+                false,
+                Says.ONLY_WHILE_THIS_IS_OPEN.text()),
             new Offer(
                 "TOP_UP",
                 Says.TOP_ONE_TANK_UP_FROM_ANOTHER.text(),

@@ -45,6 +45,7 @@ public record Automation(
     KEEP_BETWEEN,
     STOP_WHEN_FULL,
     CHANGE_WHEN_DRY,
+    STOP_WHEN_DRY,
     TOP_UP,
     FILL_IN_TURN,
     CIRCULATE,
@@ -138,6 +139,28 @@ public record Automation(
         List.of(),
         air,
         Optional.of(other));
+  }
+
+  /**
+   * Stops a pump when the tank that it draws from is empty.
+   *
+   * @param pump what is switched off
+   * @param from the valve that has to be open for it to draw from there; empty for none
+   * @param low mark at which the tank counts as dry (share of the tank, 0 to 1)
+   */
+  public static Automation stopWhenDry(Rig rig, String tank, String pump, String from, double low) {
+    marks(low, 1);
+    watches(rig, tank);
+    Part actor = mover(rig, pump);
+    if (!actor.kind().is(Purpose.DRIVES)) {
+      throw new Refusal(Says.IS_NO_PUMP_CHOOSE_THE_PUMP.with(actor.label()));
+    }
+    return new Automation(
+        Aim.STOP_WHEN_DRY,
+        List.of(new Rule(new Low(tank, low), List.of(new Turn(pump, Position.OFF.id())))),
+        from.isEmpty() ? List.of() : List.of(to(rig, from, tank)),
+        List.of(),
+        Optional.empty());
   }
 
   /** A pump that runs, a valve that is open. */

@@ -16,6 +16,7 @@ enum Says implements Phrase {
   HAS_NO_CLOSED_POSITION_NOR(
       "{} has no closed position, nor one that leads away from {}; choose another valve"),
   IS_NO_PUMP_CHOOSE_THE_LOOP("{} takes no hot water round; choose the loop pump"),
+  IS_NO_PUMP_CHOOSE_THE_PUMP("{} is no pump; choose the pump that draws from the tank"),
   ONLY_TAKES_WATER_ROUND("{} only takes water round; choose a motor valve or another pump"),
   IS_NO_VALVE_CHOOSE_THE_DRAIN("{} is no valve; choose the frost drain"),
   IS_NOT_A_TANK_CHOOSE_A_TANK("“{}” is not a tank; choose a tank"),

@@ -61,6 +61,9 @@ public final class ReadyRules {
   /** A job fills a tank to this share, which a sensor can still tell; own choice. */
   private static final double FULL = 0.95;
 
+  /** A tank with less is not worth changing to (share); own choice. */
+  private static final double LITTLE = 0.1;
+
   /** A tank is empty at this share; own choice. */
   private static final double EMPTY = 0.03;
 
@@ -95,8 +98,9 @@ public final class ReadyRules {
   public Rule of(String name, Automation automation, State now) {
     return switch (automation.purpose()) {
       case SHUT_ON_LEAK -> leak(name, automation);
-      case STOP_WHEN_FULL -> once(name, automation, List.of());
-      case CHANGE_WHEN_DRY -> once(name, automation, purge(automation, now));
+      case STOP_WHEN_FULL -> once(name, automation, List.of(), List.of());
+      case STOP_WHEN_DRY -> once(name, automation, whiles(automation), List.of());
+      case CHANGE_WHEN_DRY -> once(name, automation, hasWater(automation), purge(automation, now));
       case KEEP_BETWEEN, TOP_UP -> inTime(between(name, automation, now.setting()), now);
       case FILL_IN_TURN -> inTime(inTurn(name, automation), now);
       case CIRCULATE -> circulate(name, automation);
@@ -127,18 +131,29 @@ public final class ReadyRules {
         turns);
   }
 
-  private Rule once(String name, Automation automation, List<Rule.Act> after) {
+  /** How handles have to be for it to begin. */
+  private static List<Rule.Test> whiles(Automation automation) {
+    return automation.onlyWhile().stream()
+        .map(t -> (Rule.Test) new Rule.Handle(t.part(), t.position()))
+        .toList();
+  }
+
+  /** Nothing is changed to a tank of which a sensor tells that it is empty, too. */
+  private List<Rule.Test> hasWater(Automation automation) {
+    return automation.changesTo().stream()
+        .filter(t ->
+            signals.stream().anyMatch(s -> s.kind() == SignalKind.LEVEL && s.on().id().equals(t)))
+        .map(t -> level(t, true, LITTLE, 0))
+        .toList();
+  }
+
+  private Rule once(
+      String name, Automation automation, List<Rule.Test> onlyIf, List<Rule.Act> after) {
     Automation.Rule rule = automation.rules().getFirst();
     List<Rule.Act> acts = new ArrayList<>(moves(rule.turns()));
     acts.addAll(after);
     return new Rule(
-        name,
-        List.of(test(rule.when(), LASTING)),
-        List.of(),
-        acts,
-        AT_MOST,
-        List.of(),
-        rule.turns());
+        name, List.of(test(rule.when(), LASTING)), onlyIf, acts, AT_MOST, List.of(), rule.turns());
   }
 
   /** After a change of tanks: what a motor can let the air out by, and what hands have to do. */
@@ -166,9 +181,7 @@ public final class ReadyRules {
     return new Rule(
         name,
         List.of(test(first.when(), LASTING)),
-        automation.onlyWhile().stream()
-            .map(t -> (Rule.Test) new Rule.Handle(t.part(), t.position()))
-            .toList(),
+        whiles(automation),
         acts,
         AT_MOST,
         last.turns(),
@@ -279,11 +292,21 @@ public final class ReadyRules {
     Automation.Rule begin = automation.rules().getLast();
     Automation.Rule end = automation.rules().getFirst();
     List<Rule.Act> acts = new ArrayList<>(moves(begin.turns()));
-    acts.add(
-        new Rule.Until(
+    List<Rule.Test> until =
+        new ArrayList<>(
             automation.rules().subList(0, automation.rules().size() - 1).stream()
                 .map(r -> test(r.when(), 0))
-                .toList()));
+                .toList());
+    // A float switch is a second means: it ends the filling whatever the level sensor says.
+    List<Rule.Test> dry = new ArrayList<>();
+    signals.stream()
+        .filter(s -> s.kind() == SignalKind.SWITCH)
+        .filter(s -> begin.when() instanceof Automation.Low low && s.on().id().equals(low.tank()))
+        .forEach(s -> {
+          until.add(new Rule.Contact(s.name(), true, 0));
+          dry.add(new Rule.Contact(s.name(), false, 0));
+        });
+    acts.add(new Rule.Until(until));
     List<Turn> safe = new ArrayList<>(end.turns());
     Automation.actors(network.rig()).stream()
         .filter(p -> p.kind().is(Purpose.DRIVES))
@@ -295,7 +318,7 @@ public final class ReadyRules {
       }
     }
     return new Rule(
-        name, List.of(test(begin.when(), LASTING)), List.of(), acts, AT_MOST, end.turns(), safe);
+        name, List.of(test(begin.when(), LASTING)), dry, acts, AT_MOST, end.turns(), safe);
   }
 
   /**

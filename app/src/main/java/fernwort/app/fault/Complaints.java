@@ -66,6 +66,50 @@ final class Complaints {
         .toList();
   }
 
+  /** Something that a sensor sees: water at a place, a level that falls, a pump that runs on. */
+  record Told(Look what, String on) {}
+
+  /**
+   * Returns what sensors see, as what somebody would see; nothing where they see nothing.
+   *
+   * @param noted how handles stand
+   */
+  static List<Group> told(Rig rig, Setting noted, List<Told> told) {
+    Complaints all = new Complaints(rig, noted);
+    Group group =
+        all.group(
+            Says.SENSORS,
+            () -> {
+              for (Told one : told) {
+                boolean part = rig.partsById().containsKey(one.on());
+                switch (one.what()) {
+                  case WET ->
+                      all.place(
+                          rig.place(part ? rig.part(one.on()).place() : one.on()));
+                  case LEVEL -> all.falls(rig.part(one.on()));
+                  default -> all.runsOn(rig.part(one.on()));
+                }
+              }
+            });
+    return group.things().isEmpty() ? List.of() : List.of(group);
+  }
+
+  private void falls(Part tank) {
+    Optional<Double> later = Optional.of(HALF_AN_HOUR);
+    things.add(
+        new Thing(
+            tank.label(),
+            List.of(choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later))));
+  }
+
+  private void runsOn(Part pump) {
+    things.add(
+        new Thing(
+            pump.label(),
+            List.of(
+                choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()))));
+  }
+
   private Group group(Says label, Runnable fill) {
     things = new ArrayList<>();
     fill.run();

@@ -1,5 +1,6 @@
 package fernwort.app.fault;
 
+import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.FaultDesk;
@@ -10,13 +11,19 @@ import fernwort.core.diary.Entry;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
+import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
+import fernwort.core.live.AlarmCode;
+import fernwort.core.live.SignalKind;
 import fernwort.core.rig.State;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -45,8 +52,11 @@ class FaultController {
   private final States states;
   private final FaultDesk desk;
   private final Diary diary;
+  private final LiveDesk live;
 
-  FaultController(Descriptions rigs, States states, FaultDesk desk, Diary diary) {
+  FaultController(
+      Descriptions rigs, States states, FaultDesk desk, Diary diary, LiveDesk live) {
+    this.live = live;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -72,7 +82,10 @@ class FaultController {
     List<String> told = seen.stream().filter(s -> !s.isBlank()).limit(MOST).toList();
     model.addAttribute("begun", !told.isEmpty());
     if (told.isEmpty()) {
-      model.addAttribute("groups", Complaints.of(rig.rig(), noted.setting()));
+      desk.soon(rig, noted);
+      List<Complaints.Group> groups = new ArrayList<>(told(rig));
+      groups.addAll(Complaints.of(rig.rig(), noted.setting()));
+      model.addAttribute("groups", groups);
       return "fault/find";
     }
     List<Observation> observations = told.stream().map(s -> SeenText.read(s, rig.rig())).toList();
@@ -92,6 +105,26 @@ class FaultController {
         .ifPresentOrElse(
             n -> next(n, told, words, model), () -> end(found, observations, words, model));
     return "fault/find";
+  }
+
+  /** What sensors see by themselves, where there are any: a floor that is wet, a level that falls. */
+  private List<Complaints.Group> told(OpenRig rig) {
+    if (!live.isLive(rig.id())) {
+      return List.of();
+    }
+    List<Complaints.Told> told = new ArrayList<>();
+    live.signals(rig.id()).stream()
+        .filter(s -> s.is(SignalKind.LEAK) && Boolean.TRUE.equals(s.value()))
+        .map(s -> Stream.of(s.place(), s.tray(), s.part()).filter(Objects::nonNull).findFirst())
+        .flatMap(Optional::stream)
+        .forEach(on -> told.add(new Complaints.Told(Look.WET, on)));
+    live.alarms(rig.id()).stream()
+        .filter(a -> a.code() == AlarmCode.LEVEL_FALLS && a.gone() == null)
+        .forEach(a -> told.add(new Complaints.Told(Look.LEVEL, a.part())));
+    live.alarms(rig.id()).stream()
+        .filter(a -> a.code() == AlarmCode.PUMP_LONG && a.gone() == null)
+        .forEach(a -> told.add(new Complaints.Told(Look.PUMP, a.part())));
+    return Complaints.told(rig.rig(), states.of(rig).state().setting(), told);
   }
 
   private static List<SeenRow> seenRows(
@@ -153,6 +186,7 @@ class FaultController {
       Fault fault = found.likely().getFirst().fault();
       model.addAttribute("wrong", words.wrong(fault).toString());
       model.addAttribute("mend", words.mend(fault.kind()));
+      model.addAttribute("needs", words.needs(fault.kind()));
       model.addAttribute("prove", words.ask(observations.getFirst()).toString());
     }
   }

@@ -8,6 +8,7 @@ enum Says implements Phrase {
   BEGIN_ANEW("This page was left half way, and the rig has changed since; begin again"),
 
   // Complaints: what somebody sees first.
+  SENSORS("Your sensors tell"),
   TAPS("Water at a tap"),
   PUMPS("A pump"),
   TANKS("A tank"),

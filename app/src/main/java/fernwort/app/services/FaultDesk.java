@@ -3,6 +3,7 @@ package fernwort.app.services;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.core.fault.FaultFinder;
+import fernwort.core.rig.State;
 import java.time.Duration;
 import org.springframework.stereotype.Service;
 
@@ -23,5 +24,11 @@ public class FaultDesk {
   /** Returns the finder for a rig as it is built now. */
   public FaultFinder of(OpenRig rig) {
     return finders.get(new Of(rig.id(), rig.version()), k -> FaultFinder.of(rig.rig()));
+  }
+
+  /** Somebody is about to ask: what takes long is begun. */
+  public void soon(OpenRig rig, State noted) {
+    FaultFinder finder = of(rig);
+    Thread.ofVirtual().name("faults-soon").start(() -> finder.prepare(noted));
   }
 }

@@ -105,7 +105,7 @@ class FaultPagesTest {
     }
     String found = page.selectFirst("section h2").text();
     assertThat(found).as(id + " after " + checks).contains(rig.rig().part(on).label());
-    assertThat(page.text()).contains("look again", "Write it into the log");
+    assertThat(page.text()).contains("look again", "It is right again: into the log");
   }
 
   @Test

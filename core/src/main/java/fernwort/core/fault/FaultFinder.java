@@ -26,6 +26,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -86,7 +87,7 @@ public final class FaultFinder {
   private final Prediction sound;
   private final Network network;
   private final Hazards hazards;
-  private final Map<Fault, Optional<Prediction>> made = new HashMap<>();
+  private final Map<Fault, Optional<Prediction>> made = new ConcurrentHashMap<>();
 
   /**
    * A fault and how likely it is.
@@ -123,7 +124,16 @@ public final class FaultFinder {
   }
 
   private Optional<Prediction> under(Suspect suspect) {
-    return made.computeIfAbsent(suspect.fault(), f -> Prediction.under(rig, suspect));
+    return made.computeIfAbsent(suspect.fault(), f -> Prediction.under(rig, suspect, sound));
+  }
+
+  /**
+   * Draws the rig with every fault there is, before anybody asks.
+   *
+   * @param noted handles and levels as far as anybody knows
+   */
+  public void prepare(State noted) {
+    Suspects.of(rig, noted.setting()).parallelStream().forEach(this::under);
   }
 
   /**
@@ -136,7 +146,9 @@ public final class FaultFinder {
     List<Observation> told =
         seen.stream().filter(o -> !o.value().equals(Observation.UNSURE)).toList();
     List<Suspect> suspects =
-        Suspects.of(rig, noted.setting()).stream().filter(s -> under(s).isPresent()).toList();
+        Suspects.of(rig, noted.setting()).parallelStream()
+            .filter(s -> under(s).isPresent())
+            .toList();
     Fits fits = new Fits(noted, suspects, told);
     List<Likely> all = fits.belief(-1);
     List<Likely> named = all.stream().filter(l -> l.share() > NAMED).toList();
@@ -212,11 +224,17 @@ public final class FaultFinder {
         odd[o] = !sound.value(told.get(o), noted, sound).equals(Optional.of(told.get(o).value()));
         anyOdd |= odd[o];
       }
+      List<List<Optional<String>>> all =
+          suspects.parallelStream()
+              .map(s -> {
+                Prediction under = under(s).orElseThrow();
+                return told.stream().map(o -> under.value(o, noted, sound)).toList();
+              })
+              .toList();
       for (int s = 0; s < fit.length; s++) {
-        Prediction under = under(suspects.get(s)).orElseThrow();
         explains[s] = !anyOdd;
         for (int o = 0; o < told.size(); o++) {
-          Optional<String> would = under.value(told.get(o), noted, sound);
+          Optional<String> would = all.get(s).get(o);
           boolean fits = would.filter(told.get(o).value()::equals).isPresent();
           double other = wrong(told.get(o));
           fit[s][o] = fits ? RIGHT : near(told.get(o), would) ? 2 * other : other;
@@ -314,8 +332,15 @@ public final class FaultFinder {
           .filter(l -> one.contains(l.fault()))
           .forEach(l -> weights.put(l.fault(), l.share()));
     }
-    return Checks.of(rig, noted.setting(), fits.odd(noted)).stream()
-        .filter(c -> !done.contains(key(noted, c.look())))
+    List<Check> checks =
+        Checks.of(rig, noted.setting(), fits.odd(noted)).stream()
+            .filter(c -> !done.contains(key(noted, c.look())))
+            .toList();
+    // Worked out fault by fault, several at once; what comes after finds the answers there.
+    weights.keySet().parallelStream()
+        .map(f -> Objects.requireNonNull(made.get(f)).orElseThrow())
+        .forEach(under -> checks.forEach(c -> under.value(c.look(), noted, sound)));
+    return checks.stream()
         .map(c -> gain(c, noted, weights, certain ? one : Set.of()))
         .flatMap(Optional::stream)
         .filter(g -> g.perMinute() > LEAST)
@@ -496,6 +521,34 @@ public final class FaultFinder {
     Map<Fault, Double> all = new LinkedHashMap<>();
     Suspects.of(rig, noted.setting()).forEach(s -> all.put(s.fault(), s.weight()));
     return all;
+  }
+
+  /**
+   * Returns a sign by which a fault shows, as people come across it: at a tap, a pump, a level, on
+   * the floor; nothing where it does not.
+   */
+  public synchronized Optional<Observation> sign(Fault fault, State noted) {
+    Optional<Prediction> under = under(new Suspect(fault, 1));
+    return under.flatMap(p ->
+        Checks.of(rig, noted.setting(), List.of()).stream()
+            .map(Check::look)
+            .filter(l -> !l.kind().isOfOne())
+            .map(l ->
+                p.value(l, noted, sound)
+                    .filter(v -> !sound.value(l, noted, sound).equals(Optional.of(v)))
+                    .map(l::seen))
+            .flatMap(Optional::stream)
+            .findFirst());
+  }
+
+  /** Returns all that can be looked at. */
+  public List<Observation> looks(State noted) {
+    return Checks.of(rig, noted.setting(), List.of()).stream().map(Check::look).toList();
+  }
+
+  /** Tells whether one repair mends both. */
+  public boolean isMendedAs(Fault one, Fault other) {
+    return sameRepair(one, List.of(new Likely(other, 1))).contains(other);
   }
 
   /** What somebody would see who looks at a rig with a fault; nothing where that is not known. */

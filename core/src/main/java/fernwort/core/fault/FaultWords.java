@@ -125,6 +125,28 @@ public final class FaultWords {
         .text();
   }
 
+  /** Returns what to have at hand for that, to buy it first; empty where hands are enough. */
+  public String needs(FaultKind kind) {
+    return switch (kind) {
+      case MISPLACED, REVERSED, JAMMED, NO_SUPPLY, WEAK_SUPPLY, EMPTIER, DRY, AIR_LOCKED -> "";
+      case NOT_ARRIVED -> Says.NEEDS_A_MOTOR.text();
+      case NO_POWER -> Says.NEEDS_A_FUSE.text();
+      case LEAKS_PAST, STUCK_OPEN, STUCK_CLOSED, STUCK_LOW -> Says.NEEDS_THE_SAME_VALVE.text();
+      case CLOGGED -> Says.NEEDS_A_CARTRIDGE.text();
+      case LEAKING, DETACHED, KINKED -> Says.NEEDS_HOSE_AND_CLIPS.text();
+      case FROZEN -> Says.NEEDS_WARMTH.text();
+      case BLOCKED -> Says.NEEDS_A_BRUSH.text();
+      case DRAWS_AIR -> Says.NEEDS_A_SEAL.text();
+      case DEAD, WORN -> Says.NEEDS_A_PUMP.text();
+      case SWITCH_OPEN, RUNS_ON -> Says.NEEDS_A_SWITCH.text();
+      case LEAKS_BACK -> Says.NEEDS_A_HEAD.text();
+      case FULLER, GAUGE_STUCK -> Says.NEEDS_A_SENDER.text();
+      case NOT_HEATING -> Says.NEEDS_WHO_IS_LICENSED.text();
+      case CROSSES -> Says.NEEDS_A_MIXER.text();
+      case NO_AIR -> Says.NEEDS_AN_AIR_PUMP.text();
+    };
+  }
+
   /** Returns what to do and look at. */
   public Message ask(Observation look) {
     String label = label(look.on());

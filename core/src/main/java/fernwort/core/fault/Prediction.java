@@ -65,7 +65,7 @@ final class Prediction {
   // So much is kept of each fault: flows are large, answers are not; own choice.
   private static final int FLOWS = 12;
   private static final int RUNS = 24;
-  private static final int ANSWERS = 400;
+  private static final int ANSWERS = 1000;
 
   private static final double HOT = 0.8;
   private static final double LUKEWARM = 0.2;
@@ -100,24 +100,34 @@ final class Prediction {
   private record Outcome(
       Map<String, Double> volumes, Map<String, Double> drawn, Set<String> backsUp) {}
 
-  private Prediction(Rig rig, Optional<Fault> fault, Optional<FaultyRig> faulty) {
+  private Prediction(Rig rig) {
     this.rig = rig;
-    this.fault = fault;
-    this.faulty = faulty;
-    network = Network.of(faulty.map(FaultyRig::rig).orElse(rig));
+    fault = Optional.empty();
+    faulty = Optional.empty();
+    network = Network.of(rig);
     hydraulics = Hydraulics.of(network);
+  }
+
+  /** What does not change a rig shares all that was worked out about the sound one. */
+  private Prediction(Rig rig, Fault fault, FaultyRig faulty, Prediction sound) {
+    this.rig = rig;
+    this.fault = Optional.of(fault);
+    this.faulty = Optional.of(faulty);
+    boolean same = faulty.rig() == rig;
+    network = same ? sound.network : Network.of(faulty.rig(), sound.network);
+    hydraulics = same ? sound.hydraulics : Hydraulics.of(network);
   }
 
   /** Returns what one sees on the sound rig. */
   static Prediction sound(Rig rig) {
-    return new Prediction(rig, Optional.empty(), Optional.empty());
+    return new Prediction(rig);
   }
 
   /** Returns what one sees under a fault; nothing where the rig cannot be drawn with it. */
-  static Optional<Prediction> under(Rig rig, Suspect suspect) {
+  static Optional<Prediction> under(Rig rig, Suspect suspect, Prediction sound) {
     try {
       return FaultyRig.of(rig, suspect.fault())
-          .map(f -> new Prediction(rig, Optional.of(suspect.fault()), Optional.of(f)));
+          .map(f -> new Prediction(rig, suspect.fault(), f, sound));
     } catch (Refusal notDrawn) {
       return Optional.empty();
     }
@@ -128,13 +138,14 @@ final class Prediction {
   }
 
   /**
-   * Returns what one would see.
+   * Returns what one would see. Several may ask at once; one that asks the sound rig waits for it,
+   * which never waits for another.
    *
    * @param noted handles and levels as far as anybody knows
    * @param sound what one sees on the sound rig; itself for the sound one
    * @return nothing where that is not known
    */
-  Optional<String> value(Observation of, State noted, Prediction sound) {
+  synchronized Optional<String> value(Observation of, State noted, Prediction sound) {
     Asked asked = new Asked(of.seen(""), noted);
     Optional<String> known = answered.get(asked);
     if (known == null) {
@@ -201,7 +212,7 @@ final class Prediction {
     return faulty.map(f -> f.state(believed)).orElse(believed);
   }
 
-  private Optional<Flows> solve(State believed) {
+  private synchronized Optional<Flows> solve(State believed) {
     return solved.computeIfAbsent(
         state(believed),
         s -> {
@@ -213,7 +224,7 @@ final class Prediction {
         });
   }
 
-  private Optional<Outcome> run(State believed, double seconds) {
+  private synchronized Optional<Outcome> run(State believed, double seconds) {
     return ran.computeIfAbsent(
         new Ran(state(believed), seconds),
         r -> {

@@ -38,6 +38,21 @@ enum Says implements Phrase {
   IS_DRY("{} is dry"),
 
   // FaultWords: what mends it.
+  NEEDS_A_MOTOR("a spare motor for the valve, if it is dead; its handle works by hand until then"),
+  NEEDS_A_FUSE("a fuse of the same size, and a meter"),
+  NEEDS_THE_SAME_VALVE("the same valve anew, with its seals"),
+  NEEDS_A_CARTRIDGE("a new cartridge, or a brush for a screen, and grease for the seal of its bowl"),
+  NEEDS_HOSE_AND_CLIPS("a piece of the same hose or pipe, two clips or fittings"),
+  NEEDS_WARMTH("warm air or warm cloths, never a flame"),
+  NEEDS_A_BRUSH("a bottle brush or a flexible rod"),
+  NEEDS_A_SEAL("a clip and a new seal for the joint"),
+  NEEDS_A_PUMP("a pump of the same size, or the repair set of this one"),
+  NEEDS_A_SWITCH("the pressure switch for this pump"),
+  NEEDS_A_HEAD("the valve set of this pump’s head"),
+  NEEDS_A_SENDER("a gauge sender of the same length, once the dip stick has shown that it sticks"),
+  NEEDS_WHO_IS_LICENSED("somebody licensed for its gas or mains side"),
+  NEEDS_A_MIXER("the cartridge of this mixer"),
+  NEEDS_AN_AIR_PUMP("a bicycle pump with a gauge"),
   PUT_IT_RIGHT("Turn it to where it belongs, and note it on Today."),
   CHECK_ITS_MOTOR("Turn it by hand if it can be; check its plug, then its motor."),
   CHECK_ITS_FUSE(

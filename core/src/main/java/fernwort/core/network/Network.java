@@ -87,7 +87,8 @@ public final class Network {
   /** Those asked for last: one run after another stands on the same slope. */
   private volatile @Nullable Heights heights;
 
-  private Network(Rig rig) {
+  /** Where {@code like} has the same tank, joined up alike, its room is taken over. */
+  private Network(Rig rig, Optional<Network> like) {
     this.rig = rig;
     this.parts = rig.parts();
     this.linesByPort = rig.linesByPort();
@@ -133,7 +134,12 @@ public final class Network {
       lineIndex.put(rig.lines().get(i).to(), i);
     }
     tanks = rig.tanks().toList();
-    tanks.forEach(t -> rooms.put(t.id(), TankRoom.of(joined(t))));
+    for (Part tank : tanks) {
+      Tank joined = joined(tank);
+      TankRoom room =
+          like.flatMap(l -> l.roomOf(tank.id(), joined)).orElseGet(() -> TankRoom.of(joined));
+      rooms.put(tank.id(), room);
+    }
     tankVertices = tanks.stream().map(this::portVertices).toArray(int[][]::new);
     tankPortsOf =
         parts.stream()
@@ -200,9 +206,21 @@ public final class Network {
     return part.kind().links(position).stream().map(l -> Passage.of(l, first)).toList();
   }
 
+  private Optional<TankRoom> roomOf(String tank, Tank joined) {
+    return tanks.stream()
+        .filter(t -> t.id().equals(tank) && joined(t).equals(joined))
+        .map(t -> room(t.id()))
+        .findFirst();
+  }
+
   /** Prepares a rig. */
   public static Network of(Rig rig) {
-    return new Network(rig);
+    return new Network(rig, Optional.empty());
+  }
+
+  /** Prepares a rig that differs little from another: what its tanks hold is not worked out anew. */
+  public static Network of(Rig rig, Network like) {
+    return new Network(rig, Optional.of(like));
   }
 
   /** Returns the rig. */

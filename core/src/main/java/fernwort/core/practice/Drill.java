@@ -9,4 +9,4 @@ import fernwort.core.rig.State;
  * @param from how handles and levels are
  * @param best how many turns it takes (1)
  */
-public record Drill(Job job, State from, int best) {}
+public record Drill(Job job, State from, int best) implements Exercise {}

@@ -1,5 +1,6 @@
 package fernwort.core.practice;
 
+import fernwort.core.fault.FaultFinder;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
@@ -7,12 +8,14 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
@@ -67,6 +70,92 @@ public final class Drills {
       }
     }
     return Optional.empty();
+  }
+
+  /**
+   * Draws a drill of one job.
+   *
+   * @param hard how many handles stand otherwise than at rest (1)
+   */
+  public Optional<Drill> draw(Job job, int hard, Random random) {
+    return of(network, plans, List.of(job)).draw(hard, random);
+  }
+
+  /**
+   * Draws a setting of which somebody has to say where the water goes.
+   *
+   * @param hard how many handles stand otherwise than a job leaves them (1)
+   */
+  public Optional<WhatIf> whatIf(int hard, Random random) {
+    for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
+      Optional<WhatIf> drawn =
+          inUse(random)
+              .map(s -> muddled(s, hard, random))
+              .flatMap(s -> WhatIf.of(network, plans.hydraulics(), s));
+      if (drawn.isPresent()) {
+        return drawn;
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Draws a hose that has come off while the rig is in use. */
+  public Optional<Emergency> emergency(Random random) {
+    List<Line> lines = network.rig().lines();
+    for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
+      String line = lines.get(random.nextInt(lines.size())).id();
+      Optional<Emergency> drawn =
+          inUse(random).flatMap(s -> Emergency.of(network.rig(), s, line));
+      if (drawn.isPresent()) {
+        return drawn;
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Hides a fault in a rig that is in use. */
+  public Optional<FindIt> findIt(FaultFinder finder, Random random) {
+    for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
+      Optional<FindIt> drawn = inUse(random).flatMap(s -> FindIt.draw(finder, s, random));
+      if (drawn.isPresent()) {
+        return drawn;
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** As some job leaves the rig, its taps open where it is for them. */
+  private Optional<State> inUse(Random random) {
+    Job job = jobs.get(random.nextInt(jobs.size()));
+    State from = left(0, random);
+    Plan plan = plans.plan(job, from);
+    if (plan.trouble().isPresent()) {
+      return Optional.empty();
+    }
+    State state = from;
+    for (Step step : plan.steps()) {
+      if (step instanceof Step.Move move) {
+        state = state.with(move.part(), move.to());
+      } else if (!plan.job().kind().is(Job.Is.RUNS_TAPS)) {
+        // In the middle of a job that moves water it is as it is during its first wait.
+        break;
+      }
+    }
+    for (Map.Entry<String, String> tap : job.taps().entrySet()) {
+      state = state.with(tap.getKey(), tap.getValue());
+    }
+    return Optional.of(state);
+  }
+
+  private State muddled(State state, int hard, Random random) {
+    List<Part> handles = network.rig().handles().toList();
+    State muddled = state;
+    for (int i = 0; i < hard && !handles.isEmpty(); i++) {
+      Part part = handles.get(random.nextInt(handles.size()));
+      List<Position> ways = part.kind().positions();
+      muddled = muddled.with(part.id(), ways.get(random.nextInt(ways.size())).id());
+    }
+    return muddled;
   }
 
   /** The rig at rest, but for some handles, with some water in its tanks. */

@@ -1,0 +1,148 @@
+package fernwort.core.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.fault.Fault;
+import fernwort.core.fault.FaultFinder;
+import fernwort.core.fault.FaultyRig;
+import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
+import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** Exercises other than jobs: what is called right is so when it is run. */
+class ExercisesTest {
+
+  private static final int DRILLS = Integer.getInteger("sweep.drills", 4);
+
+  private final Random random = new Random(11);
+
+  private static Drills drills(Rig rig) {
+    Network network = Network.of(rig);
+    Plans plans = Plans.of(network);
+    return Drills.of(network, plans, plans.offered(Jobs.of(network)));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  void whoNamesWhereTheWaterGoesPassesAndNobodyElse(String demo) {
+    Drills drills = drills(DemoRig.called(demo).rig());
+    for (int i = 0; i < DRILLS; i++) {
+      WhatIf what = drills.whatIf(i % 3, random).orElseThrow();
+      assertThat(what.choices()).containsAll(what.arrives());
+      assertThat(what.judge(what.arrives()).passed()).isTrue();
+      assertThat(what.judge(Set.of()).missed()).hasSameSizeAs(what.arrives());
+      Set<String> more = new HashSet<>(what.choices());
+      assertThat(what.judge(more).wrong())
+          .hasSize(what.choices().size() - what.arrives().size());
+    }
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"marginalia", "tern"})
+  void theTurnsThatAreCalledRightStopAHoseThatIsOffAndOthersDoNot(String demo) {
+    Rig rig = DemoRig.called(demo).rig();
+    Drills drills = drills(rig);
+    for (int i = 0; i < DRILLS; i++) {
+      Emergency hose = drills.emergency(random).orElseThrow();
+      FaultyRig off =
+          FaultyRig.of(rig, new Fault(hose.line(), FaultKind.DETACHED)).orElseThrow();
+      Hydraulics hydraulics = Hydraulics.of(Network.of(off.rig()));
+      for (var part : rig.handles().toList()) {
+        for (var position : part.kind().positions()) {
+          if (hose.from().setting().has(part.id(), position.id())) {
+            continue;
+          }
+          State turned = hose.from().with(part.id(), position.id());
+          double out =
+              off.outlets().stream()
+                  .mapToDouble(hydraulics.solve(off.state(turned))::end)
+                  .sum();
+          assertThat(hose.isRight(new Turn(part.id(), position.id())))
+              .as("%s: %s to %s leaves %s of %s", demo, part.id(), position.id(), out, hose.flow())
+              .isEqualTo(out < 0.05 * hose.flow());
+        }
+      }
+    }
+  }
+
+  @Test
+  void aHiddenFaultShowsAndIsFoundInAsManyLooksAsTheFinderTakes() {
+    Rig rig = DemoRig.called("samphire").rig();
+    FaultFinder finder = FaultFinder.of(rig);
+    Drills drills = drills(rig);
+    for (int i = 0; i < DRILLS; i++) {
+      FindIt hidden = drills.findIt(finder, random).orElseThrow();
+      assertThat(finder.see(hidden.fault(), hidden.sign().seen(""), hidden.from()))
+          .contains(hidden.sign().value());
+      assertThat(hidden.best()).isBetween(0, 15);
+      assertThat(finder.isMendedAs(hidden.fault(), hidden.fault())).isTrue();
+    }
+  }
+
+  @Test
+  void whatWasMissedComesBackAfterOneThreeSevenAndTwentyOneDays() {
+    LocalDate day = LocalDate.of(2026, 6, 1);
+    Leitner missed = Leitner.fresh(day).after(false, day);
+    assertThat(missed.due()).isEqualTo(day.plusDays(1));
+    List<Long> pauses = new ArrayList<>();
+    Leitner box = missed;
+    for (int i = 0; i < 4; i++) {
+      LocalDate on = box.due();
+      assertThat(box.isDue(on.minusDays(1))).isFalse();
+      assertThat(box.isDue(on)).isTrue();
+      box = box.after(true, on);
+      pauses.add(java.time.temporal.ChronoUnit.DAYS.between(on, box.due()));
+    }
+    assertThat(pauses).containsExactly(3L, 7L, 21L, 21L);
+    assertThat(box.after(false, day).due()).isEqualTo(day.plusDays(1));
+  }
+
+  @Test
+  void aHandOverTeachesTheWorstThatIsEasilyDoneWrong() {
+    DemoRig demo = DemoRig.called("tern");
+    Network network = Network.of(demo.rig());
+    Plans plans = Plans.of(network);
+    Slips slips = Slips.of(network, plans);
+    State rest = new State(demo.rig().atRest(), demo.state().volumes(), Slope.LEVEL);
+    Map<Job, List<Slip>> mistakes = new LinkedHashMap<>();
+    plans.offered(Jobs.of(network)).stream()
+        .filter(j -> plans.plan(j, rest).trouble().isEmpty())
+        .limit(8)
+        .forEach(j -> mistakes.put(j, slips.of(j, rest)));
+    List<HandOver.Lesson> five = HandOver.pick(mistakes);
+    assertThat(five).hasSize(5);
+    assertThat(five).extracting(l -> l.job().id()).doesNotHaveDuplicates();
+    Slip.Grade worst =
+        mistakes.values().stream()
+            .flatMap(List::stream)
+            .map(Slip::grade)
+            .min(java.util.Comparator.naturalOrder())
+            .orElseThrow();
+    assertThat(five.getFirst().worst().grade()).isEqualTo(worst);
+    assertThat(five)
+        .extracting(l -> l.worst().grade())
+        .as("nothing harmless is taught")
+        .doesNotContain(Slip.Grade.HARMLESS);
+  }
+}

@@ -5,16 +5,26 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.PracticeDesk;
+import fernwort.core.fault.Fault;
+import fernwort.core.fault.Observation;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.mistake.Attempts;
+import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.network.Turn;
+import fernwort.core.practice.Drill;
+import fernwort.core.practice.Emergency;
+import fernwort.core.practice.FindIt;
+import fernwort.core.practice.WhatIf;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -31,7 +41,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping(value = "/api/v1/rigs/{id}/drills", produces = MediaType.APPLICATION_JSON_VALUE)
 class DrillApiController {
 
-  private static final String JOB = "job";
   private static final int MOST_ACTS = 300;
   private static final double LONGEST = 86_400;
   private static final double LITRES = 1000;
@@ -48,22 +57,50 @@ class DrillApiController {
   /**
    * What is asked for.
    *
-   * @param kind job
+   * @param kind job, what-if, find or emergency; left out for job
    * @param person who practises
    * @param hard how many handles stand otherwise than at rest; left out for one
    */
   record Asked(@Nullable String kind, @Nullable String person, @Nullable Integer hard) {}
 
-  /** A drill. */
+  /**
+   * An exercise. Of a job its name and best turns; of what-if the places to choose from; of find
+   * what is seen first; of an emergency the line that is off.
+   */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
   record Given(
       String id,
       String kind,
       String person,
-      String job,
-      String words,
+      @Nullable String job,
+      @Nullable String words,
       Map<String, String> positions,
       @JsonProperty("volumes_l") Map<String, Double> litres,
-      int best) {}
+      @Nullable Integer best,
+      @Nullable List<String> places,
+      @Nullable Sign sign,
+      @Nullable String line) {}
+
+  /** Something that is seen, as the call that finds faults takes it. */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Sign(
+      String kind,
+      String part,
+      Map<String, String> positions,
+      @Nullable Double seconds,
+      @Nullable String value) {
+    static Sign of(Observation o) {
+      return new Sign(
+          o.kind().written(),
+          o.on(),
+          o.positions(),
+          o.seconds().orElse(null),
+          o.value().isEmpty() ? null : o.value());
+    }
+  }
+
+  /** What is named as wrong. */
+  record Named(@Nullable String part, @Nullable String fault, @Nullable String position) {}
 
   /**
    * Something that the learner did: a turn, or a wait.
@@ -78,10 +115,24 @@ class DrillApiController {
       @Nullable String position,
       @Nullable Double seconds) {}
 
-  /** All that the learner did, in order. */
-  record Acts(@Nullable List<Done> acts) {}
+  /**
+   * What the learner did or says.
+   *
+   * @param acts of a job, in order; of an emergency the one turn
+   * @param places of what-if: where the water goes
+   * @param fault of find: what is wrong
+   * @param looks of find: how many looks it took
+   */
+  record Acts(
+      @Nullable List<Done> acts,
+      @Nullable List<String> places,
+      @Nullable Named fault,
+      @Nullable Integer looks) {}
 
-  /** What came of it. */
+  /** What came of an exercise. */
+  sealed interface Outcome permits Judged, WhatIfJudged, FindJudged, EmergencyJudged {}
+
+  /** What came of a job. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Judged(
       boolean passed,
@@ -92,41 +143,195 @@ class DrillApiController {
       int best,
       @Nullable Integer astray,
       List<String> left,
-      List<Done> right) {}
+      List<Done> right)
+      implements Outcome {}
+
+  /**
+   * What came of what-if.
+   *
+   * @param missed places to which water goes, and that were not named
+   * @param wrong places that were named, and to which none goes
+   */
+  record WhatIfJudged(boolean passed, List<String> missed, List<String> wrong) implements Outcome {}
+
+  /**
+   * What came of find.
+   *
+   * @param was what was wrong
+   * @param looks how many looks it took
+   * @param best how many the finder takes
+   */
+  record FindJudged(boolean passed, Named was, int looks, int best) implements Outcome {}
+
+  /**
+   * What came of an emergency.
+   *
+   * @param right each single turn that stops it
+   * @param taken how long it took (s)
+   */
+  record EmergencyJudged(boolean passed, List<Done> right, double taken) implements Outcome {}
 
   @PostMapping
   @ResponseStatus(HttpStatus.CREATED)
-  @Operation(summary = "A job to practise, from handles somebody may have left")
+  @Operation(summary = "An exercise: a job, what-if, find or an emergency, on a copy of the rig")
   Given draw(@PathVariable String id, @RequestBody Asked asked) {
     OpenRig rig = rigs.open(id);
-    String kind = asked.kind() == null ? JOB : asked.kind();
-    if (!kind.equals(JOB)) {
-      throw new Refusal(Says.ONLY_JOBS_YET.with(kind));
-    }
+    PracticeDesk.Kind kind =
+        asked.kind() == null ? PracticeDesk.Kind.JOB : PracticeDesk.Kind.of(asked.kind());
     PracticeDesk.Open made =
         desk.draw(
             rig,
             asked.person() == null ? "" : asked.person(),
+            kind,
             asked.hard() == null ? USUAL : asked.hard());
-    State from = made.drill().from();
+    State from = made.exercise().from();
     Map<String, Double> litres = new TreeMap<>();
     from.volumes().forEach((tank, v) -> litres.put(tank, v * LITRES));
-    return new Given(
-        made.id(),
-        kind,
-        made.person(),
-        made.drill().job().id(),
-        made.drill().job().title().toString(),
-        from.setting().positions(),
-        litres,
-        made.drill().best());
+    Map<String, String> positions = from.setting().positions();
+    return switch (made.exercise()) {
+      case Drill d ->
+          new Given(
+              made.id(),
+              kind.written(),
+              made.person(),
+              d.job().id(),
+              d.job().title().toString(),
+              positions,
+              litres,
+              d.best(),
+              null,
+              null,
+              null);
+      case WhatIf w ->
+          new Given(
+              made.id(),
+              kind.written(),
+              made.person(),
+              null,
+              null,
+              positions,
+              litres,
+              null,
+              w.choices(),
+              null,
+              null);
+      case FindIt f ->
+          new Given(
+              made.id(),
+              kind.written(),
+              made.person(),
+              null,
+              null,
+              positions,
+              litres,
+              f.best(),
+              null,
+              Sign.of(f.sign()),
+              null);
+      case Emergency e ->
+          new Given(
+              made.id(),
+              kind.written(),
+              made.person(),
+              null,
+              null,
+              positions,
+              litres,
+              null,
+              null,
+              null,
+              e.line());
+    };
   }
 
   @PostMapping("/{drill}/done")
-  @Operation(summary = "What came of a drill: reached or not, harm, turns against the best")
-  Judged done(@PathVariable String id, @PathVariable String drill, @RequestBody Acts acts) {
+  @Operation(summary = "What came of an exercise: passed or not, and the right way")
+  Outcome done(@PathVariable String id, @PathVariable String drill, @RequestBody Acts acts) {
     OpenRig rig = rigs.open(id);
-    Attempts.Verdict verdict = desk.judge(rig, desk.drill(rig, drill), acts(rig, acts.acts()));
+    PracticeDesk.Open made = desk.exercise(rig, drill);
+    return switch (made.exercise()) {
+      case Drill d -> job(desk.judge(rig, made, acts(rig, acts.acts())));
+      case WhatIf w -> {
+        WhatIf.Verdict verdict =
+            w.judge(new HashSet<>(acts.places() == null ? List.of() : acts.places()));
+        desk.remember(made, verdict.passed());
+        yield new WhatIfJudged(verdict.passed(), verdict.missed(), verdict.wrong());
+      }
+      case FindIt f -> found(rig, made, f, acts);
+      case Emergency e -> {
+        List<Trial.Act> turned = acts(rig, acts.acts());
+        boolean right =
+            turned.size() == 1
+                && turned.getFirst() instanceof Trial.Turned t
+                && e.isRight(new Turn(t.part(), t.position()));
+        double taken = desk.taken(made);
+        boolean passed = right && taken <= Emergency.IN_TIME;
+        desk.remember(made, passed);
+        yield new EmergencyJudged(
+            passed,
+            e.right().stream().map(t -> new Done(null, t.part(), t.position(), null)).toList(),
+            taken);
+      }
+    };
+  }
+
+  private Outcome found(OpenRig rig, PracticeDesk.Open made, FindIt hidden, Acts acts) {
+    Named named = acts.fault();
+    if (named == null || named.part() == null || named.fault() == null) {
+      throw new Refusal(Says.NAME_THE_FAULT.with());
+    }
+    String on = named.part();
+    boolean passed =
+        FaultKind.of(named.fault())
+            .map(k -> new Fault(on, k, Optional.ofNullable(named.position())))
+            .filter(f -> desk.isFound(rig, hidden, f))
+            .isPresent();
+    desk.remember(made, passed);
+    Fault was = hidden.fault();
+    return new FindJudged(
+        passed,
+        new Named(was.on(), was.kind().written(), was.position().orElse(null)),
+        acts.looks() == null ? 0 : acts.looks(),
+        hidden.best());
+  }
+
+  /**
+   * What is looked at in find.
+   *
+   * @param kind what is looked at
+   * @param part the part, line or place
+   * @param positions what is turned for it
+   * @param seconds after how long (s)
+   */
+  record Looked(
+      @Nullable String kind,
+      @Nullable String part,
+      @Nullable Map<String, String> positions,
+      @Nullable Double seconds) {}
+
+  @PostMapping("/{drill}/look")
+  @Operation(summary = "What is seen in find when something is looked at")
+  Sign look(@PathVariable String id, @PathVariable String drill, @RequestBody Looked looked) {
+    OpenRig rig = rigs.open(id);
+    PracticeDesk.Open made = desk.exercise(rig, drill);
+    if (!(made.exercise() instanceof FindIt hidden)) {
+      throw new Refusal(Says.NOTHING_IS_HIDDEN.with());
+    }
+    if (looked.kind() == null || looked.part() == null) {
+      throw new Refusal(Says.NOTHING_IS_HIDDEN.with());
+    }
+    Observation asked =
+        new Observation(
+                Observation.look(looked.kind()),
+                looked.part(),
+                Observation.UNSURE,
+                looked.positions() == null ? Map.of() : looked.positions(),
+                Optional.ofNullable(looked.seconds()))
+            .checked(rig.rig());
+    return Sign.of(asked.seen(desk.see(rig, hidden, asked.seen(""))));
+  }
+
+  private static Judged job(Attempts.Verdict verdict) {
     return new Judged(
         verdict.passed(),
         verdict.reached(),

@@ -5,7 +5,10 @@ import fernwort.core.say.Phrase;
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
   // DrillApiController: jobs to practise.
-  ONLY_JOBS_YET("“{}” cannot be practised yet; use job"),
+  NAME_THE_FAULT(
+      "Say what is wrong: fault with part and fault, as the call that finds faults has them"),
+  NOTHING_IS_HIDDEN(
+      "Only in find is something looked at: give kind and part, as the fault call does"),
   AN_ACT_TURNS_OR_WAITS("Each act needs part and position, or seconds to wait"),
   SO_MANY_ACTS("Give {} acts at most"),
   A_WAIT_IS_WITHIN_A_DAY("A wait is from 0 to 86400 seconds"),

@@ -83,9 +83,7 @@ final class Complaints {
               for (Told one : told) {
                 boolean part = rig.partsById().containsKey(one.on());
                 switch (one.what()) {
-                  case WET ->
-                      all.place(
-                          rig.place(part ? rig.part(one.on()).place() : one.on()));
+                  case WET -> all.place(rig.place(part ? rig.part(one.on()).place() : one.on()));
                   case LEVEL -> all.falls(rig.part(one.on()));
                   default -> all.runsOn(rig.part(one.on()));
                 }
@@ -106,8 +104,7 @@ final class Complaints {
     things.add(
         new Thing(
             pump.label(),
-            List.of(
-                choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()))));
+            List.of(choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()))));
   }
 
   private Group group(Says label, Runnable fill) {

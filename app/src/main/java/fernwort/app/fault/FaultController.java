@@ -54,8 +54,7 @@ class FaultController {
   private final Diary diary;
   private final LiveDesk live;
 
-  FaultController(
-      Descriptions rigs, States states, FaultDesk desk, Diary diary, LiveDesk live) {
+  FaultController(Descriptions rigs, States states, FaultDesk desk, Diary diary, LiveDesk live) {
     this.live = live;
     this.rigs = rigs;
     this.states = states;
@@ -107,7 +106,9 @@ class FaultController {
     return "fault/find";
   }
 
-  /** What sensors see by themselves, where there are any: a floor that is wet, a level that falls. */
+  /**
+   * What sensors see by themselves, where there are any: a floor that is wet, a level that falls.
+   */
   private List<Complaints.Group> told(OpenRig rig) {
     if (!live.isLive(rig.id())) {
       return List.of();

@@ -3,6 +3,7 @@ package fernwort.app.practice;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.PracticeDesk;
+import fernwort.app.store.PracticeStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Trial;
@@ -35,11 +36,16 @@ class PracticeController {
 
   private final Descriptions rigs;
   private final PracticeDesk desk;
+  private final ExercisePages pages;
 
-  PracticeController(Descriptions rigs, PracticeDesk desk) {
+  PracticeController(Descriptions rigs, PracticeDesk desk, ExercisePages pages) {
     this.rigs = rigs;
     this.desk = desk;
+    this.pages = pages;
   }
+
+  /** What was done so far, as it stands in the address, and whether that is all. */
+  record Asked(List<String> acts, boolean done) {}
 
   /** A position that a handle can be put in, with the acts that puts it there. */
   record Way(String words, boolean now, List<String> acts) {}
@@ -53,20 +59,83 @@ class PracticeController {
   /** A wait that can be chosen. */
   record Wait(int minutes, List<String> acts) {}
 
+  /** Something that was practised before. */
+  record Passed(String words, String when) {}
+
   @GetMapping
-  String begin(@PathVariable String id, Model model) {
+  String begin(@PathVariable String id, @ModelAttribute("who") String who, Model model) {
     OpenRig rig = rigs.open(id);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
+    model.addAttribute("kinds", PracticeDesk.Kind.values());
+    model.addAttribute("person", who);
+    model.addAttribute(
+        "progress",
+        desk.progress(rig, who).stream()
+            .map(k -> new Passed(what(rig, k.what()), when(k)))
+            .toList());
     return "practice/begin";
+  }
+
+  private String what(OpenRig rig, String key) {
+    return switch (key) {
+      case "what-if" -> Says.WHERE_THE_WATER_GOES.text();
+      case "find" -> Says.SOMETHING_IS_WRONG.text();
+      case "emergency" -> Says.A_HOSE_COMES_OFF.text();
+      default -> desk.job(rig, key).map(j -> j.title().toString()).orElse(key);
+    };
+  }
+
+  private static String when(PracticeStore.Kept kept) {
+    return kept.passedOn()
+        .map(d -> Says.PASSED_ON.filled(d, kept.due()))
+        .orElseGet(() -> Says.MISSED_SO_FAR.filled(kept.due()));
   }
 
   @PostMapping
   String draw(
       @PathVariable String id,
       @RequestParam(defaultValue = "1") int hard,
+      @RequestParam(defaultValue = "job") String kind,
+      @RequestParam(defaultValue = "") String job,
       @ModelAttribute("who") String who) {
-    return "redirect:/rigs/" + id + "/practise/" + desk.draw(rigs.open(id), who, hard).id();
+    OpenRig rig = rigs.open(id);
+    PracticeDesk.Open made =
+        job.isEmpty()
+            ? desk.draw(rig, who, PracticeDesk.Kind.of(kind), hard)
+            : desk.draw(rig, who, job);
+    return "redirect:/rigs/" + id + "/practise/" + made.id();
+  }
+
+  /** A job that a borrower practises, and the mistake that it prevents. */
+  record LessonRow(String job, String title, String prevents, String passed) {}
+
+  /** What a borrower practises before they take the rig. */
+  @GetMapping("/hand-over")
+  String handOver(
+      @PathVariable String id,
+      @ModelAttribute("who") String who,
+      @ModelAttribute("units") Units units,
+      Model model) {
+    OpenRig rig = rigs.open(id);
+    List<PracticeDesk.Lesson> lessons = desk.handOver(rig, who);
+    model.addAttribute("rig", id);
+    model.addAttribute("name", rig.rig().name());
+    model.addAttribute("person", who);
+    model.addAttribute(
+        "lessons",
+        lessons.stream()
+            .map(l ->
+                new LessonRow(
+                    l.job().id(),
+                    units.say(l.job().name()),
+                    units.say(l.worst().words()) + " → " + units.say(l.worst().leads()),
+                    l.passedOn().map(d -> Says.PASSED_THE.filled(d)).orElse("")))
+            .toList());
+    long passed = lessons.stream().filter(l -> l.passedOn().isPresent()).count();
+    model.addAttribute("passed", passed);
+    model.addAttribute("all", !lessons.isEmpty() && passed == lessons.size());
+    return "practice/hand-over";
   }
 
   @GetMapping("/{drill}")
@@ -78,14 +147,18 @@ class PracticeController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
-    PracticeDesk.Open given = desk.drill(open, drill);
+    PracticeDesk.Open given = desk.exercise(open, drill);
+    model.addAttribute("kind", given.kind().written());
+    if (given.drill().isEmpty()) {
+      return pages.page(open, given, new Asked(act, done), units, model);
+    }
     Rig rig = open.rig();
     List<String> told = act.stream().filter(a -> !a.isBlank()).limit(MOST).toList();
     List<Act> acts = told.stream().map(a -> ActText.read(a, rig)).toList();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("drill", drill);
-    model.addAttribute("job", given.drill().job().title());
+    model.addAttribute("job", given.drill().orElseThrow().job().title());
     model.addAttribute("told", told);
     model.addAttribute("did", acts.stream().map(a -> ActText.words(a, rig)).toList());
     model.addAttribute("back", told.isEmpty() ? told : told.subList(0, told.size() - 1));
@@ -108,7 +181,7 @@ class PracticeController {
     Rig rig = open.rig();
     State now =
         new Trial(open.network(), open.hydraulics())
-            .run(given.drill().from(), acts, Map.of())
+            .run(given.exercise().from(), acts, Map.of())
             .outcome()
             .end();
     model.addAttribute("handles", rig.handles().map(p -> handle(p, rig, now, told)).toList());

@@ -5,6 +5,7 @@ import fernwort.core.say.Phrase;
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
   // PracticeDesk: drills that were handed out.
+  NO_SUCH_EXERCISE("There is no exercise “{}”; the sorts are job, what-if, find and emergency"),
   NO_JOB_TO_PRACTISE("This rig has no job that takes more than a turn; describe more of it first"),
   NO_SUCH_DRILL("There is no such drill any more; take a new one"),
 

@@ -3,11 +3,15 @@ package fernwort.app.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.OwnCopy;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.OpenRig;
+import fernwort.app.services.PracticeDesk;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.AfterAll;
@@ -102,5 +106,107 @@ class PracticeTest {
     assertThat(judged.text()).contains("The right way");
     assertThat(copy.get(page + "?act=turn~nothing~on").statusCode()).isEqualTo(422);
     assertThat(copy.get(page + "?act=dance").statusCode()).isEqualTo(422);
+  }
+
+  private static JsonNode drawn(String kind) throws IOException {
+    HttpResponse<String> answer =
+        copy.change("POST", DRILLS, "{\"kind\":\"" + kind + "\",\"person\":\"Ida\"}");
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(201);
+    return json(answer);
+  }
+
+  @Test
+  void whereTheWaterGoesIsJudgedPlaceByPlaceAndShownOnThePage() throws IOException {
+    JsonNode drill = drawn("what-if");
+    JsonNode nothing = judged(drill, "{\"places\":[]}");
+    assertThat(nothing.get("passed").asBoolean()).isFalse();
+    assertThat(nothing.get("missed").size()).isPositive();
+    assertThat(
+            judged(drill, "{\"places\":" + nothing.get("missed") + "}").get("passed").asBoolean())
+        .isTrue();
+    String page = "/rigs/tern/practise/" + drill.get("id").asString();
+    Document asked = Jsoup.parse(copy.get(page).body());
+    assertThat(asked.select("input[type=checkbox]")).hasSize(drill.get("places").size());
+    Document told = Jsoup.parse(copy.get(page + "?done=true").body());
+    assertThat(told.text()).contains("Not quite", "missed: water goes there");
+  }
+
+  @Test
+  void aHoseThatIsOffIsStoppedByOneTurnAgainstTheClock() throws IOException {
+    JsonNode drill = drawn("emergency");
+    assertThat(drill.get("line").asString()).isNotBlank();
+    String page = "/rigs/tern/practise/" + drill.get("id").asString();
+    assertThat(Jsoup.parse(copy.get(page).body()).text()).contains("is off, and water runs out");
+    JsonNode right = judged(drill, "{\"acts\":[]}").get("right");
+    assertThat(right.size()).isPositive();
+    assertThat(judged(drill, "{\"acts\":[" + right.get(0) + "]}").get("passed").asBoolean())
+        .isTrue();
+    String turn =
+        right.get(0).get("part").asString() + "~" + right.get(0).get("position").asString();
+    Document told =
+        Jsoup.parse(
+            copy.get(page + "?act=" + URLEncoder.encode("turn~" + turn, StandardCharsets.UTF_8))
+                .body());
+    assertThat(told.text()).contains("that stops it");
+  }
+
+  @Test
+  void aHiddenFaultIsLookedForAndNamed() throws IOException {
+    JsonNode drill = drawn("find");
+    String at = DRILLS + "/" + drill.get("id").asString();
+    JsonNode sign = drill.get("sign");
+    assertThat(sign.get("value").asString()).isNotBlank();
+    HttpResponse<String> look =
+        copy.change(
+            "POST",
+            at + "/look",
+            "{\"kind\":\""
+                + sign.get("kind").asString()
+                + "\",\"part\":\""
+                + sign.get("part").asString()
+                + "\",\"positions\":"
+                + sign.get("positions")
+                + "}");
+    assertThat(look.statusCode()).as(look.body()).isEqualTo(200);
+    JsonNode wrong =
+        judged(drill, "{\"fault\":{\"part\":\"gray\",\"fault\":\"draws-air\"},\"looks\":3}");
+    assertThat(wrong.get("passed").asBoolean()).isFalse();
+    JsonNode found = judged(drill, "{\"fault\":" + wrong.get("was") + ",\"looks\":3}");
+    assertThat(found.get("passed").asBoolean()).isTrue();
+    assertThat(found.get("best").asInt()).isBetween(0, 15);
+    assertThat(copy.change("POST", at + "/look", "{}").statusCode()).isEqualTo(422);
+    Document page =
+        Jsoup.parse(copy.get("/rigs/tern/practise/" + drill.get("id").asString()).body());
+    assertThat(page.select("select[name=act] option").size()).isGreaterThan(50);
+    Document looked =
+        Jsoup.parse(
+            copy.get("/rigs/tern/practise/" + drill.get("id").asString() + "?act=0&act=is0")
+                .body());
+    assertThat(looked.text()).contains("You took 1 looks");
+  }
+
+  /** The first outcome counts: what is tried again after the right way was shown passes nothing. */
+  @Test
+  void whatSomebodyPassedIsKeptUnderTheirNameAndAHandOverShowsIt() throws IOException {
+    Document five = Jsoup.parse(copy.get("/rigs/samphire/practise/hand-over").body());
+    assertThat(five.select("form input[name=job]").size()).isBetween(1, 5);
+    assertThat(five.text()).contains("It prevents:", "0 of");
+    PracticeDesk desk = copy.bean(PracticeDesk.class);
+    OpenRig rig = copy.bean(Descriptions.class).open("samphire");
+    String job = five.select("form input[name=job]").getFirst().val();
+    PracticeDesk.Open drill = desk.draw(rig, "Ida", job);
+    var right = desk.judge(rig, desk.draw(rig, "", job), List.of()).right();
+    assertThat(right).isNotEmpty();
+    desk.remember(drill, true);
+    desk.remember(drill, false);
+    assertThat(desk.progress(rig, "Ida"))
+        .singleElement()
+        .satisfies(k -> {
+          assertThat(k.what()).isEqualTo("job:" + job);
+          assertThat(k.passedOn()).isPresent();
+          assertThat(k.box()).isEqualTo(1);
+        });
+    assertThat(desk.handOver(rig, "Ida").getFirst().passedOn()).isPresent();
+    assertThat(desk.handOver(rig, "Bo").getFirst().passedOn()).isEmpty();
   }
 }

@@ -41,7 +41,8 @@ enum Says implements Phrase {
   NEEDS_A_MOTOR("a spare motor for the valve, if it is dead; its handle works by hand until then"),
   NEEDS_A_FUSE("a fuse of the same size, and a meter"),
   NEEDS_THE_SAME_VALVE("the same valve anew, with its seals"),
-  NEEDS_A_CARTRIDGE("a new cartridge, or a brush for a screen, and grease for the seal of its bowl"),
+  NEEDS_A_CARTRIDGE(
+      "a new cartridge, or a brush for a screen, and grease for the seal of its bowl"),
   NEEDS_HOSE_AND_CLIPS("a piece of the same hose or pipe, two clips or fittings"),
   NEEDS_WARMTH("warm air or warm cloths, never a flame"),
   NEEDS_A_BRUSH("a bottle brush or a flexible rod"),

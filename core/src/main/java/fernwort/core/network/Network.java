@@ -218,7 +218,9 @@ public final class Network {
     return new Network(rig, Optional.empty());
   }
 
-  /** Prepares a rig that differs little from another: what its tanks hold is not worked out anew. */
+  /**
+   * Prepares a rig that differs little from another: what its tanks hold is not worked out anew.
+   */
   public static Network of(Rig rig, Network like) {
     return new Network(rig, Optional.of(like));
   }

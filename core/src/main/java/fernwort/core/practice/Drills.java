@@ -60,12 +60,16 @@ public final class Drills {
    * @return nothing where no job of the rig is worth a drill
    */
   public Optional<Drill> draw(int hard, Random random) {
+    return draw(hard, FEWEST, random);
+  }
+
+  private Optional<Drill> draw(int hard, int fewest, Random random) {
     for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
       Job job = jobs.get(random.nextInt(jobs.size()));
       State from = left(hard, random);
       Plan plan = plans.plan(job, from);
       long turns = plan.steps().stream().filter(Step.Move.class::isInstance).count();
-      if (plan.trouble().isEmpty() && turns >= FEWEST) {
+      if (plan.trouble().isEmpty() && turns >= fewest) {
         return Optional.of(new Drill(job, from, (int) turns));
       }
     }
@@ -73,12 +77,12 @@ public final class Drills {
   }
 
   /**
-   * Draws a drill of one job.
+   * Draws a drill of one job, though it be short.
    *
    * @param hard how many handles stand otherwise than at rest (1)
    */
   public Optional<Drill> draw(Job job, int hard, Random random) {
-    return of(network, plans, List.of(job)).draw(hard, random);
+    return of(network, plans, List.of(job)).draw(hard, 1, random);
   }
 
   /**
@@ -104,8 +108,7 @@ public final class Drills {
     List<Line> lines = network.rig().lines();
     for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
       String line = lines.get(random.nextInt(lines.size())).id();
-      Optional<Emergency> drawn =
-          inUse(random).flatMap(s -> Emergency.of(network.rig(), s, line));
+      Optional<Emergency> drawn = inUse(random).flatMap(s -> Emergency.of(network.rig(), s, line));
       if (drawn.isPresent()) {
         return drawn;
       }

@@ -11,7 +11,8 @@ import java.util.Optional;
 import java.util.Random;
 
 /**
- * Something is wrong, and one sign of it is seen: the learner chooses what to look at, and names it.
+ * Something is wrong, and one sign of it is seen: the learner chooses what to look at, and names
+ * it.
  *
  * @param from how handles and levels are noted
  * @param fault what is wrong

@@ -74,9 +74,7 @@ public record WhatIf(State from, List<String> choices, Set<String> arrives) impl
           arrives.add(part);
         }
       }
-      return arrives.isEmpty()
-          ? Optional.empty()
-          : Optional.of(new WhatIf(from, choices, arrives));
+      return arrives.isEmpty() ? Optional.empty() : Optional.of(new WhatIf(from, choices, arrives));
     } catch (UnsettledFlowException e) {
       return Optional.empty();
     }

@@ -53,8 +53,7 @@ class ExercisesTest {
       assertThat(what.judge(what.arrives()).passed()).isTrue();
       assertThat(what.judge(Set.of()).missed()).hasSameSizeAs(what.arrives());
       Set<String> more = new HashSet<>(what.choices());
-      assertThat(what.judge(more).wrong())
-          .hasSize(what.choices().size() - what.arrives().size());
+      assertThat(what.judge(more).wrong()).hasSize(what.choices().size() - what.arrives().size());
     }
   }
 
@@ -65,8 +64,7 @@ class ExercisesTest {
     Drills drills = drills(rig);
     for (int i = 0; i < DRILLS; i++) {
       Emergency hose = drills.emergency(random).orElseThrow();
-      FaultyRig off =
-          FaultyRig.of(rig, new Fault(hose.line(), FaultKind.DETACHED)).orElseThrow();
+      FaultyRig off = FaultyRig.of(rig, new Fault(hose.line(), FaultKind.DETACHED)).orElseThrow();
       Hydraulics hydraulics = Hydraulics.of(Network.of(off.rig()));
       for (var part : rig.handles().toList()) {
         for (var position : part.kind().positions()) {
@@ -75,9 +73,7 @@ class ExercisesTest {
           }
           State turned = hose.from().with(part.id(), position.id());
           double out =
-              off.outlets().stream()
-                  .mapToDouble(hydraulics.solve(off.state(turned))::end)
-                  .sum();
+              off.outlets().stream().mapToDouble(hydraulics.solve(off.state(turned))::end).sum();
           assertThat(hose.isRight(new Turn(part.id(), position.id())))
               .as("%s: %s to %s leaves %s of %s", demo, part.id(), position.id(), out, hose.flow())
               .isEqualTo(out < 0.05 * hose.flow());

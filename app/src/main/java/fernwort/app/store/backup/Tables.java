@@ -28,7 +28,8 @@ final class Tables {
           "live_signal",
           "live_alarm",
           "live_rule",
-          "live_mean");
+          "live_mean",
+          "practice");
 
   private Tables() {}
 }

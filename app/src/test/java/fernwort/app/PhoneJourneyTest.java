@@ -53,6 +53,7 @@ class PhoneJourneyTest {
             "/rigs/marginalia/devices/simulated",
             "/rigs/marginalia/fault",
             "/rigs/marginalia/practise",
+            "/rigs/marginalia/practise/hand-over",
             "/rigs/marginalia/rules",
             "/rigs/marginalia/empty",
             "/rigs/marginalia/cold",

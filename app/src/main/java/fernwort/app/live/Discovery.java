@@ -29,6 +29,11 @@ final class Discovery {
   /** No name or value of the convention is longer (characters); own choice. */
   private static final int LONGEST = 200;
 
+  /** Nor is a list of names (characters): a board with many sensors has a long one; own choice. */
+  private static final int LONGEST_LIST = 4000;
+
+  private static final Set<String> LISTS = Set.of("$nodes", "$properties");
+
   private static final Set<String> GONE = Set.of("lost", "disconnected");
 
   private final Map<String, Map<String, String>> devices = new LinkedHashMap<>();
@@ -59,7 +64,9 @@ final class Discovery {
    * @return the device, where it says that it is gone
    */
   Optional<String> take(String topic, String payload, Instant now) {
-    if (!topic.startsWith(ROOT) || payload.length() > LONGEST || topic.length() > LONGEST) {
+    boolean list = LISTS.contains(topic.substring(topic.lastIndexOf('/') + 1));
+    int longest = list ? LONGEST_LIST : LONGEST;
+    if (!topic.startsWith(ROOT) || payload.length() > longest || topic.length() > LONGEST) {
       return Optional.empty();
     }
     String rest = topic.substring(ROOT.length());
@@ -73,7 +80,8 @@ final class Discovery {
     if (isNew && known >= MOST_ATTRIBUTES) {
       return Optional.empty();
     }
-    known += isNew ? 1 : 0;
+    // A long list counts as much as the room that it takes.
+    known += isNew ? 1 + payload.length() / LONGEST : 0;
     devices.computeIfAbsent(device, d -> new LinkedHashMap<>()).put(attribute, payload);
     times.put(topic, now);
     return attribute.equals("$state") && GONE.contains(payload)

@@ -52,6 +52,7 @@ final class Pages {
           "/rigs/%s/devices/simulated",
           "/rigs/%s/fault",
           "/rigs/%s/practise",
+          "/rigs/%s/practise/hand-over",
           "/rigs/%s/rules",
           "/rigs/%s/export",
           "/rigs/%s/empty?go=true&lines=true",

@@ -339,11 +339,24 @@ public final class ReadyRules {
   private Rule.Test test(Automation.When when, double lasting) {
     return switch (when) {
       case Automation.Low low -> level(low.tank(), false, low.share(), lasting);
-      case Automation.High high -> level(high.tank(), true, high.share(), lasting);
+      case Automation.High high -> full(high, lasting);
       case Automation.Leak leak -> throw new IllegalArgumentException("a leak is no level");
       case Automation.Cold cold -> throw new IllegalArgumentException("cold is no level");
       case Automation.Button button -> throw new IllegalArgumentException("a button is no level");
     };
+  }
+
+  /** Full by its level; by a float switch where that is all there is. */
+  private Rule.Test full(Automation.High high, double lasting) {
+    boolean level =
+        signals.stream()
+            .anyMatch(s -> s.kind() == SignalKind.LEVEL && s.on().id().equals(high.tank()));
+    return signals.stream()
+        .filter(s -> !level && s.kind() == SignalKind.SWITCH)
+        .filter(s -> s.on().id().equals(high.tank()))
+        .findFirst()
+        .map(s -> (Rule.Test) new Rule.Contact(s.name(), true, lasting))
+        .orElseGet(() -> level(high.tank(), true, high.share(), lasting));
   }
 
   private Rule.Test level(String tank, boolean above, double share, double lasting) {

@@ -1,0 +1,124 @@
+package fernwort.app.live;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static fernwort.app.live.Mosquitto.until;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import fernwort.app.Chromium;
+import fernwort.app.OwnCopy;
+import fernwort.app.services.Descriptions;
+import fernwort.app.services.States;
+import fernwort.core.describe.Fittings;
+import fernwort.core.format.RigFormat;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.live.AlarmCode;
+import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.Rig;
+import java.io.IOException;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A caravan with a float switch, from nothing to an alarm, in a browser against a real broker. */
+class CaravanJourneyTest {
+
+  @TempDir static Path home;
+  private static OwnCopy copy;
+  private static Mosquitto broker;
+  private static Playwright playwright;
+  private static Browser browser;
+
+  @BeforeAll
+  static void begin() throws IOException {
+    assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
+    copy = OwnCopy.start(home.resolve("data"));
+    broker = new Mosquitto(home);
+    playwright = Playwright.create();
+    browser = playwright.chromium().launch(Chromium.options());
+  }
+
+  @AfterAll
+  static void end() {
+    if (broker != null) {
+      browser.close();
+      playwright.close();
+      copy.close();
+      broker.close();
+    }
+  }
+
+  private static LiveDesk live() {
+    return copy.bean(LiveDesk.class);
+  }
+
+  private static boolean asks(String rig, AlarmCode code) {
+    return live().alarms(rig).stream().anyMatch(a -> a.code() == code && a.gone() == null);
+  }
+
+  private static void connect(Page page, String rig) {
+    page.navigate(copy.address() + "/rigs/" + rig + "/devices");
+    if (live().connection().connected()) {
+      return;
+    }
+    page.locator("#url").fill(broker.url());
+    page.locator("form[action$='/broker'] .button-main").click();
+    assertThat(page.locator("#device-signals")).containsText("Connected to " + broker.url());
+  }
+
+  private static String taken(Rig rig) throws IOException {
+    var answer = copy.change("POST", "/api/v1/rigs", new RigFormat().write(rig));
+    assertThat(answer.statusCode()).as(answer.body()).isEqualTo(201);
+    return tools.jackson.databind.json.JsonMapper.shared()
+        .readTree(answer.body())
+        .get("id")
+        .asString();
+  }
+
+  private static Rig caravan() {
+    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
+        .part("check", "Check valve", 0, 0, 1, Fittings.check())
+        .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
+        .line("a", "A", "inlet.out > check.in", 12, 1, Material.PEX, 1)
+        .line("b", "B", "check.out > tank.high", 12, 1, Material.PEX, 1)
+        .line("c", "C", "tank.low > tap.cold", 12, 1, Material.PEX, 1)
+        .build();
+  }
+
+  @Test
+  void aCaravanIsCalledWhenItsFloatSwitchComesUpAndWhenItsSensorFallsSilent() throws IOException {
+    String id = taken(caravan());
+    try (BrowserContext context = browser.newContext()) {
+      Page page = context.newPage();
+      connect(page, id);
+      page.locator("#topic").fill("homie/caravan/float/up");
+      page.locator("#thing").selectOption("switch|part|tank");
+      page.locator("details:has(#height) > summary").click();
+      page.locator("#height").fill("150");
+      page.locator("form[action$='/signals'] > button").click();
+      assertThat(page.locator("#device-signals")).containsText("Float switch");
+      broker.say("homie/caravan/float/up", "off");
+      assertThat(page.locator("[data-signal] [data-live-value]")).hasText("dry");
+
+      // The hose fills it, and the float comes up: somebody has to close the tap outside.
+      copy.bean(States.class).turn(copy.bean(Descriptions.class).open(id), "inlet", "mains", "Ida");
+      broker.say("homie/caravan/float/up", "on");
+      assertThat(until(() -> asks(id, AlarmCode.FRESH_FULL))).isTrue();
+      assertThat(page.locator("#alarm-bar")).containsText("is full and still filling");
+      broker.say("homie/caravan/float/up", "off");
+
+      // Its board loses power: the broker says so in its place.
+      broker.say("homie/caravan/$state", "lost");
+      assertThat(until(() -> asks(id, AlarmCode.SIGNAL_LOST))).isTrue();
+      assertThat(page.locator("#alarm-bar")).containsText("tells nothing any more");
+    }
+  }
+}

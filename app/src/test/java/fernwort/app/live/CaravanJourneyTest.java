@@ -15,13 +15,22 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.States;
 import fernwort.core.describe.Fittings;
 import fernwort.core.format.RigFormat;
-import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Fixture.Type;
+import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.kind.tank.Shape;
+import fernwort.core.kind.tank.TankPort;
 import fernwort.core.live.AlarmCode;
+import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.RigBuilder;
+import fernwort.core.rig.Vehicle;
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -83,7 +92,32 @@ class CaravanJourneyTest {
   }
 
   private static Rig caravan() {
-    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+    Vehicle vehicle =
+        new Vehicle(
+            Vehicle.Body.TRAILER,
+            -1,
+            4,
+            2,
+            0.6,
+            2.6,
+            0.2,
+            List.of(new Axle("axle", 0, 1200, 900)),
+            Optional.empty());
+    Kind tank =
+        Fittings.tank(
+            Contents.FRESH,
+            new Shape.Box(0.5, 0.5, 0.5),
+            0,
+            Fittings.stick(0.1, 0.1),
+            Fittings.port("low", TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port("high", TankPort.Use.VENT, 0.1, 0.1, 0.2),
+            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+    return RigBuilder.named("Made-up caravan")
+        .vehicle(vehicle)
+        .place("box", "Box", "reach in", 0, 0, 1)
+        .part("tank", "Tank", 0, 0, 1, tank)
+        .part("air", "Air", 0.1, 0.1, 1.6, Fittings.end(OpenEnd.Role.VENT))
+        .line("vent", "Vent", "tank.vent > air.in", 19, 0.3, Material.PVC_HOSE, 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
         .part("check", "Check valve", 0, 0, 1, Fittings.check())
         .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))

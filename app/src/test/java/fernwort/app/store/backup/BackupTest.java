@@ -156,8 +156,8 @@ class BackupTest {
       delimiter = '|',
       value = {
         "fernwort-backup-1|another-format-9|its format is another",
-        "\"step\":11|\"step\":99|from a newer Fernwort",
-        "\"step\":11|\"step\":\"six\"|its step is not a number",
+        "\"step\":12|\"step\":99|from a newer Fernwort",
+        "\"step\":12|\"step\":\"six\"|its step is not a number",
         "\"rig\":[|\"rocket\":[|that is not known",
         "\"id\":\"tern\"|\"id\":null|row 2 of rig",
         "\"position_id\":\"open\"|\"position_id\":[1]|is a list",

@@ -10,11 +10,13 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Simulation;
+import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -47,6 +49,9 @@ public final class RuleProof {
 
   /** How full the other tanks are (share); own choice. */
   private static final double[] OTHERS = {0.15, 0.85};
+
+  /** A float switch is up at this share of its tank (1); own choice. */
+  private static final double SURELY_UP = 0.95;
 
   /** A level lies so far beyond what a rule waits for (share of the tank); own choice. */
   private static final double BEYOND = 0.01;
@@ -252,8 +257,14 @@ public final class RuleProof {
         if (signal == null || signal.kind() != SignalKind.SWITCH) {
           yield state;
         }
-        double capacity = network.room(signal.on().id()).capacity();
-        yield state.withVolume(signal.on().id(), contact.on() ? capacity * 0.95 : capacity * 0.05);
+        TankRoom room = network.room(signal.on().id());
+        double level = room.level(state.volume(signal.on().id()), Slope.LEVEL);
+        boolean up = level - room.lowest(Slope.LEVEL) >= signal.height().orElseThrow();
+        double share = contact.on() ? SURELY_UP : 1 - SURELY_UP;
+        // What another test asks of the level stays where the switch agrees with it.
+        yield up == contact.on()
+            ? state
+            : state.withVolume(signal.on().id(), share * room.capacity());
       }
       case Rule.Amount amount -> {
         Signal signal = signals.get(amount.signal());

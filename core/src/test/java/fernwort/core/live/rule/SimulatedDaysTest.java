@@ -359,7 +359,7 @@ class SimulatedDaysTest {
 
   private static void live(House house) {
     Network network = Network.of(house.rig());
-    List<Signal> signals = signals(new SimulatedRig(house.rig(), house.start(), new Random(0)));
+    List<Signal> signals = house.signals();
     ReadyRules ready = ReadyRules.of(network, signals);
     List<Rule> rules = new ArrayList<>();
     for (Automation automation : house.automations()) {

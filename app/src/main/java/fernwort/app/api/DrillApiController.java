@@ -13,9 +13,9 @@ import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Turn;
 import fernwort.core.practice.Drill;
 import fernwort.core.practice.Emergency;
+import fernwort.core.practice.Exercise;
 import fernwort.core.practice.FindIt;
 import fernwort.core.practice.WhatIf;
-import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
@@ -184,64 +184,26 @@ class DrillApiController {
             asked.person() == null ? "" : asked.person(),
             kind,
             asked.hard() == null ? USUAL : asked.hard());
-    State from = made.exercise().from();
     Map<String, Double> litres = new TreeMap<>();
-    from.volumes().forEach((tank, v) -> litres.put(tank, v * LITRES));
-    Map<String, String> positions = from.setting().positions();
-    return switch (made.exercise()) {
-      case Drill d ->
-          new Given(
-              made.id(),
-              kind.written(),
-              made.person(),
-              d.job().id(),
-              d.job().title().toString(),
-              positions,
-              litres,
-              d.best(),
-              null,
-              null,
-              null);
-      case WhatIf w ->
-          new Given(
-              made.id(),
-              kind.written(),
-              made.person(),
-              null,
-              null,
-              positions,
-              litres,
-              null,
-              w.choices(),
-              null,
-              null);
-      case FindIt f ->
-          new Given(
-              made.id(),
-              kind.written(),
-              made.person(),
-              null,
-              null,
-              positions,
-              litres,
-              f.best(),
-              null,
-              Sign.of(f.sign()),
-              null);
-      case Emergency e ->
-          new Given(
-              made.id(),
-              kind.written(),
-              made.person(),
-              null,
-              null,
-              positions,
-              litres,
-              null,
-              null,
-              null,
-              e.line());
-    };
+    made.exercise().from().volumes().forEach((tank, v) -> litres.put(tank, v * LITRES));
+    Exercise exercise = made.exercise();
+    return new Given(
+        made.id(),
+        kind.written(),
+        made.person(),
+        exercise instanceof Drill d ? d.job().id() : null,
+        exercise instanceof Drill d ? d.job().title().toString() : null,
+        exercise.from().setting().positions(),
+        litres,
+        switch (exercise) {
+          case Drill d -> d.best();
+          case FindIt f -> f.best();
+          case WhatIf w -> null;
+          case Emergency e -> null;
+        },
+        exercise instanceof WhatIf w ? w.choices() : null,
+        exercise instanceof FindIt f ? Sign.of(f.sign()) : null,
+        exercise instanceof Emergency e ? e.line() : null);
   }
 
   @PostMapping("/{drill}/done")

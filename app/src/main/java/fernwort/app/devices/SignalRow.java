@@ -41,7 +41,6 @@ record SignalRow(
     List<Position> moves,
     @Nullable Double raw) {
 
-  private static final double KELVIN = 273.15;
   private static final int MINUTE = 60;
   private static final int HOUR = 3600;
   private static final int DAY = 86_400;
@@ -109,22 +108,14 @@ record SignalRow(
    * @param amount in the unit of the kind
    */
   static String amount(SignalKind kind, double amount, Units units) {
-    return switch (kind) {
-      case LEVEL, TOTAL -> units.show(Measure.VOLUME, amount);
-      case FLOW -> units.show(Measure.FLOW, amount);
-      case PRESSURE -> units.show(Measure.PRESSURE, amount);
-      case TEMPERATURE -> units.show(Measure.TEMPERATURE, amount + KELVIN);
-      case PITCH, ROLL, SWITCH, LEAK, PUMP, POSITION -> String.format(Locale.ROOT, "%.1f°", amount);
-    };
+    return kind.said(amount)
+        .map(units::show)
+        .orElseGet(() -> String.format(Locale.ROOT, "%.1f°", amount));
   }
 
   /** Returns what amounts of a kind are measured as, where a mark can be set. */
   private static Optional<Measure> measure(SignalKind kind) {
     return kind.said(0).map(Amount::quantity).flatMap(Measure::of);
-  }
-
-  private static double shift(SignalKind kind) {
-    return kind == SignalKind.TEMPERATURE ? KELVIN : 0;
   }
 
   /**
@@ -135,7 +126,9 @@ record SignalRow(
   static String typed(SignalKind kind, @Nullable Double amount, Units units) {
     return amount == null
         ? ""
-        : measure(kind).map(m -> units.number(m, amount + shift(kind))).orElse("");
+        : kind.said(amount)
+            .flatMap(said -> Measure.of(said.quantity()).map(m -> units.number(m, said.si())))
+            .orElse("");
   }
 
   /** Returns what was typed in the unit of the kind; null for nothing. */
@@ -143,8 +136,11 @@ record SignalRow(
     if (text.isBlank()) {
       return null;
     }
-    return measure(kind)
-        .map(m -> units.parse(Says.THE_MARK.text(), m, text) - shift(kind))
+    // What is said of nothing is how far its zero lies from that of the unit.
+    return kind.said(0)
+        .flatMap(zero ->
+            Measure.of(zero.quantity())
+                .map(m -> units.parse(Says.THE_MARK.text(), m, text) - zero.si()))
         .orElse(null);
   }
 

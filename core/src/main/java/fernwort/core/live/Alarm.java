@@ -53,7 +53,7 @@ public record Alarm(
 
   /** Tells whether it makes a noise. */
   public boolean calls(Instant now) {
-    return seen.isEmpty() && quietUntil.filter(q -> q.isAfter(now)).isEmpty();
+    return !code.isQuiet() && seen.isEmpty() && quietUntil.filter(q -> q.isAfter(now)).isEmpty();
   }
 
   /** Its cause is gone. */

@@ -70,6 +70,11 @@ public enum AlarmCode {
     return new AlarmCause(LINK_LOST, "", LINK_LOST.words());
   }
 
+  /** Tells whether it is shown and makes no noise: whoever pours in by can turns no handle. */
+  public boolean isQuiet() {
+    return this == CONTRADICTION;
+  }
+
   /** Returns how bad it is. */
   public Severity grade() {
     return grade;

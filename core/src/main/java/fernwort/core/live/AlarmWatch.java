@@ -9,7 +9,6 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
-import fernwort.core.say.Quantity;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
@@ -29,9 +28,6 @@ final class AlarmWatch {
 
   /** It is near freezing (°C); own choice. */
   static final double COLD = 2;
-
-  /** 0 °C (K). */
-  private static final double KELVIN = 273.15;
 
   /** No draw takes longer (s); own choice, until the usual ones are known. */
   static final double LONGEST_DRAW = 600;
@@ -115,10 +111,10 @@ final class AlarmWatch {
   /** Beyond the marks that somebody set. */
   private void marks(LiveRig.Told one, List<AlarmCause> causes) {
     Signal signal = one.signal();
-    if (!one.state().canBeActedOn() || !(one.value().orElse(null) instanceof Value.Amount told)) {
+    if (one.amount().isEmpty()) {
       return;
     }
-    double amount = told.amount();
+    double amount = one.amount().get();
     // One thing may have several sensors: each mark is an alarm of its own.
     String part = signal.kind() == SignalKind.LEVEL ? signal.on().id() : signal.name();
     signal
@@ -141,19 +137,20 @@ final class AlarmWatch {
   }
 
   private void level(LiveRig.Told one, Situation situation, Now now, List<AlarmCause> causes) {
-    if (!one.state().canBeActedOn() || !(one.value().orElse(null) instanceof Value.Amount level)) {
+    if (one.amount().isEmpty()) {
       return;
     }
+    double level = one.amount().get();
     Part tank = network.rig().part(one.signal().on().id());
-    double share = level.amount() / network.room(tank.id()).capacity();
+    double share = level / network.room(tank.id()).capacity();
     if (tank.kind().holds(Contents.FRESH) && share >= FULL && situation.fills(tank.id())) {
       causes.add(full(tank));
     }
     if (tank.kind().holds(Contents.GRAY) && share >= GRAY) {
-      cause(AlarmCode.GRAY_HIGH, tank.id(), tank.label(), Amount.volume(level.amount()))
+      cause(AlarmCode.GRAY_HIGH, tank.id(), tank.label(), Amount.volume(level))
           .ifPresent(causes::add);
     }
-    falls(tank, level.amount(), situation, now).ifPresent(causes::add);
+    falls(tank, level, situation, now).ifPresent(causes::add);
   }
 
   private static AlarmCause full(Part tank) {
@@ -188,16 +185,10 @@ final class AlarmWatch {
 
   private Optional<AlarmCause> cold(LiveRig.Told one) {
     boolean inside = one.signal().on().where() != SignalKind.Where.OUTSIDE;
-    return inside
-            && one.state().canBeActedOn()
-            && one.value().orElse(null) instanceof Value.Amount warmth
-            && warmth.amount() <= COLD
-        ? cause(
-            AlarmCode.FROST,
-            one.signal().on().id(),
-            thing(one.signal()),
-            new Amount(Quantity.TEMPERATURE, warmth.amount() + KELVIN))
-        : Optional.empty();
+    return one.amount()
+        .filter(warmth -> inside && warmth <= COLD)
+        .flatMap(one.signal().kind()::said)
+        .flatMap(said -> cause(AlarmCode.FROST, one.signal().on().id(), thing(one.signal()), said));
   }
 
   private void pump(LiveRig.Told one, Situation situation, Now now, List<AlarmCause> causes) {

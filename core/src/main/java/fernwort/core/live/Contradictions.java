@@ -87,11 +87,7 @@ final class Contradictions {
   }
 
   private static Optional<Double> amount(LiveRig.Told one, SignalKind kind) {
-    return one.signal().kind() == kind
-            && one.state().canBeActedOn()
-            && one.value().orElse(null) instanceof Value.Amount amount
-        ? Optional.of(amount.amount())
-        : Optional.empty();
+    return one.signal().kind() == kind ? one.amount() : Optional.empty();
   }
 
   private Optional<AlarmCause> rises(String tank, double volume, Situation situation, Now now) {

@@ -69,11 +69,6 @@ public final class LevelCourse {
     return going.isPresent();
   }
 
-  /** Returns since when one is going on, and from what level. */
-  public Optional<Double> from() {
-    return going.map(Going::from);
-  }
-
   /**
    * Takes a level that can be acted on.
    *

@@ -95,7 +95,15 @@ public final class LiveRig {
       Optional<Value> raw,
       Instant at,
       double age,
-      SignalState state) {}
+      SignalState state) {
+
+    /** Returns the amount that counts (in the unit of the kind), where it can be acted on. */
+    Optional<Double> amount() {
+      return state.canBeActedOn() && value.orElse(null) instanceof Value.Amount amount
+          ? Optional.of(amount.amount())
+          : Optional.empty();
+    }
+  }
 
   /** Returns what all signals tell. */
   public List<Told> told(Now now) {

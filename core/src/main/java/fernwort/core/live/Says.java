@@ -45,8 +45,8 @@ enum Says implements Phrase {
       "{} has risen by {}, though nothing that is open leads into it. See whether a handle is not "
           + "as noted; if all are, its sensor drifts"),
   FLOWS_THOUGH_CLOSED(
-      "{} carries {}, though nothing open leads there. See whether a handle is not as noted; if all are, "
-          + "look for a leak"),
+      "{} carries {}, though nothing open leads there. See whether a handle is not as noted; if all "
+          + "are, look for a leak"),
   LEVEL_STANDS_THOUGH_DRAWN(
       "{} stands still, though {} went through {}. Its level sensor sticks, or another tank is "
           + "open"),

@@ -2,6 +2,7 @@ package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
@@ -79,7 +80,7 @@ final class Situation {
   }
 
   boolean drawsAir(String pump) {
-    State on = state.with(pump, fernwort.core.kind.Kind.ON);
+    State on = state.with(pump, Kind.ON);
     Levels levels = Levels.of(network, on);
     return hazards
         .warnings(on.setting(), levels, OpenWays.find(network, on.setting(), levels))

@@ -15,6 +15,7 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * A hose has come off, and water runs out: the one turn that stops it, against the clock.
@@ -47,43 +48,56 @@ public record Emergency(State from, String line, double flow, List<Turn> right)
       return Optional.empty();
     }
     Hydraulics hydraulics = Hydraulics.of(Network.of(off.get().rig()));
-    double before = out(hydraulics, off.get(), from);
-    if (!(before > RUNS)) {
+    Optional<Loss> before = Loss.of(hydraulics, off.get(), from);
+    if (before.filter(l -> l.broken() > RUNS).isEmpty()) {
       return Optional.empty();
     }
     List<Turn> right = new ArrayList<>();
     for (Part part : rig.handles().toList()) {
       for (Position position : part.kind().positions()) {
-        boolean turned = !from.setting().has(part.id(), position.id());
-        if (turned && stops(hydraulics, off.get(), from, part, position, before)) {
+        State turned = from.with(part.id(), position.id());
+        boolean stops =
+            !from.setting().has(part.id(), position.id())
+                && Loss.of(hydraulics, off.get(), turned)
+                    .filter(l -> l.isStopped(before.get()))
+                    .isPresent();
+        if (stops) {
           right.add(new Turn(part.id(), position.id()));
         }
       }
     }
     return right.isEmpty()
         ? Optional.empty()
-        : Optional.of(new Emergency(from, line, before, right));
+        : Optional.of(new Emergency(from, line, before.get().broken(), right));
   }
 
-  private static boolean stops(
-      Hydraulics hydraulics,
-      FaultyRig off,
-      State from,
-      Part part,
-      Position position,
-      double before) {
-    // What drains by itself once more is opened is no way to stop it: all ends are looked at.
-    double after = out(hydraulics, off, from.with(part.id(), position.id()));
-    return after < STOPPED * before;
-  }
+  /**
+   * What water is lost.
+   *
+   * @param broken where the line is off (m³/s)
+   * @param elsewhere at all other ends and taps (m³/s)
+   */
+  private record Loss(double broken, double elsewhere) {
 
-  /** What runs out where the line is off (m³/s); more than any where that cannot be told. */
-  private static double out(Hydraulics hydraulics, FaultyRig off, State noted) {
-    try {
-      Flows flows = hydraulics.solve(off.state(noted));
-      return off.outlets().stream().mapToDouble(flows::end).sum();
-    } catch (UnsettledFlowException e) {
-      return Double.NaN;
+    /** Returns it; nothing where the flow cannot be told. */
+    static Optional<Loss> of(Hydraulics hydraulics, FaultyRig off, State noted) {
+      try {
+        Flows flows = hydraulics.solve(off.state(noted));
+        double broken = off.outlets().stream().mapToDouble(flows::end).sum();
+        double all =
+            Stream.of(flows.ends(), flows.fixtures())
+                .flatMap(m -> m.values().stream())
+                .mapToDouble(q -> Math.max(0, q))
+                .sum();
+        return Optional.of(new Loss(broken, all - broken));
+      } catch (UnsettledFlowException e) {
+        return Optional.empty();
+      }
+    }
+
+    /** What only lets the water out somewhere else does not stop it. */
+    boolean isStopped(Loss before) {
+      return broken < STOPPED * before.broken && elsewhere < before.elsewhere + RUNS;
     }
   }
 

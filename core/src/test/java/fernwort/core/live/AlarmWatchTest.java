@@ -115,6 +115,10 @@ class AlarmWatchTest {
     bench.keepSaying("litres", Double.toString(litres * 1.3), 60);
     assertThat(contradiction(bench).words().toString())
         .contains("Fore fresh has risen by", "a handle is not as noted");
+    // Whoever pours in by can turns no handle: it is shown, and makes no noise.
+    Alarm shown = Alarm.raised("a", contradiction(bench), bench.now.wall());
+    assertThat(shown.asks()).isTrue();
+    assertThat(shown.calls(bench.now.wall())).isFalse();
   }
 
   @Test

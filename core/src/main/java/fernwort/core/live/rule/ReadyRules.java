@@ -10,6 +10,7 @@ import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -20,6 +21,8 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Rules made from what a rig can do, out of an aim as people choose it. */
 public final class ReadyRules {
@@ -98,9 +101,9 @@ public final class ReadyRules {
   public Rule of(String name, Automation automation, State now) {
     return switch (automation.purpose()) {
       case SHUT_ON_LEAK -> leak(name, automation);
-      case STOP_WHEN_FULL -> once(name, automation, List.of(), List.of());
-      case STOP_WHEN_DRY -> once(name, automation, whiles(automation), List.of());
-      case CHANGE_WHEN_DRY -> once(name, automation, hasWater(automation), purge(automation, now));
+      case STOP_WHEN_FULL -> once(name, automation, List.of());
+      case STOP_WHEN_DRY -> once(name, automation, whiles(automation));
+      case CHANGE_WHEN_DRY -> change(name, automation, now.setting());
       case KEEP_BETWEEN, TOP_UP -> inTime(between(name, automation, now.setting()), now);
       case FILL_IN_TURN -> inTime(inTurn(name, automation), now);
       case CIRCULATE -> circulate(name, automation);
@@ -147,29 +150,37 @@ public final class ReadyRules {
         .toList();
   }
 
-  private Rule once(
-      String name, Automation automation, List<Rule.Test> onlyIf, List<Rule.Act> after) {
+  private Rule once(String name, Automation automation, List<Rule.Test> onlyIf) {
     Automation.Rule rule = automation.rules().getFirst();
-    List<Rule.Act> acts = new ArrayList<>(moves(rule.turns()));
-    acts.addAll(after);
     return new Rule(
-        name, List.of(test(rule.when(), LASTING)), onlyIf, acts, AT_MOST, List.of(), rule.turns());
+        name,
+        List.of(test(rule.when(), LASTING)),
+        onlyIf,
+        moves(rule.turns()),
+        AT_MOST,
+        List.of(),
+        rule.turns());
   }
 
-  /** After a change of tanks: what a motor can let the air out by, and what hands have to do. */
-  private List<Rule.Act> purge(Automation automation, State now) {
-    List<Rule.Act> acts = new ArrayList<>();
+  /** Changes tanks; after that a motor lets the air out, and hands are told to do the rest. */
+  private Rule change(String name, Automation automation, Setting now) {
+    Rule changed = once(name, automation, hasWater(automation));
+    List<Rule.Act> acts = new ArrayList<>(changed.acts());
+    List<Turn> safe = new ArrayList<>();
     for (Turn turn : automation.purge()) {
+      Turn back = new Turn(turn.part(), now.of(turn.part()));
       acts.add(new Rule.Move(turn));
       acts.add(new Rule.Pause(PURGE));
-      acts.add(new Rule.Move(new Turn(turn.part(), now.setting().of(turn.part()))));
+      acts.add(new Rule.Move(back));
+      safe.add(back);
     }
+    safe.addAll(changed.onFailure());
     automation
         .changesTo()
         .ifPresent(t ->
             acts.add(
                 new Rule.Say(Says.OPEN_A_TAP_UNTIL_NO_AIR.filled(network.rig().part(t).label()))));
-    return acts;
+    return new Rule(name, changed.when(), changed.onlyIf(), acts, AT_MOST, List.of(), safe);
   }
 
   /** When the first tank is full its filling goes on into the next, until that one is full. */
@@ -188,14 +199,15 @@ public final class ReadyRules {
         last.turns());
   }
 
-  /** At its button the loop runs until the sensor in it is warm, or for a while. */
+  /** At its button the loop runs until the sensor at its pump is warm, or for a while. */
   private Rule circulate(String name, Automation automation) {
     List<Turn> off = automation.rules().getLast().turns();
+    Set<String> loop = linesAt(off.getFirst().part());
     List<Rule.Act> acts = new ArrayList<>(moves(automation.rules().getFirst().turns()));
     acts.add(
         signals.stream()
             .filter(s -> s.kind() == SignalKind.TEMPERATURE)
-            .filter(s -> s.on().where() == SignalKind.Where.LINE)
+            .filter(s -> s.on().where() == SignalKind.Where.LINE && loop.contains(s.on().id()))
             .findFirst()
             .map(s ->
                 (Rule.Act) new Rule.Until(List.of(new Rule.Amount(s.name(), true, HOT, DEGREE, 0))))
@@ -206,18 +218,35 @@ public final class ReadyRules {
         name, List.of(new Rule.Pressed()), List.of(), acts, LOOP_AT_MOST, List.of(), off);
   }
 
+  private Set<String> linesAt(String part) {
+    return network.rig().lines().stream()
+        .filter(l -> l.from().part().equals(part) || l.to().part().equals(part))
+        .map(Line::id)
+        .collect(Collectors.toSet());
+  }
+
+  /** How far a sensor's cold is from that at a part: its own place before others, a line last. */
+  private static int distance(Signal signal, Part part) {
+    return switch (signal.on().where()) {
+      case PLACE -> signal.on().id().equals(part.place()) ? 0 : 1;
+      case PART, TRAY -> 2;
+      case OUTSIDE, VEHICLE -> 3;
+      case LINE -> 4;
+    };
+  }
+
   /** Below a temperature for long enough pumps are stopped and the frost drain is opened. */
   private Rule frost(String name, Automation automation) {
     Automation.Rule rule = automation.rules().getFirst();
     double mark = ((Automation.Cold) rule.when()).celsius();
+    Part drain = network.rig().part(rule.turns().getLast().part());
     Signal signal =
         signals.stream()
             .filter(s -> s.kind() == SignalKind.TEMPERATURE)
-            .min(Comparator.comparing(s -> s.on().where() == SignalKind.Where.OUTSIDE))
+            .min(Comparator.comparingInt(s -> distance(s, drain)))
             .orElseThrow(() -> new Refusal(Says.NO_TEMPERATURE.with()));
     List<Rule.Act> acts = new ArrayList<>(moves(rule.turns()));
-    String drain = network.rig().part(rule.turns().getLast().part()).label();
-    acts.add(new Rule.Say(Says.THE_FROST_DRAIN_IS_OPEN.filled(drain)));
+    acts.add(new Rule.Say(Says.THE_FROST_DRAIN_IS_OPEN.filled(drain.label())));
     return new Rule(
         name,
         List.of(new Rule.Amount(signal.name(), false, mark, DEGREE, COLD_FOR)),

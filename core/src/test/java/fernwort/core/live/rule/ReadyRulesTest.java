@@ -79,24 +79,13 @@ class ReadyRulesTest {
   private final Rig rig = rig();
   private final Network network = Network.of(rig);
 
-  private static Signal signal(String name, SignalKind kind, SignalKind.Where where, String id) {
-    return new Signal(
-        name,
-        kind,
-        new Signal.Subject(where, id),
-        Signal.As.VOLUME,
-        Optional.empty(),
-        "",
-        new Signal.Source("van/" + name, "", 1, 0),
-        Optional.empty());
-  }
-
   private static final List<Signal> SIGNALS =
       List.of(
-          signal("left", SignalKind.LEVEL, SignalKind.Where.PART, "left"),
-          signal("right", SignalKind.LEVEL, SignalKind.Where.PART, "right"),
-          signal("outside", SignalKind.TEMPERATURE, SignalKind.Where.OUTSIDE, "outside"),
-          signal("feed", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "k"));
+          RuleRigs.signal("left", SignalKind.LEVEL, SignalKind.Where.PART, "left"),
+          RuleRigs.signal("right", SignalKind.LEVEL, SignalKind.Where.PART, "right"),
+          RuleRigs.signal("outside", SignalKind.TEMPERATURE, SignalKind.Where.OUTSIDE, "outside"),
+          RuleRigs.signal("feed", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "k"),
+          RuleRigs.signal("loop", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "r"));
 
   private State now() {
     return new State(rig.atRest(), Map.of("left", 0.05, "right", 0.05), Slope.LEVEL)
@@ -142,6 +131,7 @@ class ReadyRulesTest {
             new Rule.Pause(20),
             new Rule.Move(new Turn("frost", "shut")),
             new Rule.Say("Changed to Right. Open a cold tap until no air comes, then a hot one."));
+    assertThat(rule.onFailure()).as("what lets the air out").startsWith(new Turn("frost", "shut"));
   }
 
   @Test
@@ -156,7 +146,7 @@ class ReadyRulesTest {
   @Test
   void aFrostDrainOpensInTheColdAndThatItRunsOutIsMeant() {
     Rule rule = of(Automation.drainInFrost(rig, "frost", 2));
-    assertThat(rule.when()).containsExactly(new Rule.Amount("feed", false, 2, 1, 600));
+    assertThat(rule.when()).containsExactly(new Rule.Amount("outside", false, 2, 1, 600));
     assertThat(rule.acts())
         .startsWith(
             new Rule.Move(new Turn("loop", "off")),
@@ -193,14 +183,14 @@ class ReadyRulesTest {
     assertThat(rule.acts())
         .startsWith(
             new Rule.Move(new Turn("loop", "on")),
-            new Rule.Until(List.of(new Rule.Amount("feed", true, 40, 1, 0))),
+            new Rule.Until(List.of(new Rule.Amount("loop", true, 40, 1, 0))),
             new Rule.Move(new Turn("loop", "off")));
     RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
     // Without a sensor in the loop it takes its time.
     assertThat(
-            ReadyRules.of(network, SIGNALS.subList(0, 3))
+            ReadyRules.of(network, SIGNALS.subList(0, 4))
                 .of("loop", Automation.circulate(rig, "loop"), now())
                 .acts())
         .contains(new Rule.Pause(60));
@@ -243,8 +233,8 @@ class ReadyRulesTest {
   void anyOneOfSeveralLeaksIsEnoughThoughAnotherSensorIsSilent() {
     List<Signal> leaks =
         List.of(
-            signal("one", SignalKind.LEAK, SignalKind.Where.PLACE, "here"),
-            signal("two", SignalKind.LEAK, SignalKind.Where.PLACE, "there"));
+            RuleRigs.signal("one", SignalKind.LEAK, SignalKind.Where.PLACE, "here"),
+            RuleRigs.signal("two", SignalKind.LEAK, SignalKind.Where.PLACE, "there"));
     Rule rule = ReadyRules.of(network, leaks).of("leak", Automation.shutOnLeak(rig), now());
     RuleRun run = new RuleRun(rule);
     Map<String, Value> values = new HashMap<>(Map.of("two", new Value.Contact(false)));
@@ -279,7 +269,7 @@ class ReadyRulesTest {
     State now = new State(tern.atRest(), Map.of("fore", 0.04, "aft", 0.04), Slope.LEVEL);
     List<Signal> levels =
         tern.tanks()
-            .map(t -> signal(t.id(), SignalKind.LEVEL, SignalKind.Where.PART, t.id()))
+            .map(t -> RuleRigs.signal(t.id(), SignalKind.LEVEL, SignalKind.Where.PART, t.id()))
             .toList();
     Plans plans = Plans.of(net);
     int made = 0;

@@ -42,20 +42,8 @@ class RuleProofTest {
         .build();
   }
 
-  private static Signal signal(String name, SignalKind kind, SignalKind.Where where, String id) {
-    return new Signal(
-        name,
-        kind,
-        new Signal.Subject(where, id),
-        Signal.As.VOLUME,
-        Optional.empty(),
-        "",
-        new Signal.Source("van/" + name, "", 1, 0),
-        Optional.empty());
-  }
-
   private static final List<Signal> LEVEL =
-      List.of(signal("level", SignalKind.LEVEL, SignalKind.Where.PART, "tank"));
+      List.of(RuleRigs.signal("level", SignalKind.LEVEL, SignalKind.Where.PART, "tank"));
 
   private static State state(Rig rig) {
     Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
@@ -68,33 +56,14 @@ class RuleProofTest {
         .of("keep", Automation.keepBetween(rig, "tank", "motor", 0.5, high), state(rig));
   }
 
-  /** A store from which a pump fills the tank. */
-  private static Rig pumped() {
-    return CaseRigs.vented(
-            CaseRigs.vented(
-                CaseRigs.rig()
-                    .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
-                    .part("store", "Store", 2, 0, 0.4, CaseRigs.tank(1)),
-                "tank",
-                1),
-            "store",
-            0.4)
-        .part("pump", "Lift pump", 1, 0, 0.3, Fittings.transferPump(8, 1))
-        .part("check", "Check valve", 1, 0, 0.9, Fittings.check())
-        .line("a", "A", "store.low > pump.in", 12, 1, Material.PEX, 1)
-        .line("b", "B", "pump.out > check.in", 12, 1, Material.PEX, 1)
-        .line("c", "C", "check.out > tank.high", 12, 1, Material.PEX, 1)
-        .build();
-  }
-
   /**
    * @param lost where the pump's board turns it when the link is lost; empty where it stays
    */
   private static RuleProof.Verdict byPump(String lost) {
-    Rig rig = pumped();
+    Rig rig = RuleRigs.pumped().build();
     State now = new State(rig.atRest(), Map.of(), Slope.LEVEL);
     List<Signal> signals = new ArrayList<>(LEVEL);
-    Signal pump = signal("pump", SignalKind.PUMP, SignalKind.Where.PART, "pump");
+    Signal pump = RuleRigs.signal("pump", SignalKind.PUMP, SignalKind.Where.PART, "pump");
     signals.add(
         new Signal(
             "pump",

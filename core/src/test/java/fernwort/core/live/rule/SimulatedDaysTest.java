@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture.Type;
@@ -116,21 +115,8 @@ class SimulatedDaysTest {
   /** A high tank that a pump keeps filled from a store below, with a float switch or none. */
   private static House bus(String floats) {
     Rig rig =
-        CaseRigs.vented(
-                CaseRigs.vented(
-                    CaseRigs.rig()
-                        .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
-                        .part("store", "Store", 2, 0, 0.4, CaseRigs.tank(1)),
-                    "tank",
-                    1),
-                "store",
-                0.4)
-            .part("lift", "Lift pump", 1, 0, 0.3, Fittings.transferPump(8, 1))
-            .part("check", "Check valve", 1, 0, 0.9, Fittings.check())
+        RuleRigs.pumped()
             .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
-            .line("a", "A", "store.low > lift.in", 12, 1, Material.PEX, 1)
-            .line("b", "B", "lift.out > check.in", 12, 1, Material.PEX, 1)
-            .line("c", "C", "check.out > tank.high", 12, 1, Material.PEX, 1)
             .line("d", "D", "tank.low > tap.cold", 12, 1, Material.PEX, 1)
             .build();
     Network network = Network.of(rig);
@@ -145,7 +131,7 @@ class SimulatedDaysTest {
         "bus",
         rig,
         full,
-        List.of(Automation.keepBetween(rig, "tank", "lift", 0.5, 0.7), Automation.shutOnLeak(rig)),
+        List.of(Automation.keepBetween(rig, "tank", "pump", 0.5, 0.7), Automation.shutOnLeak(rig)),
         floats);
   }
 

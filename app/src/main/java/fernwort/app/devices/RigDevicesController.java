@@ -25,6 +25,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -66,26 +68,34 @@ class RigDevicesController {
   /**
    * A sensor that can call at a mark.
    *
-   * @param above the mark from which up it does, as it is typed; empty for none
-   * @param below the mark from which down it does, as it is typed; empty for none
-   * @param sign the unit of both
+   * @param sign the unit that its marks are typed in
+   * @param marks its marks in words; empty for none
    */
-  record MarkRow(String name, String what, String above, String below, String sign) {}
+  record MarkRow(String name, String what, String sign, String marks) {}
 
   private List<MarkRow> marks(OpenRig rig, Units units) {
     return live.signals(rig.id()).stream()
         .filter(s -> SignalKind.of(s.kind()).said(0).isPresent())
+        .sorted(Comparator.comparing(s -> SignalKind.of(s.kind())))
         .map(s -> {
           SignalText bound = live.bound(rig.id(), s.name());
           SignalKind kind = SignalKind.of(s.kind());
           return new MarkRow(
               s.name(),
               SignalRow.of(s, rig.rig(), false, units).what(),
-              SignalRow.typed(kind, bound.alarmAbove(), units),
-              SignalRow.typed(kind, bound.alarmBelow(), units),
-              SignalRow.sign(kind, units));
+              SignalRow.sign(kind, units),
+              Stream.of(
+                      mark(Says.AT_OR_OVER, kind, bound.alarmAbove(), units),
+                      mark(Says.AT_OR_UNDER, kind, bound.alarmBelow(), units))
+                  .flatMap(Optional::stream)
+                  .collect(Collectors.joining(", ")));
         })
         .toList();
+  }
+
+  private static Optional<String> mark(
+      Says words, SignalKind kind, @Nullable Double amount, Units units) {
+    return Optional.ofNullable(amount).map(a -> words.filled(SignalRow.amount(kind, a, units)));
   }
 
   /** An alarm that can be switched on and off. */
@@ -233,7 +243,7 @@ class RigDevicesController {
     return PAGE.formatted(id);
   }
 
-  /** Sets the marks at which a sensor calls; an empty field takes one away. */
+  /** Sets the marks at which a sensor calls; two empty fields take them away. */
   @PostMapping("/marks")
   String marks(
       @PathVariable String id,

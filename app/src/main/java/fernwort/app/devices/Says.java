@@ -68,6 +68,8 @@ enum Says implements Phrase {
   WAIT_UNTIL("Wait until {}"),
   MARKS_ARE_SAVED("{}: the marks are saved."),
   THE_MARK("The mark"),
+  AT_OR_OVER("at or over {}"),
+  AT_OR_UNDER("at or under {}"),
   ITS_SENSOR_ALONE(
       "A level sensor alone ends the filling: where it drifts for hours, the tank runs over. A "
           + "float switch, added on Devices before the rule is made, ends it all the same."),

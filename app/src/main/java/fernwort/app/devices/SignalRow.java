@@ -6,11 +6,9 @@ import fernwort.app.units.Units;
 import fernwort.core.kind.Position;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Rig;
-import fernwort.core.say.Amount;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
-import java.util.Optional;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -113,24 +111,6 @@ record SignalRow(
         .orElseGet(() -> String.format(Locale.ROOT, "%.1f°", amount));
   }
 
-  /** Returns what amounts of a kind are measured as, where a mark can be set. */
-  private static Optional<Measure> measure(SignalKind kind) {
-    return kind.said(0).map(Amount::quantity).flatMap(Measure::of);
-  }
-
-  /**
-   * Returns an amount as it is typed; empty for none.
-   *
-   * @param amount in the unit of the kind
-   */
-  static String typed(SignalKind kind, @Nullable Double amount, Units units) {
-    return amount == null
-        ? ""
-        : kind.said(amount)
-            .flatMap(said -> Measure.of(said.quantity()).map(m -> units.number(m, said.si())))
-            .orElse("");
-  }
-
   /** Returns what was typed in the unit of the kind; null for nothing. */
   static @Nullable Double parsed(SignalKind kind, String text, Units units) {
     if (text.isBlank()) {
@@ -146,7 +126,10 @@ record SignalRow(
 
   /** Returns the sign of the reader's unit for amounts of a kind. */
   static String sign(SignalKind kind, Units units) {
-    return measure(kind).map(m -> units.unit(m).sign()).orElse("");
+    return kind.said(0)
+        .flatMap(zero -> Measure.of(zero.quantity()))
+        .map(m -> units.unit(m).sign())
+        .orElse("");
   }
 
   private static String state(String state, boolean known) {

@@ -20,6 +20,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
@@ -115,13 +116,10 @@ class AutomationsController {
     model.addAttribute("purposes", EnteredAutomation.Offer.ALL);
     model.addAttribute("asked", EnteredAutomation.Offer.of(purpose));
     model.addAttribute("tanks", rig.network().tanks());
-    boolean round = purpose.equals(Automation.Aim.CIRCULATE.name());
-    model.addAttribute("canMove", !Automation.actors(rig.rig()).isEmpty());
-    model.addAttribute(
-        "valves",
-        Automation.actors(rig.rig()).stream()
-            .filter(p -> p.kind().is(Purpose.CIRCULATES) == round)
-            .toList());
+    List<Part> actors = Automation.actors(rig.rig());
+    model.addAttribute("canMove", !actors.isEmpty());
+    model.addAttribute("valves", actors.stream().filter(p -> fits(p, purpose)).toList());
+    model.addAttribute("letOut", actors.stream().filter(p -> p.kind().is(Purpose.TURNS)).toList());
     model.addAttribute(
         "movers", purpose.equals(Automation.Aim.TOP_UP.name()) ? movers(rig) : List.of());
     model.addAttribute(
@@ -144,6 +142,17 @@ class AutomationsController {
       model.addAttribute("course", course(rig, course, units));
     }
     return "jobs/automations";
+  }
+
+  /** Tells whether a motor is of the sort that an aim turns. */
+  private static boolean fits(Part actor, String purpose) {
+    boolean round = actor.kind().is(Purpose.CIRCULATES);
+    return switch (purpose) {
+      case "CIRCULATE" -> round;
+      case "STOP_WHEN_DRY" -> actor.kind().is(Purpose.DRIVES) && !round;
+      case "DRAIN_IN_FROST" -> actor.kind().is(Purpose.TURNS);
+      default -> !round;
+    };
   }
 
   private Plan plan(OpenRig rig, String job) {

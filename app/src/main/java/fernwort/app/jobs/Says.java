@@ -14,7 +14,7 @@ enum Says implements Phrase {
   CHANGE_FROM_TO_WHEN_HAS_FALLEN("Change from %s to %s when %s has fallen to %.0f %%"),
   TOP_UP_FROM_WITH_FROM_TO("Top %s up from %s with %s, from %.0f to %.0f %%"),
   CLOSE_EVERY_MOTOR_VALVE_AND_STOP(
-      "Close every motor valve and stop every pump when the leak sensor is wet"),
+      "Close every motor valve and stop every pump when a leak sensor is wet"),
   ALL_THAT_IT_TAKES("all that it takes"),
   A_PART_THAT_IS_GONE("a part that is gone"),
   KEEP_A_TANK_BETWEEN_TWO_MARKS("Keep a tank between two marks"),

@@ -108,7 +108,7 @@ class PracticeController {
   }
 
   /** A job that a borrower practises, and the mistake that it prevents. */
-  record LessonRow(String job, String title, String prevents, String passed) {}
+  record LessonRow(String job, String title, String prevents, String mistake, String passed) {}
 
   /** What a borrower practises before they take the rig. */
   @GetMapping("/hand-over")
@@ -129,7 +129,8 @@ class PracticeController {
                 new LessonRow(
                     l.job().id(),
                     units.say(l.job().name()),
-                    units.say(l.worst().words()) + " → " + units.say(l.worst().leads()),
+                    units.say(l.worst().leads()),
+                    units.say(l.worst().words()),
                     l.passedOn().map(d -> Says.PASSED_THE.filled(d)).orElse("")))
             .toList());
     long passed = lessons.stream().filter(l -> l.passedOn().isPresent()).count();

@@ -47,7 +47,7 @@ public final class HandOver {
       }
       picked.add(next.get());
       left.remove(next.get().job());
-      known.add(next.get().worst().leads().toString());
+      known.addAll(taught(next.get().worst()));
     }
     return picked;
   }
@@ -76,6 +76,13 @@ public final class HandOver {
           case TOO_FAR -> 0.4;
           case BUMPED, POWER_LOST -> 0.2;
         };
-    return bad * easy * (known.contains(slip.leads().toString()) ? KNOWN : 1);
+    return bad * easy * (taught(slip).stream().anyMatch(known::contains) ? KNOWN : 1);
+  }
+
+  /** What somebody learns from a mistake: what not to do, and what it leads to, however much. */
+  private static Set<String> taught(Slip slip) {
+    return Set.of(
+        "do " + slip.words(),
+        "leads " + slip.leads().toString().replaceAll("\\d+([.,]\\d+)?", "#"));
   }
 }

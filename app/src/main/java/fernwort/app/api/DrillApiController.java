@@ -159,9 +159,10 @@ class DrillApiController {
    *
    * @param was what was wrong
    * @param looks how many looks it took
-   * @param best how many the finder takes
+   * @param best how many the finder takes; left out where it does not find it
    */
-  record FindJudged(boolean passed, Named was, int looks, int best) implements Outcome {}
+  record FindJudged(boolean passed, Named was, int looks, @Nullable Integer best)
+      implements Outcome {}
 
   /**
    * What came of an emergency.
@@ -195,12 +196,7 @@ class DrillApiController {
         exercise instanceof Drill d ? d.job().title().toString() : null,
         exercise.from().setting().positions(),
         litres,
-        switch (exercise) {
-          case Drill d -> d.best();
-          case FindIt f -> f.best();
-          case WhatIf w -> null;
-          case Emergency e -> null;
-        },
+        exercise instanceof Drill d ? d.best() : null,
         exercise instanceof WhatIf w ? w.choices() : null,
         exercise instanceof FindIt f ? Sign.of(f.sign()) : null,
         exercise instanceof Emergency e ? e.line() : null);
@@ -254,7 +250,7 @@ class DrillApiController {
         passed,
         new Named(was.on(), was.kind().written(), was.position().orElse(null)),
         acts.looks() == null ? 0 : acts.looks(),
-        hidden.best());
+        desk.best(rig, hidden).orElse(null));
   }
 
   /**

@@ -125,7 +125,8 @@ class FaultApiController {
             .on(rig, states.of(rig).state());
     List<Observation> observations = new ArrayList<>();
     seen.forEach(s -> observations.add(s.observation(rig)));
-    FaultFinder.Finding found = desk.of(rig).find(noted, observations);
+    FaultFinder.Finding found =
+        desk.of(rig).find(noted, observations, FaultFinder.Feeling.ONE_BY_ONE);
     FaultWords words = new FaultWords(rig.rig());
     return new Found(
         found.likely().stream()

@@ -84,7 +84,14 @@ final class Drafter {
           .map(box -> box.pixels())
           .ifPresent(b ->
               rooms.add(
-                  new Room(place.label(), place.reach(), b[0] + 3, b[1] + 3, b[2] - 6, b[3] - 6)));
+                  new Room(
+                      place.id(),
+                      place.label(),
+                      place.reach(),
+                      b[0] + 3,
+                      b[1] + 3,
+                      b[2] - 6,
+                      b[3] - 6)));
     }
     List<Pipe> pipes = layout.wires().stream().map(w -> pipe(w, prefix)).toList();
     List<Figure> figures = new ArrayList<>();
@@ -122,7 +129,12 @@ final class Drafter {
     Boolean forward = outlook.ways().moving().get(wire.line());
     String moving = forward == null ? "" : forward ? "forward" : "back";
     return new Pipe(
-        prefix + wire.line(), label, wire.path(intoFirst, intoLast), lower(stream), moving);
+        prefix + wire.line(),
+        wire.line(),
+        label,
+        wire.path(intoFirst, intoLast),
+        lower(stream),
+        moving);
   }
 
   /** How far a line is drawn into a part whose figure is smaller than its room (px). */

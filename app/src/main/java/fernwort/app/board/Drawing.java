@@ -28,7 +28,8 @@ public record Drawing(
     List<Figure> parts) {
 
   /** A place's rectangle with its name. */
-  public record Room(String label, String reach, double x, double y, double width, double height) {
+  public record Room(
+      String id, String label, String reach, double x, double y, double width, double height) {
 
     /** What a letter of its name takes (px). */
     private static final double LETTER = 6.2;
@@ -49,12 +50,14 @@ public record Drawing(
    * A line.
    *
    * @param id its address in the page
+   * @param line id of the line
    * @param label what its tag says
    * @param path its course
    * @param stream what it carries, in small letters
    * @param moving "forward", "back" or empty when the water stands
    */
-  public record Pipe(String id, String label, String path, String stream, String moving) {}
+  public record Pipe(
+      String id, String line, String label, String path, String stream, String moving) {}
 
   /** A line of a label. */
   public record Text(String words, double x, double y) {}

@@ -8,6 +8,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 
@@ -30,6 +31,27 @@ public class PlanDrawing {
   public Drawing of(OpenRig rig, State state) {
     return new Drafter(rig, Standing.unrecorded(state), Outlook.of(rig, state), Instant.EPOCH)
         .whole(layouts.whole(rig.rig()));
+  }
+
+  /** A drawing to tap: whole, and place by place for a phone. */
+  public record Tapped(Drawing whole, List<Drawing> places) {}
+
+  /** Draws an open rig to tap, in a state that nobody recorded, with the water that moves in it. */
+  public Tapped tapped(OpenRig rig, State state) {
+    return tapped(rig, state, Outlook.of(rig, state));
+  }
+
+  /** Draws an open rig to tap, with handles and levels, but not where water moves. */
+  public Tapped still(OpenRig rig, State state) {
+    return tapped(
+        rig, state, Outlook.of(rig, new State(rig.rig().atRest(), Map.of(), Slope.LEVEL)));
+  }
+
+  private Tapped tapped(OpenRig rig, State state, Outlook outlook) {
+    Drafter drafter = new Drafter(rig, Standing.supposed(state), outlook, Instant.EPOCH);
+    return new Tapped(
+        drafter.whole(layouts.whole(rig.rig())),
+        layouts.places(rig.rig()).stream().map(drafter::place).toList());
   }
 
   /** Draws a rig that is not kept anywhere. */

@@ -4,15 +4,20 @@ import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.say.Refusal;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /** What somebody sees first: each thing of a rig with what can be wrong with it, in plain words. */
 final class Complaints {
@@ -27,9 +32,10 @@ final class Complaints {
   /**
    * A thing and what can be seen of it.
    *
+   * @param on id of the part, line or place
    * @param label what people call it
    */
-  record Thing(String label, List<Choice> choices) {}
+  record Thing(String on, String label, List<Choice> choices) {}
 
   /** Things of one sort. */
   record Group(String label, List<Thing> things) {}
@@ -66,6 +72,49 @@ final class Complaints {
         .toList();
   }
 
+  /** Returns the parts, lines and places of which something can be seen: what can be tapped. */
+  static Set<String> tappable(Rig rig) {
+    Set<String> all = new HashSet<>(rig.partsById().keySet());
+    rig.lines().forEach(l -> all.add(l.id()));
+    rig.places().forEach(p -> all.add(p.id()));
+    return all;
+  }
+
+  /**
+   * Returns what can be seen of one thing; of a part or line without any of its own that it is wet.
+   *
+   * @param noted how handles stand
+   * @param on id of a part, line or place
+   */
+  static List<Thing> at(Rig rig, Setting noted, String on) {
+    List<Thing> own =
+        of(rig, noted).stream()
+            .flatMap(g -> g.things().stream())
+            .filter(t -> t.on().equals(on))
+            .toList();
+    boolean place = rig.places().stream().anyMatch(p -> p.id().equals(on));
+    List<Thing> all = new ArrayList<>(own);
+    if (!place) {
+      all.add(
+          new Thing(
+              on,
+              own.isEmpty() ? label(rig, on) : Says.AROUND_IT.text(),
+              List.of(choice(Says.IS_WET, Look.WET, on, "wet", Map.of(), Optional.empty()))));
+    }
+    return all;
+  }
+
+  /** Returns the name of a part, line or place. */
+  static String label(Rig rig, String on) {
+    return Stream.of(
+            rig.parts().stream().filter(p -> p.id().equals(on)).map(Part::label),
+            rig.lines().stream().filter(l -> l.id().equals(on)).map(Line::label),
+            rig.places().stream().filter(p -> p.id().equals(on)).map(Place::label))
+        .flatMap(found -> found)
+        .findFirst()
+        .orElseThrow(() -> new Refusal(Says.NOTHING_OF_THIS_NAME.with(on)));
+  }
+
   /** Something that a sensor sees: water at a place, a level that falls, a pump that runs on. */
   record Told(Look what, String on) {}
 
@@ -96,6 +145,7 @@ final class Complaints {
     Optional<Double> later = Optional.of(HALF_AN_HOUR);
     things.add(
         new Thing(
+            tank.id(),
             tank.label(),
             List.of(choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later))));
   }
@@ -103,6 +153,7 @@ final class Complaints {
   private void runsOn(Part pump) {
     things.add(
         new Thing(
+            pump.id(),
             pump.label(),
             List.of(choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()))));
   }
@@ -149,8 +200,9 @@ final class Complaints {
         } else {
           choices.add(
               choice(Says.RUNS_OFF_BADLY, Look.DRAIN, tap.id(), "backs-up", at, Optional.empty()));
+          choices.add(choice(Says.SMELLS, Look.DRAIN, tap.id(), "smells", at, Optional.empty()));
         }
-        things.add(new Thing(two ? tap.label() + ", " + way.id() : tap.label(), choices));
+        things.add(new Thing(tap.id(), two ? tap.label() + ", " + way.id() : tap.label(), choices));
       }
     }
   }
@@ -162,13 +214,14 @@ final class Complaints {
     choices.add(
         choice(Says.STARTS_AGAIN, Look.PUMP, pump.id(), "starts-again", shut, Optional.empty()));
     choices.add(choice(Says.HUMS, Look.PUMP, pump.id(), "hums", Map.of(), Optional.empty()));
-    things.add(new Thing(pump.label(), choices));
+    things.add(new Thing(pump.id(), pump.label(), choices));
   }
 
   private void tank(Part tank) {
     Optional<Double> later = Optional.of(HALF_AN_HOUR);
     things.add(
         new Thing(
+            tank.id(),
             tank.label(),
             List.of(
                 choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later),
@@ -180,6 +233,7 @@ final class Complaints {
   private void inlet(Part inlet) {
     things.add(
         new Thing(
+            inlet.id(),
             inlet.label(),
             List.of(
                 choice(
@@ -201,6 +255,7 @@ final class Complaints {
   private void outlet(Part outlet) {
     things.add(
         new Thing(
+            outlet.id(),
             outlet.label(),
             List.of(
                 choice(Says.RUNS_OUT, Look.WATER, outlet.id(), "runs", Map.of(), Optional.empty()),
@@ -216,6 +271,7 @@ final class Complaints {
   private void place(Place place) {
     things.add(
         new Thing(
+            place.id(),
             place.label(),
             List.of(choice(Says.IS_WET, Look.WET, place.id(), "wet", Map.of(), Optional.empty()))));
   }

@@ -1,13 +1,12 @@
 package fernwort.app.fault;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
-import fernwort.app.services.Diary;
 import fernwort.app.services.FaultDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
-import fernwort.app.web.Done;
-import fernwort.core.diary.Entry;
+import fernwort.app.web.Address;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
@@ -16,23 +15,22 @@ import fernwort.core.fault.Observation;
 import fernwort.core.live.AlarmCode;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.State;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
-import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The page that finds a fault: what is seen, what is likely, what to look at next. */
 @Controller
@@ -51,15 +49,16 @@ class FaultController {
   private final Descriptions rigs;
   private final States states;
   private final FaultDesk desk;
-  private final Diary diary;
   private final LiveDesk live;
+  private final PlanDrawing drawings;
 
-  FaultController(Descriptions rigs, States states, FaultDesk desk, Diary diary, LiveDesk live) {
+  FaultController(
+      Descriptions rigs, States states, FaultDesk desk, LiveDesk live, PlanDrawing drawings) {
     this.live = live;
+    this.drawings = drawings;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
-    this.diary = diary;
   }
 
   /** What was seen, with the address of the page without it. */
@@ -73,7 +72,10 @@ class FaultController {
 
   @GetMapping
   String page(
-      @PathVariable String id, @RequestParam(defaultValue = "") List<String> seen, Model model) {
+      @PathVariable String id,
+      @RequestParam(defaultValue = "") List<String> seen,
+      @RequestParam(defaultValue = "") String on,
+      Model model) {
     OpenRig rig = rigs.open(id);
     State noted = states.of(rig).state();
     model.addAttribute("rig", id);
@@ -82,14 +84,13 @@ class FaultController {
     model.addAttribute("begun", !told.isEmpty());
     if (told.isEmpty()) {
       desk.soon(rig, noted);
-      List<Complaints.Group> groups = new ArrayList<>(told(rig));
-      groups.addAll(Complaints.of(rig.rig(), noted.setting()));
-      model.addAttribute("groups", groups);
+      begin(rig, noted, on, model);
       return "fault/find";
     }
     List<Observation> observations = told.stream().map(s -> SeenText.read(s, rig.rig())).toList();
     FaultWords words = new FaultWords(rig.rig());
-    FaultFinder.Finding found = desk.of(rig).find(noted, observations);
+    FaultFinder.Finding found =
+        desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE);
     model.addAttribute("told", told);
     model.addAttribute("seen", seenRows(observations, told, words));
     model.addAttribute(
@@ -99,11 +100,31 @@ class FaultController {
             .map(
                 l -> new LikelyRow(words.wrong(l.fault()).toString(), FaultWords.likely(l.share())))
             .toList());
+    model.addAttribute("drawing", drawings.tapped(rig, noted));
     found
         .next()
         .ifPresentOrElse(
             n -> next(n, told, words, model), () -> end(found, observations, words, model));
     return "fault/find";
+  }
+
+  private void begin(OpenRig rig, State noted, String on, Model model) {
+    model.addAttribute("drawing", drawings.tapped(rig, noted));
+    model.addAttribute(
+        "links",
+        Complaints.tappable(rig.rig()).stream()
+            .collect(
+                Collectors.toMap(
+                    Function.identity(),
+                    o -> Address.of("/rigs/{id}/fault", Map.of("on", List.of(o)), rig.id()))));
+    model.addAttribute("picked", Set.of(on));
+    if (!on.isEmpty()) {
+      model.addAttribute("tapped", Complaints.label(rig.rig(), on));
+      model.addAttribute("things", Complaints.at(rig.rig(), noted.setting(), on));
+    }
+    List<Complaints.Group> groups = new ArrayList<>(told(rig));
+    groups.addAll(Complaints.of(rig.rig(), noted.setting()));
+    model.addAttribute("groups", groups);
   }
 
   /**
@@ -147,6 +168,7 @@ class FaultController {
   private static void next(
       FaultFinder.Next next, List<String> told, FaultWords words, Model model) {
     model.addAttribute("ask", words.ask(next.look()).toString());
+    model.addAttribute("picked", Set.of(next.look().on()));
     List<AnswerRow> answers = new ArrayList<>();
     List<String> order = next.look().kind().choices();
     next.means().entrySet().stream()
@@ -186,35 +208,10 @@ class FaultController {
     if (!found.likely().isEmpty()) {
       Fault fault = found.likely().getFirst().fault();
       model.addAttribute("wrong", words.wrong(fault).toString());
+      model.addAttribute("picked", Set.of(fault.on()));
       model.addAttribute("mend", words.mend(fault.kind()));
       model.addAttribute("needs", words.needs(fault.kind()));
       model.addAttribute("prove", words.ask(observations.getFirst()).toString());
     }
-  }
-
-  /** What was found goes into the log. */
-  @PostMapping("/log")
-  String log(
-      @PathVariable String id,
-      @RequestParam List<String> seen,
-      @ModelAttribute("who") String who,
-      RedirectAttributes done) {
-    OpenRig rig = rigs.open(id);
-    State noted = states.of(rig).state();
-    List<Observation> observations =
-        seen.stream().limit(MOST).map(s -> SeenText.read(s, rig.rig())).toList();
-    FaultWords words = new FaultWords(rig.rig());
-    desk.of(rig).find(noted, observations).likely().stream()
-        .findFirst()
-        .ifPresent(l ->
-            diary.add(
-                rig,
-                new Entry.Note(
-                    Says.FOUND.filled(
-                        words.wrong(l.fault()).toString(), words.mend(l.fault().kind()))),
-                Instant.now(),
-                who));
-    Done.say(done, Says.IT_IS_IN_THE_LOG.text());
-    return "redirect:/rigs/" + id + "/log";
   }
 }

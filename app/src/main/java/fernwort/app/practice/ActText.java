@@ -2,8 +2,12 @@ package fernwort.app.practice;
 
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
+import fernwort.core.kind.Position;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.Setting;
 import fernwort.core.say.Refusal;
+import java.util.List;
 import java.util.Optional;
 
 /** Something that was done, as it stands in the address of a page. */
@@ -23,6 +27,13 @@ final class ActText {
 
   static String turn(String part, String position) {
     return TURN + BETWEEN + part + BETWEEN + position;
+  }
+
+  /** Turns a handle on from where it stands, as a press on the drawing does. */
+  static String next(Part handle, Setting from) {
+    List<Position> positions = handle.kind().positions();
+    int at = positions.stream().map(Position::id).toList().indexOf(from.of(handle.id()));
+    return turn(handle.id(), positions.get((at + 1) % positions.size()).id());
   }
 
   static String wait(int minutes) {

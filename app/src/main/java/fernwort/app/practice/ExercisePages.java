@@ -6,6 +6,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.PracticeDesk;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Address;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
@@ -30,6 +31,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -39,6 +42,9 @@ class ExercisePages {
 
   private static final int MOST = 40;
   private static final String NAMED = "is";
+
+  /** The address of an exercise. */
+  static final String PAGE = "/rigs/{id}/practise/{drill}";
 
   private final PracticeDesk desk;
   private final FaultDesk faults;
@@ -76,8 +82,10 @@ class ExercisePages {
     model.addAttribute("drill", given.id());
     model.addAttribute("done", asked.done());
     model.addAttribute("handles", stands(rig, from));
-    model.addAttribute("drawing", drawings.of(open, from));
-    model.addAttribute("numbers", Map.of());
+    boolean still = given.exercise() instanceof WhatIf && !asked.done();
+    model.addAttribute("drawing", still ? drawings.still(open, from) : drawings.tapped(open, from));
+    model.addAttribute("links", Map.of());
+    model.addAttribute("picked", Set.of());
     model.addAttribute(
         "tanks",
         rig.tanks()
@@ -87,7 +95,7 @@ class ExercisePages {
     return switch (given.exercise()) {
       case WhatIf what -> whatIf(rig, given, what, new HashSet<>(told), asked.done(), model);
       case Emergency hose -> emergency(rig, given, hose, told, model);
-      case FindIt hidden -> find(open, given, hidden, told, model);
+      case FindIt hidden -> find(open, given, hidden, asked.on(), told, model);
       case Drill drill -> throw new IllegalArgumentException("a job has a page of its own");
     };
   }
@@ -108,6 +116,7 @@ class ExercisePages {
   private String whatIf(
       Rig rig, PracticeDesk.Open given, WhatIf what, Set<String> said, boolean done, Model model) {
     List<Choice> choices = new ArrayList<>();
+    Set<String> ticked = new HashSet<>();
     for (String id : what.choices()) {
       Part part = rig.part(id);
       boolean goes = what.arrives().contains(id);
@@ -116,10 +125,21 @@ class ExercisePages {
       if (done && (goes || named)) {
         verdict = (goes ? named ? Says.RIGHT : Says.WATER_GOES_THERE : Says.NONE_GOES).text();
       }
-      choices.add(new Choice(part.label(), id, verdict));
+      choices.add(new Choice(part.label(), address(given, toggled(said, id)), verdict));
+      if (named) {
+        ticked.add(part.label());
+      }
     }
     model.addAttribute("choices", choices);
-    model.addAttribute("said", said);
+    model.addAttribute("said", List.copyOf(said));
+    model.addAttribute("ticked", ticked);
+    model.addAttribute("picked", said);
+    if (!done) {
+      model.addAttribute(
+          "links",
+          what.choices().stream()
+              .collect(Collectors.toMap(c -> c, c -> address(given, toggled(said, c)))));
+    }
     if (done) {
       said.retainAll(what.choices());
       boolean passed = what.judge(said).passed();
@@ -127,6 +147,18 @@ class ExercisePages {
       model.addAttribute("passed", passed);
     }
     return "practice/what-if";
+  }
+
+  private static String address(PracticeDesk.Open given, List<String> acts) {
+    return Address.of(PAGE, Map.of("act", acts), given.rig(), given.id());
+  }
+
+  private static List<String> toggled(Set<String> said, String choice) {
+    List<String> all = new ArrayList<>(said);
+    if (!all.remove(choice)) {
+      all.add(choice);
+    }
+    return all;
   }
 
   private String emergency(
@@ -160,6 +192,14 @@ class ExercisePages {
                           .toList()))
               .filter(g -> !g.choices().isEmpty())
               .toList());
+      model.addAttribute(
+          "links",
+          rig.handles()
+              .filter(p -> !p.kind().is(Purpose.USE))
+              .collect(
+                  Collectors.toMap(
+                      Part::id,
+                      p -> address(given, List.of(ActText.next(p, hose.from().setting()))))));
     }
     return "practice/emergency";
   }
@@ -189,7 +229,12 @@ class ExercisePages {
 
   /** Looks are told by their number, and what is named by the number of the fault. */
   private String find(
-      OpenRig open, PracticeDesk.Open given, FindIt hidden, List<String> told, Model model) {
+      OpenRig open,
+      PracticeDesk.Open given,
+      FindIt hidden,
+      String on,
+      List<String> told,
+      Model model) {
     FaultFinder finder = faults.of(open);
     FaultWords words = new FaultWords(open.rig());
     List<Observation> looks = finder.looks(hidden.from());
@@ -197,16 +242,16 @@ class ExercisePages {
     List<Seen> seen = new ArrayList<>();
     seen.add(seen(words, hidden.sign()));
     int named = -1;
-    int taken = 0;
     for (String one : told) {
       if (one.startsWith(NAMED)) {
         named = number(one.substring(NAMED.length()), all.size());
       } else {
         Observation look = looks.get(number(one, looks.size()));
         seen.add(seen(words, look.seen(desk.see(open, hidden, look))));
-        taken++;
       }
     }
+    // The first is what was known before any look.
+    int taken = seen.size() - 1;
     model.addAttribute("seen", seen);
     model.addAttribute("told", told);
     boolean done = named >= 0;
@@ -217,9 +262,34 @@ class ExercisePages {
       model.addAttribute("passed", passed);
       model.addAttribute("was", words.wrong(hidden.fault()).toString());
       model.addAttribute("mend", words.mend(hidden.fault().kind()));
-      model.addAttribute("score", Says.LOOKS_AND_BEST.filled(taken, hidden.best()));
+      model.addAttribute(
+          "score",
+          desk.best(open, hidden)
+              .map(best -> Says.LOOKS_AND_BEST.filled(taken, best))
+              .orElseGet(() -> Says.LOOKS_AND_NONE.filled(taken)));
     } else {
-      model.addAttribute("groups", groups(looks, words));
+      boolean one = !on.isEmpty();
+      List<Integer> shown =
+          IntStream.range(0, looks.size())
+              .filter(i -> !one || looks.get(i).on().equals(on))
+              .boxed()
+              .toList();
+      model.addAttribute("groups", groups(looks, shown, words));
+      model.addAttribute("picked", Set.of(on));
+      model.addAttribute(
+          "links",
+          looks.stream()
+              .map(Observation::on)
+              .distinct()
+              .collect(
+                  Collectors.toMap(
+                      place -> place,
+                      place ->
+                          Address.of(
+                              PAGE,
+                              Map.of("act", told, "on", List.of(place)),
+                              given.rig(),
+                              given.id()))));
       Map<String, String> wrong = new LinkedHashMap<>();
       for (int i = 0; i < all.size(); i++) {
         wrong.put(NAMED + i, words.wrong(all.get(i)).toString());
@@ -229,9 +299,10 @@ class ExercisePages {
     return "practice/find";
   }
 
-  private static List<Group> groups(List<Observation> looks, FaultWords words) {
+  private static List<Group> groups(
+      List<Observation> looks, List<Integer> shown, FaultWords words) {
     Map<Look, List<Choice>> groups = new EnumMap<>(Look.class);
-    for (int i = 0; i < looks.size(); i++) {
+    for (int i : shown) {
       Observation look = looks.get(i);
       groups
           .computeIfAbsent(look.kind(), k -> new ArrayList<>())

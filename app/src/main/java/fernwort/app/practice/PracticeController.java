@@ -1,11 +1,13 @@
 package fernwort.app.practice;
 
+import fernwort.app.board.PlanDrawing;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.PracticeDesk;
 import fernwort.app.store.PracticeStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.Address;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.mistake.Attempts;
@@ -17,6 +19,8 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -37,15 +41,24 @@ class PracticeController {
   private final Descriptions rigs;
   private final PracticeDesk desk;
   private final ExercisePages pages;
+  private final PlanDrawing drawings;
 
-  PracticeController(Descriptions rigs, PracticeDesk desk, ExercisePages pages) {
+  PracticeController(
+      Descriptions rigs, PracticeDesk desk, ExercisePages pages, PlanDrawing drawings) {
+    this.drawings = drawings;
     this.rigs = rigs;
     this.desk = desk;
     this.pages = pages;
   }
 
-  /** What was done so far, as it stands in the address, and whether that is all. */
-  record Asked(List<String> acts, boolean done) {}
+  /**
+   * What an exercise is asked, as it stands in the address.
+   *
+   * @param acts what was done so far
+   * @param done whether that is all
+   * @param on id of the part that was tapped; empty for none
+   */
+  record Asked(List<String> acts, boolean done, String on) {}
 
   /** A position that a handle can be put in, with the acts that puts it there. */
   record Way(String words, boolean now, List<String> acts) {}
@@ -145,13 +158,14 @@ class PracticeController {
       @PathVariable String drill,
       @RequestParam(defaultValue = "") List<String> act,
       @RequestParam(defaultValue = "false") boolean done,
+      @RequestParam(defaultValue = "") String on,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
     PracticeDesk.Open given = desk.exercise(open, drill);
     model.addAttribute("kind", given.kind().written());
     if (given.drill().isEmpty()) {
-      return pages.page(open, given, new Asked(act, done), units, model);
+      return pages.page(open, given, new Asked(act, done, on), units, model);
     }
     Rig rig = open.rig();
     List<String> told = act.stream().filter(a -> !a.isBlank()).limit(MOST).toList();
@@ -172,7 +186,7 @@ class PracticeController {
     return "practice/drill";
   }
 
-  private static void board(
+  private void board(
       OpenRig open,
       PracticeDesk.Open given,
       List<String> told,
@@ -186,6 +200,20 @@ class PracticeController {
             .outcome()
             .end();
     model.addAttribute("handles", rig.handles().map(p -> handle(p, rig, now, told)).toList());
+    model.addAttribute("drawing", drawings.tapped(open, now));
+    model.addAttribute("picked", Set.of());
+    model.addAttribute(
+        "links",
+        rig.handles()
+            .collect(
+                Collectors.toMap(
+                    Part::id,
+                    p ->
+                        Address.of(
+                            ExercisePages.PAGE,
+                            Map.of("act", with(told, ActText.next(p, now.setting()))),
+                            given.rig(),
+                            given.id()))));
     model.addAttribute(
         "tanks",
         rig.tanks()

@@ -261,6 +261,13 @@ public class PracticeDesk {
     return named.equals(hidden.fault()) || faults.of(rig).isMendedAs(hidden.fault(), named);
   }
 
+  /**
+   * Returns how many looks the finder takes for a hidden fault; nothing where it does not find it.
+   */
+  public Optional<Integer> best(OpenRig rig, FindIt hidden) {
+    return hidden.best(faults.of(rig));
+  }
+
   /** Returns what is seen of a hidden fault where somebody looks. */
   public String see(OpenRig rig, FindIt hidden, Observation look) {
     return faults.of(rig).see(hidden.fault(), look, hidden.from()).orElse(Observation.UNSURE);

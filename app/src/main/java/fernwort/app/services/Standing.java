@@ -2,9 +2,11 @@ package fernwort.app.services;
 
 import fernwort.app.store.Logbook;
 import fernwort.core.rig.State;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * Where things stand now.
@@ -25,5 +27,12 @@ public record Standing(
   /** Returns a state that nobody recorded. */
   public static Standing unrecorded(State state) {
     return new Standing(state, Map.of(), List.of());
+  }
+
+  /** Returns a state of which all levels are taken as known: that of a copy to practise on. */
+  public static Standing supposed(State state) {
+    Map<String, Logbook.Level> known = new TreeMap<>();
+    state.volumes().forEach((tank, v) -> known.put(tank, new Logbook.Level(v, Instant.EPOCH, "")));
+    return new Standing(state, known, List.of());
   }
 }

@@ -13,8 +13,12 @@ import fernwort.core.fault.Observation;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.rig.State;
 import java.io.IOException;
+import java.net.URLEncoder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -57,8 +61,38 @@ class FaultPagesTest {
     String[] seen = href(answer).split("seen=");
     String last =
         java.net.URLDecoder.decode(
-            seen[seen.length - 1].replaceAll("&$", ""), java.nio.charset.StandardCharsets.UTF_8);
+            seen[seen.length - 1].replaceAll("&$", ""), StandardCharsets.UTF_8);
     return SeenText.read(last, rig.rig());
+  }
+
+  /** It is looked at once more, and goes into the log once. */
+  private static void assertThatItIsProvenByHand(String id, Document end, String found)
+      throws IOException {
+    String seen =
+        end.select("form[action$=begin] input[name=seen]").stream()
+            .map(i -> "seen=" + URLEncoder.encode(i.val(), StandardCharsets.UTF_8))
+            .collect(Collectors.joining("&"));
+    var begun = copy.post("/rigs/" + id + "/fault/proof/begin", seen);
+    String proof = begun.headers().firstValue("Location").orElseThrow();
+    String form = proof.substring(proof.indexOf('?') + 1);
+    assertThat(page("/rigs/" + id + "/fault/proof?" + form).text())
+        .contains("Is it right again?", "Before it was");
+    copy.post("/rigs/" + id + "/fault/proof/log", form);
+    copy.post("/rigs/" + id + "/fault/proof/log", form);
+    assertThat(page("/rigs/" + id + "/log").text().split("Found: " + found, -1)).hasSize(2);
+  }
+
+  @Test
+  void whatIsTappedOnTheDrawingIsAskedAboutFirst() throws IOException {
+    Document page = page("/rigs/tern/fault");
+    for (String drawn : List.of(".tapped-whole", ".tapped-places")) {
+      String sink = href(page.selectFirst(drawn + " a[aria-label=Sink]"));
+      assertThat(page(sink).selectFirst("section.card").text())
+          .contains("Sink: what do you see?", "no water", "it smells", "is wet");
+    }
+    String line = href(page.selectFirst(".tapped-whole a[aria-label^=Line]"));
+    assertThat(page(line).selectFirst("section.card a").text()).isEqualTo("is wet");
+    assertThat(copy.get("/rigs/tern/fault?on=nothing").statusCode()).isEqualTo(422);
   }
 
   @ParameterizedTest
@@ -105,7 +139,8 @@ class FaultPagesTest {
     }
     String found = page.selectFirst("section h2").text();
     assertThat(found).as(id + " after " + checks).contains(rig.rig().part(on).label());
-    assertThat(page.text()).contains("look again", "It is right again: into the log");
+    assertThat(page.text()).contains("look again", "It is mended");
+    assertThatItIsProvenByHand(id, page, found);
   }
 
   @Test

@@ -126,7 +126,8 @@ class PracticeTest {
         .isTrue();
     String page = "/rigs/tern/practise/" + drill.get("id").asString();
     Document asked = Jsoup.parse(copy.get(page).body());
-    assertThat(asked.select("input[type=checkbox]")).hasSize(drill.get("places").size());
+    assertThat(asked.select("li a.button")).hasSize(drill.get("places").size());
+    assertThat(asked.select(".tapped-whole a.pick")).isNotEmpty();
     Document told = Jsoup.parse(copy.get(page + "?done=true").body());
     assertThat(told.text()).contains("Not quite", "missed: water goes there");
   }

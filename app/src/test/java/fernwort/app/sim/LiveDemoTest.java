@@ -3,13 +3,18 @@ package fernwort.app.sim;
 import static fernwort.app.live.Mosquitto.until;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.app.Client;
 import fernwort.app.OwnCopy;
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
 import fernwort.core.live.AlarmCode;
 import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.util.function.Predicate;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -21,6 +26,35 @@ class LiveDemoTest {
   private static boolean signal(OwnCopy copy, String name, Predicate<LiveAnswers.SignalNow> such) {
     return copy.bean(LiveDesk.class).signals("tern").stream()
         .anyMatch(s -> s.name().equals(name) && such.test(s));
+  }
+
+  /** The finder begins from the sensor, and the job that proves the repair is ticked by it. */
+  private static void assertThatTheRepairProvesItself(OwnCopy copy, LiveDesk live)
+      throws IOException {
+    Element wet =
+        Jsoup.parse(copy.get("/rigs/tern/fault").body())
+            .selectFirst("details:contains(Your sensors tell) a");
+    String seen = wet.attr("href").replaceAll(".*seen=", "seen=");
+    assertThat(copy.get(wet.attr("href")).body()).contains("What you saw");
+    HttpResponse<String> begun = copy.post("/rigs/tern/fault/proof/begin", seen);
+    String proof = begun.headers().firstValue("Location").orElseThrow();
+    String form = proof.substring(proof.indexOf('?') + 1);
+    assertThat(Client.words(copy.get(proof.replaceAll("^https?://[^/]+", "")).body()))
+        .contains("Is it right again?", "watches it")
+        .doesNotContain("Gone, says");
+    live.tellSimulated("tern", "mishap/leak", "");
+    assertThat(until(() -> Client.words(watched(copy, form)).contains("Gone, says your sensor")))
+        .isTrue();
+    watched(copy, form);
+    assertThat(Client.words(copy.get("/rigs/tern/log").body()).split("Found: ", -1)).hasSize(2);
+  }
+
+  private static String watched(OwnCopy copy, String form) {
+    try {
+      return copy.post("/rigs/tern/fault/proof/watch", form).body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
   }
 
   @Test
@@ -38,6 +72,7 @@ class LiveDemoTest {
       assertThat(
               until(() -> live.alarms("tern").stream().anyMatch(a -> a.code() == AlarmCode.LEAK)))
           .isTrue();
+      assertThatTheRepairProvesItself(copy, live);
       live.command("tern", "aft-motor", "open", false, "ida");
       assertThat(until(() -> signal(copy, "aft-motor-position", s -> "open".equals(s.value()))))
           .isTrue();

@@ -24,6 +24,7 @@ final class Checks {
   private static final double WAIT = 5;
   private static final double LONG_WAIT = 30;
   private static final double FEEL = 6;
+  private static final double FEEL_ALL = 8;
   private static final double UNDO = 10;
 
   /** So many complaints are looked at again with a handle turned; own choice. */
@@ -54,14 +55,19 @@ final class Checks {
    *
    * @param noted where handles stand as far as anybody knows
    * @param complaints what was seen that should not be: looked at again with one handle turned
+   * @param feeling how lines are felt along
    */
-  static List<Check> of(Rig rig, Setting noted, List<Observation> complaints) {
+  static List<Check> of(
+      Rig rig, Setting noted, List<Observation> complaints, FaultFinder.Feeling feeling) {
     Checks checks = new Checks(rig, noted);
     complaints.stream().limit(MOST_COMPLAINTS).forEach(checks::otherwise);
     checks.taps();
     rig.parts().forEach(checks::part);
     rig.places().forEach(checks::place);
     rig.lines().forEach(checks::line);
+    if (feeling == FaultFinder.Feeling.PLACE_BY_PLACE) {
+      rig.places().forEach(p -> checks.add(Look.INSPECT, p.id(), FEEL_ALL));
+    }
     return checks.all;
   }
 

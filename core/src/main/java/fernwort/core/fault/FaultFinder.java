@@ -136,13 +136,20 @@ public final class FaultFinder {
     Suspects.of(rig, noted.setting()).parallelStream().forEach(this::under);
   }
 
+  /** How lines are felt along: one by one, as programs ask, or all in a place, as people do. */
+  public enum Feeling {
+    ONE_BY_ONE,
+    PLACE_BY_PLACE
+  }
+
   /**
    * Returns what is likely and what to look at next.
    *
    * @param noted handles and levels as far as anybody knows
    * @param seen what was seen, as it was asked
+   * @param feeling how lines are felt along
    */
-  public synchronized Finding find(State noted, List<Observation> seen) {
+  public synchronized Finding find(State noted, List<Observation> seen, Feeling feeling) {
     List<Observation> told =
         seen.stream().filter(o -> !o.value().equals(Observation.UNSURE)).toList();
     List<Suspect> suspects =
@@ -163,7 +170,7 @@ public final class FaultFinder {
     Optional<Next> next =
         doubted.isEmpty() || seen.size() >= LONGEST
             ? Optional.empty()
-            : next(noted, seen, fits, doubted.get(), certain, group.faults());
+            : next(noted, seen, new Open(fits, doubted.get(), certain, group.faults(), feeling));
     return new Finding(next.isEmpty() ? group.first(named) : named, next);
   }
 
@@ -315,13 +322,20 @@ public final class FaultFinder {
 
   private record Gain(Check check, Map<String, List<Fault>> means, double perMinute) {}
 
-  private Optional<Next> next(
-      State noted,
-      List<Observation> seen,
-      Fits fits,
-      List<Likely> all,
-      boolean certain,
-      Set<Fault> one) {
+  /**
+   * What is still open.
+   *
+   * @param all the faults that decide about the next look
+   * @param certain whether one is left, and only to be confirmed
+   * @param one that one, with what is mended as one with it
+   */
+  private record Open(
+      Fits fits, List<Likely> all, boolean certain, Set<Fault> one, Feeling feeling) {}
+
+  private Optional<Next> next(State noted, List<Observation> seen, Open open) {
+    List<Likely> all = open.all();
+    boolean certain = open.certain();
+    Set<Fault> one = open.one();
     List<Likely> top = all.stream().filter(l -> l.share() > COUNTS).limit(MOST).toList();
     Set<Observation> done = new HashSet<>();
     seen.forEach(o -> done.add(key(noted, o)));
@@ -333,7 +347,7 @@ public final class FaultFinder {
           .forEach(l -> weights.put(l.fault(), l.share()));
     }
     List<Check> checks =
-        Checks.of(rig, noted.setting(), fits.odd(noted)).stream()
+        Checks.of(rig, noted.setting(), open.fits().odd(noted), open.feeling()).stream()
             .filter(c -> !done.contains(key(noted, c.look())))
             .toList();
     // Worked out fault by fault, several at once; what comes after finds the answers there.
@@ -439,7 +453,7 @@ public final class FaultFinder {
               .map(Position::id)
               .forEach(p -> means.putIfAbsent(p, List.of()));
       case INSPECT -> {
-        means.putIfAbsent("fine", List.of());
+        means.putIfAbsent(Observation.FINE, List.of());
         rig.parts().stream()
             .filter(p -> p.id().equals(look.on()))
             .flatMap(p -> p.kind().faults().stream())
@@ -478,7 +492,8 @@ public final class FaultFinder {
   private enum Bench {
     PRESSURE,
     START,
-    PASSAGE
+    PASSAGE,
+    CONTENTS
   }
 
   private static Optional<Bench> bench(FaultKind kind) {
@@ -486,6 +501,7 @@ public final class FaultFinder {
       case WORN, RUNS_ON -> Optional.of(Bench.PRESSURE);
       case DEAD, SWITCH_OPEN -> Optional.of(Bench.START);
       case STUCK_CLOSED, REVERSED -> Optional.of(Bench.PASSAGE);
+      case EMPTIER, GAUGE_STUCK -> Optional.of(Bench.CONTENTS);
       default -> Optional.empty();
     };
   }
@@ -530,7 +546,7 @@ public final class FaultFinder {
   public synchronized Optional<Observation> sign(Fault fault, State noted) {
     Optional<Prediction> under = under(new Suspect(fault, 1));
     return under.flatMap(p ->
-        Checks.of(rig, noted.setting(), List.of()).stream()
+        Checks.of(rig, noted.setting(), List.of(), Feeling.PLACE_BY_PLACE).stream()
             .map(Check::look)
             .filter(l -> !l.kind().isOfOne())
             .map(l ->
@@ -543,7 +559,9 @@ public final class FaultFinder {
 
   /** Returns all that can be looked at. */
   public List<Observation> looks(State noted) {
-    return Checks.of(rig, noted.setting(), List.of()).stream().map(Check::look).toList();
+    return Checks.of(rig, noted.setting(), List.of(), Feeling.PLACE_BY_PLACE).stream()
+        .map(Check::look)
+        .toList();
   }
 
   /** Tells whether one repair mends both. */

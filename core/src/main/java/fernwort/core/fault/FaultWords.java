@@ -179,7 +179,7 @@ public final class FaultWords {
       case INSPECT ->
           (rig.lines().stream().anyMatch(l -> l.id().equals(look.on()))
                   ? Says.FEEL_ALONG
-                  : Says.OPEN_IT)
+                  : rig.partsById().containsKey(look.on()) ? Says.OPEN_IT : Says.FEEL_ALONG_ALL)
               .with(label);
     };
   }
@@ -203,12 +203,17 @@ public final class FaultWords {
   public String seen(Observation look, String value) {
     return switch (look.kind()) {
       case HANDLE -> position(look.on(), value);
-      case INSPECT ->
-          FaultKind.of(value)
-              .map(k -> wrong(new Fault(look.on(), k, Optional.of(""))).toString())
-              .orElseGet(Says.ALL_IS_WELL::text);
+      case INSPECT -> inspected(look.on(), value);
       default -> word(look.kind(), value).map(Says::text).orElse(value);
     };
+  }
+
+  private String inspected(String on, String value) {
+    int at = value.indexOf(Observation.OF);
+    String line = at < 0 ? on : value.substring(0, at);
+    return FaultKind.of(value.substring(at + 1))
+        .map(k -> wrong(new Fault(line, k, Optional.of(""))).toString())
+        .orElseGet(Says.ALL_IS_WELL::text);
   }
 
   private static Optional<Says> word(Look kind, String value) {

@@ -173,6 +173,9 @@ public record FaultyRig(
           at.ifPresent(l -> leak(l.id()));
           return at.isPresent();
         }
+        case DRY -> {
+          // It lets smell through, and water as before.
+        }
         case EMPTIER, GAUGE_STUCK -> held.put(part.id(), NEARLY_NOTHING);
         case FULLER ->
             held.put(

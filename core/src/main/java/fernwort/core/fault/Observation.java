@@ -23,6 +23,14 @@ public record Observation(
   /** The value that tells nothing. */
   public static final String UNSURE = "unsure";
 
+  /** What is seen where something was opened or felt along, and is well. */
+  static final String FINE = "fine";
+
+  /**
+   * Stands between a line and what is wrong with it, where all lines of a place were felt along.
+   */
+  static final String OF = "/";
+
   public Observation {
     positions = Map.copyOf(positions);
   }
@@ -35,15 +43,10 @@ public record Observation(
   public Observation checked(Rig rig) {
     positions.forEach(rig::position);
     switch (kind) {
-      case WET -> {
+      case WET, INSPECT -> {
         boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(on));
         if (!line && !rig.partsById().containsKey(on)) {
           rig.place(on);
-        }
-      }
-      case INSPECT -> {
-        if (rig.lines().stream().noneMatch(l -> l.id().equals(on))) {
-          rig.part(on);
         }
       }
       case HANDLE -> {

@@ -27,6 +27,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * What one would see on a rig with a fault, or on the sound one. What was worked out is kept for
@@ -180,9 +181,7 @@ final class Prediction {
               is(on, FaultKind.NO_SUPPLY)
                   ? "none"
                   : is(on, FaultKind.WEAK_SUPPLY) ? "weak" : "normal");
-      case INSPECT ->
-          Optional.of(
-              fault.filter(f -> f.on().equals(on)).map(f -> f.kind().written()).orElse("fine"));
+      case INSPECT -> Optional.of(inspected(on));
       case PUMP -> pump(on, believed);
       case WATER -> water(of, believed, sound);
       case WARMTH -> solve(believed).flatMap(f -> warmth(f, on, state(believed).setting()));
@@ -190,6 +189,23 @@ final class Prediction {
       case WET -> wet(on, believed);
       case DRAIN -> drain(of, believed);
     };
+  }
+
+  /** What is found on a part or a line; in a place, on any line that ends there. */
+  private String inspected(String on) {
+    if (fault.isEmpty()) {
+      return Observation.FINE;
+    }
+    Fault wrong = fault.get();
+    if (wrong.on().equals(on)) {
+      return wrong.kind().written();
+    }
+    boolean here =
+        rig.lines().stream()
+            .filter(l -> l.id().equals(wrong.on()))
+            .flatMap(l -> Stream.of(l.from(), l.to()))
+            .anyMatch(e -> rig.part(e.part()).place().equals(on));
+    return here ? wrong.on() + Observation.OF + wrong.kind().written() : Observation.FINE;
   }
 
   private String dip(String tank) {
@@ -349,7 +365,8 @@ final class Prediction {
       return Optional.of("dry");
     }
     String place = network.rig().part(outlets.getFirst()).place();
-    boolean near = on.equals(fault.orElseThrow().on()) || on.equals(place);
+    String at = fault.orElseThrow().on();
+    boolean near = on.equals(at) || on.equals(place) || isEndOf(at, on);
     if (!near) {
       return Optional.of("dry");
     }
@@ -357,16 +374,28 @@ final class Prediction {
         .map(f -> outlets.stream().mapToDouble(f::end).sum() > WETS ? "wet" : "dry");
   }
 
+  /** Tells whether a part stands at an end of a line: what drips there is seen at the part. */
+  private boolean isEndOf(String line, String part) {
+    return rig.lines().stream()
+        .filter(l -> l.id().equals(line))
+        .anyMatch(l -> l.from().part().equals(part) || l.to().part().equals(part));
+  }
+
   private Optional<String> drain(Observation of, State believed) {
     if (fault.filter(f -> isInTheWay(f.kind()) && waste(of.on()).contains(f.on())).isPresent()) {
       return Optional.of("backs-up");
+    }
+    if (fault
+        .filter(f -> f.kind() == FaultKind.DRY && waste(of.on()).contains(f.on()))
+        .isPresent()) {
+      return Optional.of("smells");
     }
     return run(believed, of.seconds().orElse(USUAL))
         .map(o -> o.backsUp().contains(of.on()) ? "backs-up" : "normal");
   }
 
   private static boolean isInTheWay(FaultKind kind) {
-    return kind == FaultKind.BLOCKED || kind == FaultKind.FROZEN;
+    return kind == FaultKind.BLOCKED || kind == FaultKind.FROZEN || kind == FaultKind.AIR_LOCKED;
   }
 
   /** The traps and lines by which the waste of a fixture runs off. */

@@ -102,6 +102,7 @@ enum Says implements Phrase {
   MEASURE_POWER("Is there power at the plug of {}?"),
   OPEN_IT("Let the pressure off, then open or undo {}. What do you find?"),
   FEEL_ALONG("Feel along {}, from end to end. What do you find?"),
+  FEEL_ALONG_ALL("Feel along every line in {}. What do you find?"),
 
   // FaultWords: what can be seen.
   NOTHING("nothing"),

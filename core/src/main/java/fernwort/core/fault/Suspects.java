@@ -29,7 +29,11 @@ final class Suspects {
           FaultKind.FROZEN, 0.3,
           FaultKind.DETACHED, 0.3,
           FaultKind.LEAKING, 1.5,
-          FaultKind.DRAWS_AIR, 1.0);
+          FaultKind.DRAWS_AIR, 1.0,
+          FaultKind.AIR_LOCKED, 0.5);
+
+  /** Air stands in a line that rises so far above both its ends (m); own choice. */
+  private static final double CREST = 0.05;
 
   private final Rig rig;
   private final Setting noted;
@@ -62,12 +66,17 @@ final class Suspects {
     for (Line line : rig.lines()) {
       if (!carriesAirOrWaste(line)) {
         boolean sucks = sucking.contains(line.id());
-        for (FaultKind kind :
-            List.of(
-                FaultKind.KINKED,
-                FaultKind.FROZEN,
-                FaultKind.DETACHED,
-                sucks ? FaultKind.DRAWS_AIR : FaultKind.LEAKING)) {
+        List<FaultKind> kinds =
+            new ArrayList<>(
+                List.of(
+                    FaultKind.KINKED,
+                    FaultKind.FROZEN,
+                    FaultKind.DETACHED,
+                    sucks ? FaultKind.DRAWS_AIR : FaultKind.LEAKING));
+        if (hasCrest(line)) {
+          kinds.add(FaultKind.AIR_LOCKED);
+        }
+        for (FaultKind kind : kinds) {
           all.add(new Suspect(new Fault(line.id(), kind), OF_A_LINE.getOrDefault(kind, 0.0)));
         }
       }
@@ -98,6 +107,16 @@ final class Suspects {
                 new Fault(part.id(), fault.kind(), Optional.of(p.id())),
                 fault.weight() / others.size()))
         .toList();
+  }
+
+  /** Tells whether a line rises above both its ends, so that air can stand in it. */
+  private boolean hasCrest(Line line) {
+    double ends = Math.max(height(line.from()), height(line.to()));
+    return line.profile().stream().anyMatch(p -> p.height() > ends + CREST);
+  }
+
+  private double height(PortRef end) {
+    return rig.part(end.part()).at(end.port()).z();
   }
 
   /** A vent, or what runs off from a trap: nothing is looked for there but at its ends. */

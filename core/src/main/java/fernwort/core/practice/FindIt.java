@@ -17,9 +17,8 @@ import java.util.Random;
  * @param from how handles and levels are noted
  * @param fault what is wrong
  * @param sign what is seen first
- * @param best how many looks the finder takes with true answers (1)
  */
-public record FindIt(State from, Fault fault, Observation sign, int best) implements Exercise {
+public record FindIt(State from, Fault fault, Observation sign) implements Exercise {
 
   /** So often another fault is drawn where one does not show. */
   private static final int TRIES = 20;
@@ -34,10 +33,7 @@ public record FindIt(State from, Fault fault, Observation sign, int best) implem
       Fault fault = drawn(all, random);
       Optional<Observation> sign = finder.sign(fault, from);
       if (sign.isPresent()) {
-        Optional<Integer> best = best(finder, fault, sign.get(), from);
-        if (best.isPresent()) {
-          return Optional.of(new FindIt(from, fault, sign.get(), best.get()));
-        }
+        return Optional.of(new FindIt(from, fault, sign.get()));
       }
     }
     return Optional.empty();
@@ -57,12 +53,14 @@ public record FindIt(State from, Fault fault, Observation sign, int best) implem
     return last;
   }
 
-  /** How many looks the finder takes; nothing where it does not find it. */
-  private static Optional<Integer> best(
-      FaultFinder finder, Fault fault, Observation sign, State from) {
+  /**
+   * Returns how many looks the finder takes with true answers (1); nothing where it does not find
+   * it.
+   */
+  public Optional<Integer> best(FaultFinder finder) {
     List<Observation> seen = new ArrayList<>(List.of(sign));
     while (seen.size() <= MOST) {
-      FaultFinder.Finding found = finder.find(from, seen);
+      FaultFinder.Finding found = finder.find(from, seen, FaultFinder.Feeling.PLACE_BY_PLACE);
       if (found.next().isEmpty()) {
         boolean right =
             !found.likely().isEmpty()

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.fault.Checks.Check;
+import fernwort.core.fault.FaultFinder.Feeling;
+import fernwort.core.jobs.SmallHouses;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.TankHouses;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,10 +31,14 @@ class FaultFinderTest {
   /** So many faults of each rig are hidden; more in the sweep. */
   private static final int FAULTS = Integer.getInteger("sweep.faults", 8);
 
+  /** So many drawn rigs of each family, in the sweep. */
+  private static final int DRAWN = Math.max(10, FAULTS);
+
   /** A case played to its end. */
   record Played(Fault fault, int checks, boolean found, boolean ended) {}
 
-  private static List<Played> play(Rig rig, State noted, int most, boolean lies, long seed) {
+  private static List<Played> play(
+      Rig rig, State noted, int most, boolean lies, long seed, Feeling feeling) {
     FaultFinder finder = FaultFinder.of(rig);
     Random random = new Random(seed);
     List<Fault> all = new ArrayList<>(finder.suspects(noted).keySet());
@@ -42,7 +49,8 @@ class FaultFinderTest {
         break;
       }
       complaint(finder, rig, noted, hidden)
-          .ifPresent(c -> played.add(play(finder, rig, noted, hidden, c, lies ? random : null)));
+          .ifPresent(
+              c -> played.add(play(finder, rig, noted, hidden, c, lies ? random : null, feeling)));
     }
     return played;
   }
@@ -51,7 +59,7 @@ class FaultFinderTest {
   private static Optional<Observation> complaint(
       FaultFinder finder, Rig rig, State noted, Fault hidden) {
     Prediction sound = Prediction.sound(rig);
-    for (Check check : Checks.of(rig, noted.setting(), List.of())) {
+    for (Check check : Checks.of(rig, noted.setting(), List.of(), Feeling.PLACE_BY_PLACE)) {
       boolean noticed =
           switch (check.look().kind()) {
             case WATER, WARMTH, PUMP, LEVEL, DRAIN, WET -> true;
@@ -69,10 +77,16 @@ class FaultFinderTest {
   }
 
   private static Played play(
-      FaultFinder finder, Rig rig, State noted, Fault hidden, Observation complaint, Random lies) {
+      FaultFinder finder,
+      Rig rig,
+      State noted,
+      Fault hidden,
+      Observation complaint,
+      Random lies,
+      Feeling feeling) {
     List<Observation> seen = new ArrayList<>(List.of(complaint));
     int lie = lies == null ? -1 : 1 + lies.nextInt(3);
-    FaultFinder.Finding finding = finder.find(noted, seen);
+    FaultFinder.Finding finding = finder.find(noted, seen, feeling);
     while (finding.next().isPresent() && seen.size() <= MOST) {
       FaultFinder.Next next = finding.next().get();
       String value = finder.see(hidden, next.look(), noted).orElse(Observation.UNSURE);
@@ -85,7 +99,7 @@ class FaultFinderTest {
         value = others.get(lies.nextInt(others.size()));
       }
       seen.add(next.look().seen(value));
-      finding = finder.find(noted, seen);
+      finding = finder.find(noted, seen, feeling);
     }
     boolean found =
         !finding.likely().isEmpty()
@@ -150,7 +164,7 @@ class FaultFinderTest {
             state = state.with(part.id(), "on");
           }
         }
-        List<Played> played = play(rig, inUse(rig, state), FAULTS, lies, 3);
+        List<Played> played = play(rig, inUse(rig, state), FAULTS, lies, 3, Feeling.PLACE_BY_PLACE);
         if (!played.isEmpty()) {
           tell(ready.id() + (lies ? ", one wrong answer" : ""), played);
         }
@@ -158,6 +172,61 @@ class FaultFinderTest {
       }
       tell(lies ? "layouts, one wrong answer" : "layouts", all);
       assertThat(found(all)).isGreaterThanOrEqualTo(all.size() * (lies ? 7 : 9) / 10);
+    }
+  }
+
+  /** Rigs that nobody drew, of two families, with handles anyhow and the first tap open. */
+  @Test
+  @EnabledIfSystemProperty(named = "sweep.faults", matches = "[0-9]+")
+  void everyFaultOfDrawnRigsIsFound() {
+    for (Feeling feeling : Feeling.values()) {
+      for (boolean lies : new boolean[] {false, true}) {
+        List<Played> all = new ArrayList<>();
+        for (long seed = 0; seed < DRAWN; seed++) {
+          Rig rig = SmallHouses.rig(seed);
+          State state = inUse(rig, SmallHouses.state(rig, seed)).with("pump", "on");
+          all.addAll(play(rig, state, FAULTS, lies, seed, feeling));
+          Rig other = TankHouses.draw(new Random(seed));
+          all.addAll(play(other, inUse(other, halfFull(other)), FAULTS, lies, seed, feeling));
+        }
+        tell("drawn, " + feeling + (lies ? ", one wrong answer" : ""), all);
+        assertThat(found(all)).isGreaterThanOrEqualTo(all.size() * (lies ? 7 : 9) / 10);
+      }
+    }
+  }
+
+  private static State halfFull(Rig rig) {
+    Network network = Network.of(rig);
+    State state = new State(rig.atRest(), java.util.Map.of(), Slope.LEVEL);
+    for (var part : rig.parts()) {
+      if (part.kind().is(Purpose.HOLDS)) {
+        state = state.withVolume(part.id(), 0.5 * network.room(part.id()).capacity());
+      }
+      if (part.kind().is(Purpose.TURNS)) {
+        state = state.with(part.id(), part.kind().positions().get(1).id());
+      }
+      if (part.kind().is(Purpose.DRIVES)) {
+        state = state.with(part.id(), "on");
+      }
+    }
+    return state;
+  }
+
+  /** The two large demo rigs, as people feel along their lines and as programs ask. */
+  @Test
+  @EnabledIfSystemProperty(named = "sweep.faults", matches = "[0-9]+")
+  void everyFaultOfTheLargeRigsIsFound() {
+    for (Feeling feeling : Feeling.values()) {
+      for (boolean lies : new boolean[] {false, true}) {
+        List<Played> all = new ArrayList<>();
+        for (DemoRig rig : DemoRig.all()) {
+          List<Played> played = play(rig.rig(), inUse(rig), FAULTS, lies, 5, feeling);
+          tell(rig.id() + ", " + feeling + (lies ? ", one wrong answer" : ""), played);
+          all.addAll(played);
+        }
+        tell("demo rigs, " + feeling + (lies ? ", one wrong answer" : ""), all);
+        assertThat(found(all)).isGreaterThanOrEqualTo(all.size() * (lies ? 7 : 9) / 10);
+      }
     }
   }
 
@@ -186,7 +255,7 @@ class FaultFinderTest {
   @ValueSource(strings = {"marginalia", "samphire", "tern"})
   void everyFaultIsFoundByWhoeverAnswersTruly(String demo) {
     DemoRig rig = DemoRig.called(demo);
-    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, false, 7);
+    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, false, 7, Feeling.PLACE_BY_PLACE);
     tell(demo, all);
     assertThat(all).allMatch(Played::ended);
     assertThat(found(all)).isGreaterThanOrEqualTo(all.size() - 1);
@@ -196,7 +265,7 @@ class FaultFinderTest {
   @Test
   void oneWrongAnswerIsBorneMostTimes() {
     DemoRig rig = DemoRig.called("tern");
-    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, true, 11);
+    List<Played> all = play(rig.rig(), inUse(rig), FAULTS, true, 11, Feeling.PLACE_BY_PLACE);
     tell("tern, one wrong answer", all);
     assertThat(all).allMatch(Played::ended);
     assertThat(found(all)).isGreaterThanOrEqualTo(all.size() / 2);
@@ -208,12 +277,12 @@ class FaultFinderTest {
     FaultFinder finder = FaultFinder.of(rig.rig());
     List<Observation> seen = new ArrayList<>();
     seen.add(new Observation(Look.WATER, tap(rig), "none", java.util.Map.of(), Optional.empty()));
-    FaultFinder.Finding finding = finder.find(inUse(rig), seen);
+    FaultFinder.Finding finding = finder.find(inUse(rig), seen, Feeling.PLACE_BY_PLACE);
     while (finding.next().isPresent()) {
       Observation unsure = finding.next().get().look().seen(Observation.UNSURE);
       assertThat(seen).doesNotContain(unsure);
       seen.add(unsure);
-      finding = finder.find(inUse(rig), seen);
+      finding = finder.find(inUse(rig), seen, Feeling.PLACE_BY_PLACE);
     }
     assertThat(seen.size()).isGreaterThan(3);
   }
@@ -229,7 +298,8 @@ class FaultFinderTest {
   @Test
   void withoutAnythingSeenNothingIsAsked() {
     DemoRig rig = DemoRig.called("samphire");
-    FaultFinder.Finding finding = FaultFinder.of(rig.rig()).find(rig.state(), List.of());
+    FaultFinder.Finding finding =
+        FaultFinder.of(rig.rig()).find(rig.state(), List.of(), Feeling.PLACE_BY_PLACE);
     assertThat(finding.next()).isEmpty();
     assertThat(finding.likely()).isNotEmpty();
     assertThat(finding.likely().stream().mapToDouble(FaultFinder.Likely::share).sum())
@@ -247,7 +317,8 @@ class FaultFinderTest {
             assertThat(words.wrong(f).toString()).doesNotContain("{}");
             assertThat(words.mend(f.kind())).isNotBlank();
           });
-      for (Check check : Checks.of(demo.rig(), demo.state().setting(), List.of())) {
+      for (Check check :
+          Checks.of(demo.rig(), demo.state().setting(), List.of(), Feeling.PLACE_BY_PLACE)) {
         assertThat(words.ask(check.look()).toString()).doesNotContain("{}");
         check
             .look()

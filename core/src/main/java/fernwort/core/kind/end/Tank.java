@@ -53,7 +53,9 @@ public record Tank(
   @Override
   public List<PossibleFault> faults() {
     return List.of(
-        new PossibleFault(FaultKind.EMPTIER, 3), new PossibleFault(FaultKind.FULLER, 1.5));
+        new PossibleFault(FaultKind.EMPTIER, 3),
+        new PossibleFault(FaultKind.FULLER, 1.5),
+        new PossibleFault(FaultKind.GAUGE_STUCK, 1));
   }
 
   @Override

@@ -20,7 +20,7 @@ public record DrainTrap() implements Fitting {
 
   @Override
   public List<PossibleFault> faults() {
-    return List.of(new PossibleFault(FaultKind.BLOCKED, 2));
+    return List.of(new PossibleFault(FaultKind.BLOCKED, 2), new PossibleFault(FaultKind.DRY, 1));
   }
 
   @Override

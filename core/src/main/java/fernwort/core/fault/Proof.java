@@ -1,0 +1,77 @@
+package fernwort.core.fault;
+
+import java.util.List;
+
+/** Tells from what a sensor said since a repair whether what was seen before is gone. */
+public final class Proof {
+
+  /** A pump that is silent for so long with all taps closed does not run on (s); own choice. */
+  private static final double SILENT_FOR = 120;
+
+  /** A level is watched for so long, where nobody says (s). */
+  private static final double USUAL = 300;
+
+  private Proof() {}
+
+  /**
+   * What a sensor said.
+   *
+   * @param after how long after the repair (s)
+   * @param value litres are m³; a contact is 1 for on, for running or for wet, else 0
+   */
+  public record Reading(double after, double value) {}
+
+  /** Tells whether a sensor can prove it: water on a floor, a pump that is heard, a level. */
+  public static boolean canBeTold(Observation complaint) {
+    return switch (complaint.kind()) {
+      case WET, LEVEL -> true;
+      case PUMP -> !complaint.value().equals("hums");
+      case WATER, WARMTH, DRAIN, BUCKET, DIP, HANDLE, POWER, INSPECT -> false;
+    };
+  }
+
+  /**
+   * Tells whether it is gone.
+   *
+   * @param complaint what was seen before the repair
+   * @param now how long the repair is done (s)
+   * @param readings what the sensor said since, in order of time
+   * @param seen a change of the level that a person would see (m³)
+   */
+  public static boolean isGone(
+      Observation complaint, double now, List<Reading> readings, double seen) {
+    if (readings.isEmpty()) {
+      return false;
+    }
+    double last = readings.getLast().value();
+    return switch (complaint.kind()) {
+      case WET -> last == 0;
+      case PUMP ->
+          complaint.value().equals("silent") ? last != 0 : isSilent(now, readings, SILENT_FOR);
+      case LEVEL -> {
+        double change = last - readings.getFirst().value();
+        boolean watched = now >= complaint.seconds().orElse(USUAL);
+        yield switch (complaint.value()) {
+          case "steady" -> change >= seen;
+          case "falls" -> watched && change > -seen;
+          case "rises" -> watched && change < seen;
+          default -> watched && Math.abs(change) < seen;
+        };
+      }
+      case WATER, WARMTH, DRAIN, BUCKET, DIP, HANDLE, POWER, INSPECT -> false;
+    };
+  }
+
+  private static boolean isSilent(double now, List<Reading> readings, double span) {
+    boolean was = false;
+    double since = 0;
+    for (Reading reading : readings) {
+      boolean silent = reading.value() == 0;
+      if (silent && !was) {
+        since = reading.after();
+      }
+      was = silent;
+    }
+    return was && now - since >= span;
+  }
+}

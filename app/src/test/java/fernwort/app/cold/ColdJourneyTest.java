@@ -16,6 +16,7 @@ import java.net.http.HttpResponse;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -46,6 +47,7 @@ class ColdJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void marginaliaIsDrainedOnAPhoneWithAReloadHalfWayAndWokenFromThatRecord() throws IOException {
     Page page = COPY.phone();
     COPY.visit("/rigs/marginalia/cold/school/fall");

@@ -17,7 +17,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class ApiFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 3);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
 
   private static final List<String> PARTS =
       List.of("bypass", "pump", "sink", "main", "low", "gray", "inlet", "nothing", "%20", "a'b");

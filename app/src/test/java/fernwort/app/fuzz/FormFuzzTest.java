@@ -26,7 +26,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class FormFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 4);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
 
   /** How many forms are sent at least, on however slow a machine. */
   private static final int LEAST = 11;

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
 class RigFileFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 3);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -18,6 +19,7 @@ import org.junit.jupiter.params.provider.MethodSource;
  * Ten rigs as practised people have them, described by questions alone on a phone: nothing is wired
  * otherwise than in the file of the same rig, nothing is missing, and it takes few taps.
  */
+@Tag("sweep")
 class AskedJourneyTest extends Answering {
 
   @RegisterExtension private static final InBrowser COPY = new InBrowser();

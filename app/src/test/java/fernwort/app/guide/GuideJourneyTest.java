@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.app.InBrowser;
 import java.io.IOException;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -67,6 +68,7 @@ class GuideJourneyTest extends Answering {
   }
 
   @Test
+  @Tag("sweep")
   void aPlainVanIsDescribedOnAPhoneInSixtyAnswers() {
     onPhone();
     plainVan();
@@ -83,6 +85,7 @@ class GuideJourneyTest extends Answering {
   }
 
   @Test
+  @Tag("sweep")
   void aTrailerWithTwoTanksOnOneValveIsDescribedInSixtyAnswers() {
     page = COPY.page();
     begin("Trailer " + System.nanoTime());
@@ -122,6 +125,7 @@ class GuideJourneyTest extends Answering {
   }
 
   @Test
+  @Tag("sweep")
   void aBusWithMainsFiltersHeaterAndManifoldsTakesAtMostTwiceAsMany() {
     page = COPY.page();
     begin("Bus " + System.nanoTime());

@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -25,6 +26,7 @@ import org.junit.jupiter.api.extension.RegisterExtension;
  * Rigs that are no ready layout, described by questions alone on a phone and held against the same
  * rig as somebody wrote it down: nothing is wired otherwise, and nothing is missing.
  */
+@Tag("sweep")
 class OwnRigJourneyTest extends Answering {
 
   @RegisterExtension private static final InBrowser COPY = new InBrowser();

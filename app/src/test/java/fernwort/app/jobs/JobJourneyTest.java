@@ -10,6 +10,7 @@ import fernwort.app.InBrowser;
 import java.io.IOException;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -191,6 +192,7 @@ class JobJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void theScreensOfJobsCanBeReadByAll() {
     for (String path :
         new String[] {

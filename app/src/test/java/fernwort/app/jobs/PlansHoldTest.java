@@ -45,8 +45,8 @@ import tools.jackson.databind.json.JsonMapper;
  */
 class PlansHoldTest {
 
-  private static final int PLANS = Integer.getInteger("sweep.plans", 80);
-  private static final int DRAWN = Integer.getInteger("sweep.drawn", 25);
+  private static final int PLANS = Integer.getInteger("sweep.plans", 40);
+  private static final int DRAWN = Integer.getInteger("sweep.drawn", 12);
 
   private static List<Rig> rigs() throws IOException {
     List<Rig> rigs = new ArrayList<>();

@@ -32,7 +32,7 @@ import org.junit.jupiter.api.Test;
  */
 class WarningsForetellTest {
 
-  private static final int RUNS = Integer.getInteger("sweep.runs", 25);
+  private static final int RUNS = Integer.getInteger("sweep.runs", 12);
 
   private static final double LONG = 3 * 3600;
   private static final int MOST_EVENTS = 400;

@@ -6,10 +6,12 @@ import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.util.ArrayList;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** No page of the rail and its tabs shuts anybody out, in any of the looks. */
+@Tag("sweep")
 class LooksTest {
 
   /** Of so many pages one is looked at in the dark and in the sun; a sweep looks at each. */

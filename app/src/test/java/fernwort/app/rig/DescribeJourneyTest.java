@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -189,6 +190,7 @@ class DescribeJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void axeFindsNothingOnTheScreensOfDescribingAndSizing() {
     startFrom("long-stay", "Eelgrass");
     for (String path :

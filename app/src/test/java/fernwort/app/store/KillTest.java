@@ -23,7 +23,7 @@ import org.junit.jupiter.api.io.TempDir;
 @Order(1)
 class KillTest {
 
-  private static final int KILLS = Integer.getInteger("sweep.kills", 12);
+  private static final int KILLS = Integer.getInteger("sweep.kills", 4);
   private static final int SIDE_BY_SIDE = 2;
   private static final long LARGEST = 12L << 20;
 

@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
  */
 class BestStrategyTest {
 
-  private static final int RIGS = Integer.getInteger("sweep.faults", 6);
+  private static final int RIGS = Integer.getInteger("sweep.faults", 3);
   private static final int MOST_PARTS = 12;
 
   /** Beyond so many faults behind one complaint trying all takes too long. */

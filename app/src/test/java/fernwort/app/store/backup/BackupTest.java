@@ -28,6 +28,7 @@ import java.util.Random;
 import java.util.zip.GZIPInputStream;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -224,6 +225,7 @@ class BackupTest {
 
   /** A small file may unpack to any size: it is not read to its end. */
   @Test
+  @Tag("sweep")
   void aFileThatUnpacksToGigabytesIsRefused() throws IOException {
     InputStream blanks =
         new InputStream() {

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 @ResourceLock(value = UncertainFiles.SCHEME, mode = ResourceAccessMode.READ)
 class EveryWriteTest {
 
-  private static final int PROCESSES = Integer.getInteger("sweep.processes", 15);
+  private static final int PROCESSES = Integer.getInteger("sweep.processes", 8);
 
   @TempDir Path folder;
 

@@ -34,7 +34,7 @@ import org.junit.jupiter.api.parallel.ResourceLock;
 @Order(1)
 class PowerCutTest {
 
-  private static final int IMAGES = Integer.getInteger("sweep.images", 30);
+  private static final int IMAGES = Integer.getInteger("sweep.images", 12);
 
   @TempDir Path folder;
   private Path file;

@@ -24,7 +24,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** A damaged file never opens as a sound one. */
 class SoundnessTest {
 
-  private static final int IMAGES = Integer.getInteger("sweep.damaged", 100);
+  private static final int IMAGES = Integer.getInteger("sweep.damaged", 40);
   private static final int PAGE = HeaderPages.PAGE;
   private static final Clock CLOCK = Clock.systemUTC();
 

@@ -38,6 +38,7 @@ import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.slf4j.Logger;
@@ -380,6 +381,7 @@ class SimulatedDaysTest {
   }
 
   @Test
+  @Tag("sweep")
   void theVansRulesBringNoHarm() {
     live(van());
   }

@@ -75,7 +75,7 @@ final class LevelLog {
   }
 
   private static String shown(double volume) {
-    return Says.BY_SENSOR.filled(Amount.volume(volume));
+    return Entry.Reading.bySensor(Amount.volume(volume).toString());
   }
 
   private void note(OpenRig rig, Part tank, double volume, double capacity, Now now) {

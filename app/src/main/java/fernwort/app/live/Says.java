@@ -22,7 +22,6 @@ enum Says implements Phrase {
   NO_CONNECTION("There is no connection to the broker; turn {} by hand"),
   QUIET_FOR("Quiet can be from 1 minute to a day; choose a time"),
   SEEN_BY_THE_SENSOR("seen by the level sensor"),
-  BY_SENSOR("{}, by sensor"),
   ALARM_SEEN("Alarm seen: {}, since {}"),
   // RuleText: a rule as programs and the database write it.
   A_TEST_IS_OF("A test needs a signal with above, below or is, or a part with its position"),

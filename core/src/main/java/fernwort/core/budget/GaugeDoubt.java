@@ -33,6 +33,9 @@ final class GaugeDoubt {
   /** Of a share guessed by eye or by a gauge of unknown kind, as a share of the tank. */
   static final double GUESSED = 0.05;
 
+  /** Of a level sensor whose slosh is filtered out, as a share of the tank; our estimate. */
+  static final double SENSED = 0.01;
+
   private static final double SAME = 0.02;
 
   /** So the words of a reading end that was given in steps of the sender. */
@@ -65,6 +68,9 @@ final class GaugeDoubt {
     TankRoom room = network.room(tank.id());
     double capacity = room.capacity();
     Gauge gauge = kind.gauge();
+    if (reading.isBySensor()) {
+      return new Fact.Seen(at, volume, SENSED * capacity, false);
+    }
     if (reading.reckoned()) {
       return new Fact.Seen(at, volume, RECKONED * capacity, false);
     }

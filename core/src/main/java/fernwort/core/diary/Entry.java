@@ -81,6 +81,16 @@ public record Entry(String id, Instant at, What what) {
       check(Says.THE_READING.text(), volume);
     }
 
+    /** Returns how a reading is shown that a sensor took: it is told apart from one by a person. */
+    public static String bySensor(String amount) {
+      return Says.BY_SENSOR.filled(amount);
+    }
+
+    /** Tells whether a sensor took it, and nobody looked. */
+    public boolean isBySensor() {
+      return shown.endsWith(bySensor(""));
+    }
+
     @Override
     public Kind kind() {
       return Kind.READING;

@@ -18,7 +18,10 @@ enum Says implements Phrase {
       "What a person uses in a day must be above 0 and no more than 1000 L; check the number"),
   AWAY_ENDS_BEFORE_IT_BEGINS("Away ends before it begins; give the later time as “until”"),
   IS_NOT_AN_AMOUNT_THAT_A_RIG(
-      "{} is not an amount that a rig holds; check the number and its unit");
+      "{} is not an amount that a rig holds; check the number and its unit"),
+
+  // Entry: what a sensor read.
+  BY_SENSOR("{}, by sensor");
 
   private final String text;
 

@@ -8,6 +8,7 @@ import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -18,7 +19,9 @@ import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -81,6 +84,9 @@ final class Prediction {
   private final Map<Ran, Optional<Outcome>> ran = newest(RUNS);
   private final Map<Asked, Optional<String>> answered = newest(ANSWERS);
 
+  /** The gray tanks and all that hangs on them up to the fixtures, by id. */
+  private final Set<String> wasteSide;
+
   private record Asked(Observation look, State noted) {}
 
   /** A map that keeps what was put into it last. */
@@ -107,6 +113,7 @@ final class Prediction {
     faulty = Optional.empty();
     network = Network.of(rig);
     hydraulics = Hydraulics.of(network);
+    wasteSide = wasteSide(rig);
   }
 
   /** What does not change a rig shares all that was worked out about the sound one. */
@@ -114,9 +121,31 @@ final class Prediction {
     this.rig = rig;
     this.fault = Optional.of(fault);
     this.faulty = Optional.of(faulty);
+    wasteSide = sound.wasteSide;
     boolean same = faulty.rig() == rig;
     network = same ? sound.network : Network.of(faulty.rig(), sound.network);
     hydraulics = same ? sound.hydraulics : Hydraulics.of(network);
+  }
+
+  private static Set<String> wasteSide(Rig rig) {
+    Set<String> found = new HashSet<>();
+    Deque<String> open = new ArrayDeque<>();
+    rig.parts().stream()
+        .filter(p -> p.kind().contained().equals(Optional.of(Contents.GRAY)))
+        .forEach(p -> open.add(p.id()));
+    while (!open.isEmpty()) {
+      String at = open.poll();
+      if (found.add(at) && !rig.part(at).kind().is(Purpose.USE)) {
+        for (Line line : rig.lines()) {
+          if (line.from().part().equals(at) || line.to().part().equals(at)) {
+            found.add(line.id());
+            open.add(line.from().part());
+            open.add(line.to().part());
+          }
+        }
+      }
+    }
+    return found;
   }
 
   /** Returns what one sees on the sound rig. */
@@ -187,7 +216,7 @@ final class Prediction {
       case WARMTH -> solve(believed).flatMap(f -> warmth(f, on, state(believed).setting()));
       case LEVEL -> level(of, believed);
       case WET -> wet(on, believed);
-      case DRAIN -> drain(of, believed);
+      case DRAIN -> drain(of, noted, sound);
     };
   }
 
@@ -379,6 +408,14 @@ final class Prediction {
     return rig.lines().stream()
         .filter(l -> l.id().equals(line))
         .anyMatch(l -> l.from().part().equals(part) || l.to().part().equals(part));
+  }
+
+  /** Less water from the tap does not back up where all of it does not, with a sound waste side. */
+  private Optional<String> drain(Observation of, State noted, Prediction sound) {
+    boolean elsewhere = fault.filter(f -> !sound.wasteSide.contains(f.on())).isPresent();
+    return elsewhere && sound.value(of, noted, sound).filter("normal"::equals).isPresent()
+        ? Optional.of("normal")
+        : drain(of, noted.with(over(noted.setting(), of.positions())));
   }
 
   private Optional<String> drain(Observation of, State believed) {

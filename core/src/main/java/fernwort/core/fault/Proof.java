@@ -17,7 +17,7 @@ public final class Proof {
    * What a sensor said.
    *
    * @param after how long after the repair (s)
-   * @param value litres are m³; a contact is 1 for on, for running or for wet, else 0
+   * @param value a level in m³; of a contact 1 (no unit) for on, running or wet, else 0
    */
   public record Reading(double after, double value) {}
 

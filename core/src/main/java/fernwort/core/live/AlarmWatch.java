@@ -84,7 +84,7 @@ final class AlarmWatch {
         case FLOW, TOTAL, PRESSURE, POSITION, PITCH, ROLL -> {}
       }
     }
-    causes.addAll(contradictions.causes(told, situation, now));
+    causes.addAll(contradictions.causes(told, commands, situation, now));
     for (MotorCommand command : commands) {
       if (command.state() == MotorCommand.Progress.FAILED) {
         causes.add(

@@ -41,6 +41,9 @@ final class Contradictions {
   /** It has not moved where it changed by less (share of the tank); own choice. */
   private static final double STANDS = 0.01;
 
+  /** That a handle was moved without a command is said for so long (s); own choice. */
+  private static final double SAID = 600;
+
   private record Sample(double steady, double volume) {}
 
   /**
@@ -57,6 +60,7 @@ final class Contradictions {
   private final Map<String, Deque<Sample>> trends = new HashMap<>();
   private final Map<String, Double> flowing = new HashMap<>();
   private final Map<String, Drawn> drawn = new HashMap<>();
+  private final Map<String, Double> moved = new HashMap<>();
 
   Contradictions(Network network) {
     this.network = network;
@@ -66,9 +70,11 @@ final class Contradictions {
     trends.putAll(before.trends);
     flowing.putAll(before.flowing);
     drawn.putAll(before.drawn);
+    moved.putAll(before.moved);
   }
 
-  List<AlarmCause> causes(List<LiveRig.Told> told, Situation situation, Now now) {
+  List<AlarmCause> causes(
+      List<LiveRig.Told> told, List<MotorCommand> commands, Situation situation, Now now) {
     List<AlarmCause> causes = new ArrayList<>();
     Map<String, Double> levels = new HashMap<>();
     for (LiveRig.Told one : told) {
@@ -83,7 +89,37 @@ final class Contradictions {
             sticks(line, flow, levels, situation, now).ifPresent(causes::add);
           });
     }
+    for (LiveRig.Told one : told) {
+      latest(commands, one.signal().on().id())
+          .flatMap(c -> elsewhere(one, c, now))
+          .ifPresent(causes::add);
+    }
     return causes;
+  }
+
+  private static Optional<MotorCommand> latest(List<MotorCommand> commands, String part) {
+    return commands.stream().filter(c -> c.part().equals(part)).reduce((one, next) -> next);
+  }
+
+  /** A motor valve that had arrived stands elsewhere, and nobody told it to move. */
+  private Optional<AlarmCause> elsewhere(LiveRig.Told one, MotorCommand command, Now now) {
+    boolean tells = one.signal().kind() == SignalKind.POSITION && one.state().canBeActedOn();
+    if (!tells || !(one.value().orElse(null) instanceof Value.Stop(String position))) {
+      return Optional.empty();
+    }
+    if (!command.hasArrived() || position.equals(command.position())) {
+      moved.remove(command.part());
+      return Optional.empty();
+    }
+    double since = moved.computeIfAbsent(command.part(), p -> now.steady());
+    return now.steady() - since < SAID
+        ? cause(
+            command.part(),
+            Says.MOVED_WITHOUT_A_COMMAND,
+            network.rig().part(command.part()).label(),
+            network.rig().position(command.part(), position).words(),
+            network.rig().position(command.part(), command.position()).words())
+        : Optional.empty();
   }
 
   private static Optional<Double> amount(LiveRig.Told one, SignalKind kind) {

@@ -47,6 +47,9 @@ enum Says implements Phrase {
   FLOWS_THOUGH_CLOSED(
       "{} carries {}, though nothing open leads there. See whether a handle is not as noted; if all "
           + "are, look for a leak"),
+  MOVED_WITHOUT_A_COMMAND(
+      "{} says “{}”, though it was told “{}” and had arrived. Somebody turned it by hand, it lost "
+          + "power, or another program moved it"),
   LEVEL_STANDS_THOUGH_DRAWN(
       "{} stands still, though {} went through {}. Its level sensor sticks, or another tank is "
           + "open"),

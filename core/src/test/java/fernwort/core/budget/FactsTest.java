@@ -85,6 +85,10 @@ class FactsTest {
     assertThat(look(sender, 40, "1 steps", false).coarse()).isTrue();
     assertThat(look(sender, 40, "40 L", false).coarse()).isFalse();
     assertThat(look(sender, 40, "40 L", false).doubt()).isCloseTo(0.00125, within(1e-6));
+    // A level sensor is trusted to a share of its tank, whatever lamps there are beside it.
+    Fact.Seen sensed = look(sender, 25.5, Entry.Reading.bySensor("25.5 L"), false);
+    assertThat(sensed.coarse()).isFalse();
+    assertThat(sensed.doubt()).isCloseTo(0.01 * 0.1, within(1e-9));
   }
 
   @Test

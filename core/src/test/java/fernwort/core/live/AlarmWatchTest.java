@@ -77,6 +77,28 @@ class AlarmWatchTest {
   }
 
   @Test
+  void aMotorThatLeavesWhereItWasToldToBeIsSaidOnceAndNotForGood() {
+    LiveBench motor = new LiveBench().withMotor("frost", LiveBench.VALVE);
+    motor.live().command("c1", LiveBench.VALVE, "shut", "ida", motor.now);
+    motor.later(1);
+    motor.say("frost", "CLOSE");
+    assertThat(motor.causes()).isEmpty();
+    motor.later(60);
+    motor.say("frost", "OPEN");
+    assertThat(contradiction(motor).words().toString()).contains("turned it by hand");
+    motor.later(500);
+    motor.say("frost", "OPEN");
+    assertThat(motor.causes()).contains(AlarmCode.CONTRADICTION);
+    motor.later(200);
+    motor.say("frost", "OPEN");
+    assertThat(motor.causes()).doesNotContain(AlarmCode.CONTRADICTION);
+    motor.say("frost", "CLOSE");
+    assertThat(motor.causes()).isEmpty();
+    motor.say("frost", "OPEN");
+    assertThat(motor.causes()).contains(AlarmCode.CONTRADICTION);
+  }
+
+  @Test
   void aPumpThatRunsOnWithNoTapOpenAsks() {
     bench.keepSaying("pump", "on", 10);
     assertThat(bench.causes()).doesNotContain(AlarmCode.PUMP_LONG);

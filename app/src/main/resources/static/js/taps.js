@@ -57,9 +57,9 @@ document.addEventListener(
   true,
 );
 
-// A link of such a drawing changes the page in its place: neither the place nor the focus is lost.
+// A link of a drawing to pick from changes the page in its place: neither the place nor the focus is lost.
 document.addEventListener("click", (event) => {
-  const link = event.target.closest?.(".tapped svg a[href]");
+  const link = event.target.closest?.(".to-pick svg a[href]");
   if (!link || event.ctrlKey || event.metaKey || event.shiftKey) return;
   event.preventDefault();
   htmx.ajax("GET", link.getAttribute("href"), { source: link });

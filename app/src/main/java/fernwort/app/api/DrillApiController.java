@@ -159,7 +159,7 @@ class DrillApiController {
    *
    * @param was what was wrong
    * @param looks how many looks it took
-   * @param best how many the finder takes; left out where it does not find it
+   * @param best how many the finder takes; left out where it is still at it
    */
   record FindJudged(boolean passed, Named was, int looks, @Nullable Integer best)
       implements Outcome {}
@@ -250,7 +250,7 @@ class DrillApiController {
         passed,
         new Named(was.on(), was.kind().written(), was.position().orElse(null)),
         acts.looks() == null ? 0 : acts.looks(),
-        desk.best(rig, hidden).orElse(null));
+        desk.best(made).orElse(null));
   }
 
   /**

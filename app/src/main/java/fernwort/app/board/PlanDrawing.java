@@ -33,23 +33,26 @@ public class PlanDrawing {
         .whole(layouts.whole(rig.rig()));
   }
 
-  /** A drawing to tap: whole, and place by place for a phone. */
-  public record Tapped(Drawing whole, List<Drawing> places) {}
+  /** A drawing to pick from: whole, and place by place for a phone. */
+  public record ToPick(Drawing whole, List<Drawing> places) {}
 
-  /** Draws an open rig to tap, in a state that nobody recorded, with the water that moves in it. */
-  public Tapped tapped(OpenRig rig, State state) {
-    return tapped(rig, state, Outlook.of(rig, state));
+  /**
+   * Draws an open rig to pick from, in a state that nobody recorded, with the water that moves in
+   * it.
+   */
+  public ToPick toPick(OpenRig rig, State state) {
+    return toPick(rig, state, Outlook.of(rig, state));
   }
 
-  /** Draws an open rig to tap, with handles and levels, but not where water moves. */
-  public Tapped still(OpenRig rig, State state) {
-    return tapped(
+  /** Draws an open rig to pick from, with handles and levels, but not where water moves. */
+  public ToPick still(OpenRig rig, State state) {
+    return toPick(
         rig, state, Outlook.of(rig, new State(rig.rig().atRest(), Map.of(), Slope.LEVEL)));
   }
 
-  private Tapped tapped(OpenRig rig, State state, Outlook outlook) {
+  private ToPick toPick(OpenRig rig, State state, Outlook outlook) {
     Drafter drafter = new Drafter(rig, Standing.supposed(state), outlook, Instant.EPOCH);
-    return new Tapped(
+    return new ToPick(
         drafter.whole(layouts.whole(rig.rig())),
         layouts.places(rig.rig()).stream().map(drafter::place).toList());
   }

@@ -72,8 +72,8 @@ final class Complaints {
         .toList();
   }
 
-  /** Returns the parts, lines and places of which something can be seen: what can be tapped. */
-  static Set<String> tappable(Rig rig) {
+  /** Returns the parts, lines and places of which something can be seen: what can be picked. */
+  static Set<String> pickable(Rig rig) {
     Set<String> all = new HashSet<>(rig.partsById().keySet());
     rig.lines().forEach(l -> all.add(l.id()));
     rig.places().forEach(p -> all.add(p.id()));

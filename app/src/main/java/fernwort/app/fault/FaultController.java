@@ -100,7 +100,7 @@ class FaultController {
             .map(
                 l -> new LikelyRow(words.wrong(l.fault()).toString(), FaultWords.likely(l.share())))
             .toList());
-    model.addAttribute("drawing", drawings.tapped(rig, noted));
+    model.addAttribute("drawing", drawings.toPick(rig, noted));
     found
         .next()
         .ifPresentOrElse(
@@ -109,17 +109,17 @@ class FaultController {
   }
 
   private void begin(OpenRig rig, State noted, String on, Model model) {
-    model.addAttribute("drawing", drawings.tapped(rig, noted));
+    model.addAttribute("drawing", drawings.toPick(rig, noted));
     model.addAttribute(
         "links",
-        Complaints.tappable(rig.rig()).stream()
+        Complaints.pickable(rig.rig()).stream()
             .collect(
                 Collectors.toMap(
                     Function.identity(),
                     o -> Address.of("/rigs/{id}/fault", Map.of("on", List.of(o)), rig.id()))));
     model.addAttribute("picked", Set.of(on));
     if (!on.isEmpty()) {
-      model.addAttribute("tapped", Complaints.label(rig.rig(), on));
+      model.addAttribute("chosen", Complaints.label(rig.rig(), on));
       model.addAttribute("things", Complaints.at(rig.rig(), noted.setting(), on));
     }
     List<Complaints.Group> groups = new ArrayList<>(told(rig));

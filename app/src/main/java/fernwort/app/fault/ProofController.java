@@ -11,7 +11,6 @@ import fernwort.app.web.Done;
 import fernwort.core.diary.Entry;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
-import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.fault.Proof;
 import fernwort.core.live.SignalKind;
@@ -25,7 +24,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -146,7 +144,7 @@ class ProofController {
       @ModelAttribute("who") String who,
       Model model) {
     watch(open(id, seen), id, new Told(seen, since), Optional.of(who), model);
-    return "fault/proof :: watch";
+    return "fault/proof-watch";
   }
 
   /**
@@ -207,8 +205,11 @@ class ProofController {
       return Optional.empty();
     }
     SignalKind kind =
-        Map.of(Look.WET, SignalKind.LEAK, Look.PUMP, SignalKind.PUMP, Look.LEVEL, SignalKind.LEVEL)
-            .get(complaint.kind());
+        switch (complaint.kind()) {
+          case WET -> SignalKind.LEAK;
+          case PUMP -> SignalKind.PUMP;
+          default -> SignalKind.LEVEL;
+        };
     return live.signals(rig.id()).stream()
         .filter(s -> s.is(kind))
         .filter(s -> Stream.of(s.part(), s.place(), s.tray()).anyMatch(complaint.on()::equals))

@@ -29,7 +29,7 @@ enum Says implements Phrase {
   IT_STAYS("stays as it is"),
   SMELLS("it smells"),
   AROUND_IT("The place around it"),
-  NOTHING_OF_THIS_NAME("This rig has nothing called “{}”; tap it on the drawing"),
+  NOTHING_OF_THIS_NAME("This rig has nothing called “{}”; pick it on the drawing"),
   IS_WET("is wet"),
   FILLS_SLOWLY("little goes in"),
   NOTHING_GOES_IN("nothing goes in"),

@@ -83,7 +83,7 @@ class ExercisePages {
     model.addAttribute("done", asked.done());
     model.addAttribute("handles", stands(rig, from));
     boolean still = given.exercise() instanceof WhatIf && !asked.done();
-    model.addAttribute("drawing", still ? drawings.still(open, from) : drawings.tapped(open, from));
+    model.addAttribute("drawing", still ? drawings.still(open, from) : drawings.toPick(open, from));
     model.addAttribute("links", Map.of());
     model.addAttribute("picked", Set.of());
     model.addAttribute(
@@ -264,9 +264,9 @@ class ExercisePages {
       model.addAttribute("mend", words.mend(hidden.fault().kind()));
       model.addAttribute(
           "score",
-          desk.best(open, hidden)
+          desk.best(given)
               .map(best -> Says.LOOKS_AND_BEST.filled(taken, best))
-              .orElseGet(() -> Says.LOOKS_AND_NONE.filled(taken)));
+              .orElseGet(() -> Says.LOOKS_TAKEN.filled(taken)));
     } else {
       boolean one = !on.isEmpty();
       List<Integer> shown =

@@ -56,7 +56,7 @@ class PracticeController {
    *
    * @param acts what was done so far
    * @param done whether that is all
-   * @param on id of the part that was tapped; empty for none
+   * @param on id of the part that was picked; empty for none
    */
   record Asked(List<String> acts, boolean done, String on) {}
 
@@ -200,7 +200,7 @@ class PracticeController {
             .outcome()
             .end();
     model.addAttribute("handles", rig.handles().map(p -> handle(p, rig, now, told)).toList());
-    model.addAttribute("drawing", drawings.tapped(open, now));
+    model.addAttribute("drawing", drawings.toPick(open, now));
     model.addAttribute("picked", Set.of());
     model.addAttribute(
         "links",

@@ -16,7 +16,7 @@ enum Says implements Phrase {
   STOPPED_IN_TIME("{}: that stops it. You took {} s."),
   STOPPED_LATE("{}: that stops it, but you took {} s. Be there within 30 s."),
   RUNS_ON("{}: it runs on. You took {} s."),
-  LOOKS_AND_NONE("You took {} looks; Fernwort does not find this one."),
+  LOOKS_TAKEN("You took {} looks."),
   LOOKS_AND_BEST("You took {} looks; Fernwort takes {}."),
   OPEN_A_TAP("Open a tap"),
   FEEL_HOW_WARM("Feel how warm it is"),

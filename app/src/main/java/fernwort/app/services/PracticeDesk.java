@@ -32,6 +32,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
 import org.springframework.stereotype.Service;
 
 /**
@@ -49,6 +51,9 @@ public class PracticeDesk {
   /** An exercise gets harder up to so many handles (1). */
   private static final int HARDEST = 4;
 
+  /** What is worked out for the score is waited for so long at most (s). */
+  private static final long PATIENCE = 2;
+
   private static final int LONGEST_NAME = 60;
   private static final int LONGEST_KEY = 200;
 
@@ -65,6 +70,10 @@ public class PracticeDesk {
 
   private final Cache<Of, List<HandOver.Lesson>> lessons =
       Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
+
+  /** How many looks the finder takes for what is hidden, worked out while somebody looks. */
+  private final Cache<String, CompletableFuture<Optional<Integer>>> best =
+      Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(KEPT).build();
 
   private record Of(String rig, int version) {}
 
@@ -174,6 +183,13 @@ public class PracticeDesk {
             exercise,
             clock.instant());
     open.put(made.id(), made);
+    if (exercise instanceof FindIt hidden) {
+      CompletableFuture<Optional<Integer>> looks = new CompletableFuture<>();
+      best.put(made.id(), looks);
+      Thread.ofVirtual()
+          .name("best-looks")
+          .start(() -> looks.completeAsync(() -> hidden.best(faults.of(rig)), Runnable::run));
+    }
     return made;
   }
 
@@ -262,10 +278,18 @@ public class PracticeDesk {
   }
 
   /**
-   * Returns how many looks the finder takes for a hidden fault; nothing where it does not find it.
+   * Returns how many looks the finder takes for a hidden fault; nothing where it does not find it,
+   * or is still at it.
    */
-  public Optional<Integer> best(OpenRig rig, FindIt hidden) {
-    return hidden.best(faults.of(rig));
+  public Optional<Integer> best(Open exercise) {
+    CompletableFuture<Optional<Integer>> looks = best.getIfPresent(exercise.id());
+    return looks == null
+        ? Optional.empty()
+        : looks
+            .copy()
+            .completeOnTimeout(Optional.empty(), PATIENCE, TimeUnit.SECONDS)
+            .exceptionally(failed -> Optional.empty())
+            .join();
   }
 
   /** Returns what is seen of a hidden fault where somebody looks. */

@@ -83,14 +83,14 @@ class FaultPagesTest {
   }
 
   @Test
-  void whatIsTappedOnTheDrawingIsAskedAboutFirst() throws IOException {
+  void whatIsPickedOnTheDrawingIsAskedAboutFirst() throws IOException {
     Document page = page("/rigs/tern/fault");
-    for (String drawn : List.of(".tapped-whole", ".tapped-places")) {
+    for (String drawn : List.of(".to-pick-whole", ".to-pick-places")) {
       String sink = href(page.selectFirst(drawn + " a[aria-label=Sink]"));
       assertThat(page(sink).selectFirst("section.card").text())
           .contains("Sink: what do you see?", "no water", "it smells", "is wet");
     }
-    String line = href(page.selectFirst(".tapped-whole a[aria-label^=Line]"));
+    String line = href(page.selectFirst(".to-pick-whole a[aria-label^=Line]"));
     assertThat(page(line).selectFirst("section.card a").text()).isEqualTo("is wet");
     assertThat(copy.get("/rigs/tern/fault?on=nothing").statusCode()).isEqualTo(422);
   }
@@ -133,7 +133,7 @@ class FaultPagesTest {
     }
     String found = page.selectFirst("section h2").text();
     assertThat(found).as(id + " after " + checks).contains(rig.rig().part(on).label());
-    assertThat(page.text()).contains("look again", "It is mended");
+    assertThat(page.text()).contains("look again", "It is fixed");
     assertThatItIsProvenByHand(id, page, found);
   }
 

@@ -543,7 +543,7 @@ public final class FaultFinder {
    * Returns a sign by which a fault shows, as people come across it: at a tap, a pump, a level, on
    * the floor; nothing where it does not.
    */
-  public synchronized Optional<Observation> sign(Fault fault, State noted) {
+  public Optional<Observation> sign(Fault fault, State noted) {
     Optional<Prediction> under = under(new Suspect(fault, 1));
     return under.flatMap(p ->
         Checks.of(rig, noted.setting(), List.of(), Feeling.PLACE_BY_PLACE).stream()
@@ -570,7 +570,7 @@ public final class FaultFinder {
   }
 
   /** What somebody would see who looks at a rig with a fault; nothing where that is not known. */
-  public synchronized Optional<String> see(Fault fault, Observation look, State noted) {
+  public Optional<String> see(Fault fault, Observation look, State noted) {
     return under(new Suspect(fault, 1)).flatMap(p -> p.value(look, noted, sound));
   }
 }

@@ -79,6 +79,18 @@ public final class Bench {
         new Figure("A page of a log of 20,000 over HTTP, median", looks[0], 0, 100, "ms", 0));
     figures.add(new Figure("The same, searched for words, median", looks[1], 0, 100, "ms", 0));
     figures.add(new Figure("Its budget over HTTP, median", looks[2], 0, 20, "ms", 0));
+    LiveLoad.Measured live = LiveLoad.in(copy);
+    figures.add(
+        new Figure(
+            "A sensor's message to Today in the browser, 50 a second, median",
+            live.median(),
+            0,
+            150,
+            "ms",
+            0));
+    figures.add(new Figure("The same, 99 of 100", live.last(), 0, 500, "ms", 0));
+    figures.add(
+        new Figure("More heap after a flood of 200 a second", live.growth(), 0, 0, "MB", 0));
     Files.writeString(report, text(figures));
     figures.forEach(f -> System.out.println(f.row()));
     System.exit(0);

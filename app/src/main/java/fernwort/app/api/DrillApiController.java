@@ -44,7 +44,6 @@ class DrillApiController {
   private static final int MOST_ACTS = 300;
   private static final double LONGEST = 86_400;
   private static final double LITRES = 1000;
-  private static final int USUAL = 1;
 
   private final Descriptions rigs;
   private final PracticeDesk desk;
@@ -59,7 +58,8 @@ class DrillApiController {
    *
    * @param kind job, what-if, find or emergency; left out for job
    * @param person who practises
-   * @param hard how many handles stand otherwise than at rest; left out for one
+   * @param hard how many handles stand otherwise than at rest; left out for more as somebody gets
+   *     better
    */
   record Asked(@Nullable String kind, @Nullable String person, @Nullable Integer hard) {}
 
@@ -184,7 +184,7 @@ class DrillApiController {
             rig,
             asked.person() == null ? "" : asked.person(),
             kind,
-            asked.hard() == null ? USUAL : asked.hard());
+            Optional.ofNullable(asked.hard()));
     Map<String, Double> litres = new TreeMap<>();
     made.exercise().from().volumes().forEach((tank, v) -> litres.put(tank, v * LITRES));
     Exercise exercise = made.exercise();

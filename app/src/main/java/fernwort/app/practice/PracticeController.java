@@ -19,6 +19,7 @@ import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
@@ -81,6 +82,7 @@ class PracticeController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("kinds", PracticeDesk.Kind.values());
+    desk.soon(rig);
     model.addAttribute("person", who);
     model.addAttribute(
         "progress",
@@ -108,7 +110,7 @@ class PracticeController {
   @PostMapping
   String draw(
       @PathVariable String id,
-      @RequestParam(defaultValue = "1") int hard,
+      @RequestParam Optional<Integer> hard,
       @RequestParam(defaultValue = "job") String kind,
       @RequestParam(defaultValue = "") String job,
       @ModelAttribute("who") String who) {
@@ -131,7 +133,9 @@ class PracticeController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    List<PracticeDesk.Lesson> lessons = desk.handOver(rig, who);
+    Optional<List<PracticeDesk.Lesson>> worked = desk.handOver(rig, who);
+    List<PracticeDesk.Lesson> lessons = worked.orElse(List.of());
+    model.addAttribute("ready", worked.isPresent());
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("person", who);
@@ -180,6 +184,8 @@ class PracticeController {
     model.addAttribute("done", done);
     if (done) {
       judged(desk.judge(open, given, acts), acts, rig, model);
+      model.addAttribute("anew", desk.isMissed(given));
+      model.addAttribute("jobId", given.drill().orElseThrow().job().id());
     } else {
       board(open, given, told, acts, units, model);
     }

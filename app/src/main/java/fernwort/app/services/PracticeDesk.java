@@ -51,6 +51,9 @@ public class PracticeDesk {
   /** An exercise gets harder up to so many handles (1). */
   private static final int HARDEST = 4;
 
+  /** It gets harder with so many that were passed (1); own choice. */
+  private static final int PASSED_FOR_HARDER = 3;
+
   /** What is worked out for the score is waited for so long at most (s). */
   private static final long PATIENCE = 2;
 
@@ -64,11 +67,12 @@ public class PracticeDesk {
   private final Cache<String, Open> open =
       Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(KEPT).build();
 
-  /** Exercises whose outcome was counted. */
+  /** Exercises whose outcome was counted, and whether they were passed. */
   private final Cache<String, Boolean> counted =
       Caffeine.newBuilder().maximumSize(MOST).expireAfterWrite(KEPT).build();
 
-  private final Cache<Of, List<HandOver.Lesson>> lessons =
+  /** What takes long is worked out once, beside those who ask. */
+  private final Cache<Of, CompletableFuture<List<HandOver.Lesson>>> lessons =
       Caffeine.newBuilder().maximumSize(MOST).expireAfterAccess(KEPT).build();
 
   /** How many looks the finder takes for what is hidden, worked out while somebody looks. */
@@ -135,12 +139,13 @@ public class PracticeDesk {
   /**
    * Hands out an exercise: one that comes back for this person, or any.
    *
-   * @param hard how many handles stand otherwise than at rest (1)
+   * @param hard how many handles stand otherwise than at rest (1); empty for more as somebody gets
+   *     better
    * @throws Refusal when the rig has nothing to practise
    */
-  public Open draw(OpenRig rig, String person, Kind kind, int hard) {
+  public Open draw(OpenRig rig, String person, Kind kind, Optional<Integer> hard) {
     Random random = new Random();
-    int handles = Math.clamp(hard, 0, HARDEST);
+    int handles = Math.clamp(hard.orElseGet(() -> hardness(rig, person)), 0, HARDEST);
     JobBook book = jobs.book(rig);
     Drills drills = Drills.of(rig.network(), book.plans(), book.offered());
     Optional<? extends Exercise> drawn =
@@ -154,6 +159,13 @@ public class PracticeDesk {
           case FIND -> drills.findIt(faults.of(rig), random);
         };
     return hand(rig, person, kind, drawn);
+  }
+
+  /** One handle at first, and one more for every few things that somebody has passed (1). */
+  private int hardness(OpenRig rig, String person) {
+    long passed =
+        store.of(rig.id(), name(person)).stream().filter(k -> k.passedOn().isPresent()).count();
+    return 1 + (int) (passed / PASSED_FOR_HARDER);
   }
 
   /**
@@ -249,7 +261,7 @@ public class PracticeDesk {
 
   /** Remembers what came of an exercise; the first time counts, what is looked at again not. */
   public void remember(Open exercise, boolean passed) {
-    if (exercise.person().isEmpty() || counted.asMap().putIfAbsent(exercise.id(), true) != null) {
+    if (exercise.person().isEmpty() || counted.asMap().putIfAbsent(exercise.id(), passed) != null) {
       return;
     }
     LocalDate today = today();
@@ -270,6 +282,11 @@ public class PracticeDesk {
             next.box(),
             next.due(),
             passed ? Optional.of(today) : before.flatMap(PracticeStore.Kept::passedOn)));
+  }
+
+  /** Tells whether an exercise was missed at first: passing it later does not count. */
+  public boolean isMissed(Open exercise) {
+    return Boolean.FALSE.equals(counted.getIfPresent(exercise.id()));
   }
 
   /** Tells whether what is named is what is wrong, or is mended by the same repair. */
@@ -309,14 +326,39 @@ public class PracticeDesk {
    */
   public record Lesson(Job job, Slip worst, Optional<LocalDate> passedOn) {}
 
-  /** Returns what a borrower practises, the most needed first. */
-  public List<Lesson> handOver(OpenRig rig, String person) {
+  /**
+   * Returns what a borrower practises, the most needed first; nothing while it is being worked out.
+   */
+  public Optional<List<Lesson>> handOver(OpenRig rig, String person) {
     Map<String, LocalDate> passed = new LinkedHashMap<>();
     progress(rig, person).forEach(k -> k.passedOn().ifPresent(d -> passed.put(k.what(), d)));
-    return lessons.get(new Of(rig.id(), rig.version()), k -> lessons(rig)).stream()
-        .map(l ->
-            new Lesson(l.job(), l.worst(), Optional.ofNullable(passed.get("job:" + l.job().id()))))
-        .toList();
+    return Optional.ofNullable(
+            soon(rig).copy().completeOnTimeout(null, PATIENCE, TimeUnit.SECONDS).join())
+        .map(all ->
+            all.stream()
+                .map(l ->
+                    new Lesson(
+                        l.job(), l.worst(), Optional.ofNullable(passed.get("job:" + l.job().id()))))
+                .toList());
+  }
+
+  /** Begins what takes long, for whoever asks next; what fails is begun anew then. */
+  public CompletableFuture<List<HandOver.Lesson>> soon(OpenRig rig) {
+    Of key = new Of(rig.id(), rig.version());
+    return lessons.get(
+        key,
+        k -> {
+          CompletableFuture<List<HandOver.Lesson>> all = new CompletableFuture<>();
+          Thread.ofVirtual()
+              .name("lessons-soon")
+              .start(() -> all.completeAsync(() -> lessons(rig), Runnable::run));
+          all.whenComplete((done, failed) -> {
+            if (failed != null) {
+              lessons.invalidate(key);
+            }
+          });
+          return all;
+        });
   }
 
   /** From handles at rest and tanks half full: what somebody finds who takes a rig over. */

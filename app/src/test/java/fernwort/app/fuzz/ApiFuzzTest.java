@@ -10,14 +10,16 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Calls of programs with times, numbers and words at random: done or refused in JSON. */
+@Tag("sweep")
 class ApiFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 3);
 
   private static final List<String> PARTS =
       List.of("bypass", "pump", "sink", "main", "low", "gray", "inlet", "nothing", "%20", "a'b");

@@ -19,14 +19,16 @@ import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Every form of every page filled in at random: kept or refused in words, and then shown. */
+@Tag("sweep")
 class FormFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 4);
 
   /** How many forms are sent at least, on however slow a machine. */
   private static final int LEAST = 11;

@@ -9,14 +9,16 @@ import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Rig files at random: refused in words, or taken in and then shown by every page and call. */
+@Tag("sweep")
 class RigFileFuzzTest {
 
   private static final long SEED = Long.getLong("sweep.seed", 20_261_125);
-  private static final long SECONDS = Long.getLong("sweep.seconds", 1);
+  private static final long SECONDS = Long.getLong("sweep.seconds", 3);
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 

@@ -16,14 +16,16 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Two processes that only store, killed at any moment; two hundred times in a sweep. */
 @Order(1)
+@Tag("sweep")
 class KillTest {
 
-  private static final int KILLS = Integer.getInteger("sweep.kills", 4);
+  private static final int KILLS = Integer.getInteger("sweep.kills", 12);
   private static final int SIDE_BY_SIDE = 2;
   private static final long LARGEST = 12L << 20;
 

@@ -454,6 +454,7 @@ public final class FaultFinder {
               .forEach(p -> means.putIfAbsent(p, List.of()));
       case INSPECT -> {
         means.putIfAbsent(Observation.FINE, List.of());
+        Observation.linesIn(rig, look.on()).forEach(l -> means.putIfAbsent(l.id(), List.of()));
         rig.parts().stream()
             .filter(p -> p.id().equals(look.on()))
             .flatMap(p -> p.kind().faults().stream())

@@ -209,11 +209,12 @@ public final class FaultWords {
   }
 
   private String inspected(String on, String value) {
-    int at = value.indexOf(Observation.OF);
-    String line = at < 0 ? on : value.substring(0, at);
-    return FaultKind.of(value.substring(at + 1))
-        .map(k -> wrong(new Fault(line, k, Optional.of(""))).toString())
-        .orElseGet(Says.ALL_IS_WELL::text);
+    if (value.equals(Observation.FINE)) {
+      return Says.ALL_IS_WELL.text();
+    }
+    return FaultKind.of(value)
+        .map(k -> wrong(new Fault(on, k, Optional.of(""))).toString())
+        .orElseGet(() -> Says.SOMETHING_WITH.filled(label(value)));
   }
 
   private static Optional<Says> word(Look kind, String value) {

@@ -1,12 +1,14 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a person saw.
@@ -25,11 +27,6 @@ public record Observation(
 
   /** What is seen where something was opened or felt along, and is well. */
   static final String FINE = "fine";
-
-  /**
-   * Stands between a line and what is wrong with it, where all lines of a place were felt along.
-   */
-  static final String OF = "/";
 
   public Observation {
     positions = Map.copyOf(positions);
@@ -71,6 +68,13 @@ public record Observation(
     if (!rig.part(on).kind().is(purpose)) {
       throw new Refusal(Says.CANNOT_BE_LOOKED_AT.with(rig.part(on).label()));
     }
+  }
+
+  /** Returns the lines that end in a place: those that are felt along there. */
+  static Stream<Line> linesIn(Rig rig, String place) {
+    return rig.lines().stream()
+        .filter(l ->
+            Stream.of(l.from(), l.to()).anyMatch(e -> rig.part(e.part()).place().equals(place)));
   }
 
   /** Returns the look that programs call so. */

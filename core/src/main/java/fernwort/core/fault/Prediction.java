@@ -30,7 +30,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 
 /**
  * What one would see on a rig with a fault, or on the sound one. What was worked out is kept for
@@ -220,7 +219,7 @@ final class Prediction {
     };
   }
 
-  /** What is found on a part or a line; in a place, on any line that ends there. */
+  /** What is found on a part or a line; in a place the line on which something is found. */
   private String inspected(String on) {
     if (fault.isEmpty()) {
       return Observation.FINE;
@@ -229,12 +228,9 @@ final class Prediction {
     if (wrong.on().equals(on)) {
       return wrong.kind().written();
     }
-    boolean here =
-        rig.lines().stream()
-            .filter(l -> l.id().equals(wrong.on()))
-            .flatMap(l -> Stream.of(l.from(), l.to()))
-            .anyMatch(e -> rig.part(e.part()).place().equals(on));
-    return here ? wrong.on() + Observation.OF + wrong.kind().written() : Observation.FINE;
+    return Observation.linesIn(rig, on).anyMatch(l -> l.id().equals(wrong.on()))
+        ? wrong.on()
+        : Observation.FINE;
   }
 
   private String dip(String tank) {

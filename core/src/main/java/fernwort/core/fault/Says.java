@@ -135,6 +135,7 @@ enum Says implements Phrase {
   LUKEWARM("lukewarm"),
   HOT("hot"),
   ALL_IS_WELL("all is well"),
+  SOMETHING_WITH("something is wrong with {}"),
 
   // How likely.
   VERY_LIKELY("very likely"),

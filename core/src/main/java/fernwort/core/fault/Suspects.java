@@ -65,14 +65,12 @@ final class Suspects {
     Set<String> sucking = suction();
     for (Line line : rig.lines()) {
       if (!carriesAirOrWaste(line)) {
-        boolean sucks = sucking.contains(line.id());
         List<FaultKind> kinds =
             new ArrayList<>(
-                List.of(
-                    FaultKind.KINKED,
-                    FaultKind.FROZEN,
-                    FaultKind.DETACHED,
-                    sucks ? FaultKind.DRAWS_AIR : FaultKind.LEAKING));
+                List.of(FaultKind.KINKED, FaultKind.FROZEN, FaultKind.DETACHED, FaultKind.LEAKING));
+        if (sucking.contains(line.id())) {
+          kinds.add(FaultKind.DRAWS_AIR);
+        }
         if (hasCrest(line)) {
           kinds.add(FaultKind.AIR_LOCKED);
         }

@@ -252,7 +252,7 @@ class FaultFinderTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  @ValueSource(strings = {"samphire", "tern"})
   void everyFaultIsFoundByWhoeverAnswersTruly(String demo) {
     DemoRig rig = DemoRig.called(demo);
     List<Played> all = play(rig.rig(), inUse(rig), FAULTS, false, 7, Feeling.PLACE_BY_PLACE);

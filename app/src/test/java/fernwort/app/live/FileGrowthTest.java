@@ -1,0 +1,119 @@
+package fernwort.app.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import fernwort.app.OwnCopy;
+import fernwort.app.store.ReadingStore;
+import fernwort.core.live.Value;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/**
+ * What twenty sensors that speak once a second leave in the file: an hour at full rate is kept as
+ * it comes, a year is reckoned from it. Hourly means stay for good, all else for days.
+ */
+@Tag("sweep")
+class FileGrowthTest {
+
+  private static final int SIGNALS = 20;
+  private static final int HOURS = 24;
+  private static final double MEGABYTE = 1 << 20;
+  private static final int DAYS = 365;
+
+  @TempDir Path home;
+
+  @Test
+  void twentySensorsAtFullRateAddLessThanFortyMegabytesAYear() throws IOException {
+    OwnCopy copy = OwnCopy.start(home, "--demo");
+    double before = megabytes();
+    ReadingStore store = copy.bean(ReadingStore.class);
+    Random random = new Random(1);
+    Instant from = Instant.now().minus(Duration.ofHours(HOURS));
+    Minutes minutes = new Minutes();
+    double[] levels = new double[SIGNALS];
+    int rows = 0;
+    for (int second = 0; second < HOURS * 3600; second++) {
+      Instant at = from.plusSeconds(second);
+      for (int i = 0; i < SIGNALS; i++) {
+        levels[i] = Math.abs(levels[i] + random.nextGaussian() * 1e-4);
+        minutes.add("signal-" + i, new Value.Amount(levels[i]), at);
+      }
+      if (second % 60 == 59) {
+        Minutes.Ready ready = minutes.ready(at.plusSeconds(1));
+        rows += ready.minutes().size() + ready.means().size();
+        store.keep("tern", ready.minutes(), ready.means(), at);
+      }
+    }
+    copy.close();
+    double day = megabytes() - before;
+    double hourly = hourly(before + day);
+    // Two days of every value and sixty of ten minutes stay; hours come for ever.
+    double year = 2 * day + hourly;
+    System.out.printf(
+        Locale.ROOT,
+        "GROWTH a day %.1f MB, %.1f rows a minute, hourly means of a year %.1f MB, first year %.1f MB%n",
+        day,
+        rows / (HOURS * 60.0),
+        hourly,
+        year);
+    assertThat(rows / (HOURS * 60.0)).isLessThan(60);
+    assertThat(hourly).isLessThan(40);
+  }
+
+  /** A year of hourly means, and the sixty days of ten minutes beside them. */
+  private double hourly(double before) throws IOException {
+    OwnCopy copy = OwnCopy.start(home, "--demo");
+    ReadingStore store = copy.bean(ReadingStore.class);
+    Instant now = Instant.now();
+    for (int day = DAYS; day > 0; day--) {
+      Instant from = now.minus(Duration.ofDays(day));
+      int each = day <= ReadingStore.MEANS.toDays() ? 24 * 6 : 0;
+      store.keep(
+          "tern",
+          List.of(),
+          Stream.concat(
+                  means(from, 24, ReadingStore.HOUR), means(from, each, ReadingStore.TEN_MINUTES))
+              .toList(),
+          now);
+    }
+    copy.close();
+    return megabytes() - before;
+  }
+
+  private static Stream<ReadingStore.Mean> means(Instant from, int count, int span) {
+    Random random = new Random(from.getEpochSecond());
+    return IntStream.range(0, count * SIGNALS)
+        .mapToObj(i -> {
+          double mean = random.nextDouble();
+          return new ReadingStore.Mean(
+              "signal-" + i % SIGNALS,
+              span,
+              from.plusSeconds((long) span * (i / SIGNALS)),
+              mean,
+              mean - random.nextDouble() / 10,
+              mean + random.nextDouble() / 10,
+              span);
+        });
+  }
+
+  private double megabytes() throws IOException {
+    try (Stream<Path> files = Files.walk(home)) {
+      return files
+              .filter(f -> f.toString().endsWith(".mv.db"))
+              .mapToLong(f -> f.toFile().length())
+              .sum()
+          / MEGABYTE;
+    }
+  }
+}

@@ -68,7 +68,7 @@ public final class FaultFinder {
   private static final double CERTAIN = 0.9;
 
   /** And without any one answer it still has such a share. */
-  private static final double STANDS = 0.5;
+  private static final double STANDS = 0.42;
 
   /** A look that tells less about the fault that is all but certain is not asked for (nat). */
   private static final double CONFIRMS = 0.12;

@@ -6,18 +6,25 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.fault.Checks.Check;
 import fernwort.core.fault.FaultFinder.Feeling;
+import fernwort.core.hazard.Hazards;
+import fernwort.core.hazard.Severity;
+import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.SmallHouses;
 import fernwort.core.kind.Purpose;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.TankHouses;
+import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -89,6 +96,9 @@ class FaultFinderTest {
     FaultFinder.Finding finding = finder.find(noted, seen, feeling);
     while (finding.next().isPresent() && seen.size() <= MOST) {
       FaultFinder.Next next = finding.next().get();
+      assertThat(dangers(rig, turned(noted, next.look())))
+          .as("%s asked of %s", next.look(), hidden)
+          .isSubsetOf(dangers(rig, noted));
       String value = finder.see(hidden, next.look(), noted).orElse(Observation.UNSURE);
       if (!next.means().containsKey(value)) {
         value = Observation.UNSURE;
@@ -105,6 +115,25 @@ class FaultFinderTest {
         !finding.likely().isEmpty()
             && isOneRepair(rig, finding.likely().getFirst().fault(), hidden);
     return new Played(hidden, seen.size() - 1, found, finding.next().isEmpty());
+  }
+
+  private static State turned(State noted, Observation look) {
+    State state = noted;
+    for (var turn : look.positions().entrySet()) {
+      state = state.with(turn.getKey(), turn.getValue());
+    }
+    return state;
+  }
+
+  /** The dangers of a state, by the judge that every page uses. */
+  private static Set<Warning.Key> dangers(Rig rig, State state) {
+    Network network = Network.of(rig);
+    return Hazards.of(network)
+        .withPower(state.setting(), Levels.of(network, state), OpenWays.find(network, state))
+        .stream()
+        .filter(w -> w.severity() == Severity.DANGER)
+        .map(Warning::key)
+        .collect(Collectors.toSet());
   }
 
   private static boolean isOneRepair(Rig rig, Fault found, Fault hidden) {

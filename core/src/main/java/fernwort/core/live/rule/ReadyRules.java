@@ -15,6 +15,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -70,6 +71,11 @@ public final class ReadyRules {
   /** A tank is empty at this share; own choice. */
   private static final double EMPTY = 0.03;
 
+  /** The tank that is drawn from is left with so much (share); own choice. */
+  private static final double NEARLY_EMPTY = 0.06;
+
+  private static final double HALF = 0.5;
+
   /** A step that takes no time is given this much (s); own choice. */
   private static final double LEAST_WAIT = 5;
 
@@ -104,7 +110,7 @@ public final class ReadyRules {
       case STOP_WHEN_FULL -> once(name, automation, List.of());
       case STOP_WHEN_DRY -> once(name, automation, whiles(automation));
       case CHANGE_WHEN_DRY -> change(name, automation, now.setting());
-      case KEEP_BETWEEN, TOP_UP -> inTime(between(name, automation, now.setting()), now);
+      case KEEP_BETWEEN, TOP_UP -> inTime(between(name, automation, now), now);
       case FILL_IN_TURN -> inTime(inTurn(name, automation), now);
       case CIRCULATE -> circulate(name, automation);
       case DRAIN_IN_FROST -> frost(name, automation);
@@ -317,7 +323,7 @@ public final class ReadyRules {
   }
 
   /** Lets water in at the lower mark, until the upper one; then puts away what let it in. */
-  private Rule between(String name, Automation automation, Setting now) {
+  private Rule between(String name, Automation automation, State now) {
     Automation.Rule begin = automation.rules().getLast();
     Automation.Rule end = automation.rules().getFirst();
     List<Rule.Act> acts = new ArrayList<>(moves(begin.turns()));
@@ -335,6 +341,10 @@ public final class ReadyRules {
           until.add(new Rule.Contact(s.name(), true, 0));
           dry.add(new Rule.Contact(s.name(), false, 0));
         });
+    for (String source : sources(begin, now)) {
+      dry.add(level(source, true, LITTLE, 0));
+      until.add(level(source, false, NEARLY_EMPTY, 0));
+    }
     acts.add(new Rule.Until(until));
     List<Turn> safe = new ArrayList<>(end.turns());
     Automation.actors(network.rig()).stream()
@@ -343,11 +353,33 @@ public final class ReadyRules {
         .forEach(p -> safe.add(new Turn(p.id(), Position.OFF.id())));
     for (Turn turn : begin.turns()) {
       if (safe.stream().noneMatch(t -> t.part().equals(turn.part()))) {
-        safe.add(new Turn(turn.part(), now.of(turn.part())));
+        safe.add(new Turn(turn.part(), now.setting().of(turn.part())));
       }
     }
     return new Rule(
         name, List.of(test(begin.when(), LASTING)), dry, acts, AT_MOST, end.turns(), safe);
+  }
+
+  /**
+   * Tanks with a level sensor that are drawn from: the filling ends before one of them is empty.
+   */
+  private List<String> sources(Automation.Rule begin, State now) {
+    State filling = now;
+    for (Turn turn : begin.turns()) {
+      filling = filling.with(turn.part(), turn.position());
+    }
+    for (Part tank : network.tanks()) {
+      filling = filling.withVolume(tank.id(), HALF * network.room(tank.id()).capacity());
+    }
+    String filled = begin.when() instanceof Automation.Low low ? low.tank() : "";
+    return OpenWays.find(network, filling)
+        .to(filled)
+        .map(w -> w.source().part())
+        .distinct()
+        .filter(t -> !t.equals(filled))
+        .filter(t ->
+            signals.stream().anyMatch(s -> s.kind() == SignalKind.LEVEL && s.on().id().equals(t)))
+        .toList();
   }
 
   /**

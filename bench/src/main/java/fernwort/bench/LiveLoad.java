@@ -36,6 +36,11 @@ final class LiveLoad {
 
   private static final int PER_SECOND = 50;
   private static final int SECONDS = 60;
+  private static final int WARM_UP_SECONDS = 10;
+
+  /** Values are kept minute by minute: then the last one is there, too (s). */
+  private static final int KEPT_AFTER = 70;
+
   private static final int FLOOD = 200;
 
   /** So long it lasts (s); ten minutes by hand. */
@@ -134,6 +139,7 @@ final class LiveLoad {
     pause(2);
     System.gc();
     double growth = heap() - before;
+    pause(KEPT_AFTER);
     JsonNode kept =
         new JsonMapper()
             .readTree(
@@ -163,7 +169,7 @@ final class LiveLoad {
       page.evaluate(WATCH);
       long[][] sent = new long[SIGNALS][VALUES + 1];
       List<Double> delays = new ArrayList<>();
-      int messages = PER_SECOND * SECONDS;
+      int messages = PER_SECOND * (WARM_UP_SECONDS + SECONDS);
       long begun = System.nanoTime();
       for (int n = 0; n < messages; n++) {
         LockSupport.parkNanos(begun + n * 1_000_000_000L / PER_SECOND - System.nanoTime());
@@ -171,15 +177,17 @@ final class LiveLoad {
         int value = 1 + n / SIGNALS % VALUES;
         sent[signal][value] = System.currentTimeMillis();
         say(signal, value);
-        if (n % (PER_SECOND * 10) == PER_SECOND * 10 - 1) {
+        if (n % (PER_SECOND * WARM_UP_SECONDS) == PER_SECOND * WARM_UP_SECONDS - 1) {
           take(page, sent, delays);
+        }
+        if (n == PER_SECOND * WARM_UP_SECONDS - 1) {
+          delays.clear();
         }
       }
       pause(2);
       take(page, sent, delays);
       double[] sorted = delays.stream().mapToDouble(Double::doubleValue).toArray();
       Arrays.sort(sorted);
-      System.out.printf("%d of %d values were written into the page%n", sorted.length, messages);
       return sorted;
     }
   }

@@ -99,11 +99,12 @@ class RulesJourneyTest {
   }
 
   private Object tells(String rig, String signal) {
-    return live().signals(rig).stream()
-        .filter(s -> s.name().equals(signal))
-        .map(s -> (Object) s.value())
-        .findFirst()
-        .orElse("");
+    for (LiveAnswers.SignalNow now : live().signals(rig)) {
+      if (now.name().equals(signal) && now.value() != null) {
+        return now.value();
+      }
+    }
+    return "";
   }
 
   private static boolean within(BooleanSupplier holds) {

@@ -37,8 +37,6 @@ public final class Shots {
       AWAIT_SENSORS,
       /** A ready automation is tried on the motors. */
       ONTO_THE_MOTORS,
-      /** Little water comes from a tap. */
-      COMPLAIN,
       /** A line of the simulated rig leaks, and Today is looked at. */
       LEAK,
       /** A job is begun and its first steps are ticked. */
@@ -74,7 +72,7 @@ public final class Shots {
           Shot.of("board-live", "/rigs/tern/board").in("dark").after(Shot.Act.AWAIT_SENSORS),
           Shot.of("devices", "/rigs/tern/devices").after(Shot.Act.AWAIT_SENSORS),
           Shot.of("automations", "/rigs/tern/automations").after(Shot.Act.ONTO_THE_MOTORS),
-          Shot.of("fault", "/rigs/marginalia/fault").after(Shot.Act.COMPLAIN),
+          Shot.of("fault", "/rigs/marginalia/fault?on=sink"),
           Shot.of("board-phone", "/rigs/marginalia/board").onPhone(),
           Shot.of("jobs", "/rigs/marginalia/jobs"),
           Shot.of("job", "/rigs/marginalia/jobs/fill-low-inlet").after(Shot.Act.AWAIT_SLIPS),
@@ -151,10 +149,6 @@ public final class Shots {
         page.locator("button:has-text('Use it on the real motors')").first().click();
         page.waitForLoadState();
       }
-      case COMPLAIN ->
-          page.locator(".signal-row:has-text('Sink, cold') a:has-text('little water')")
-              .first()
-              .click();
       case LEAK -> {
         page.locator("li:has-text('A line leaks') select").selectOption("d5");
         page.locator("li:has-text('A line leaks') button").click();

@@ -1,10 +1,10 @@
 package fernwort.app.fault;
 
+import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
-import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
@@ -17,7 +17,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Stream;
 
 /** What somebody sees first: each thing of a rig with what can be wrong with it, in plain words. */
 final class Complaints {
@@ -85,8 +84,12 @@ final class Complaints {
    *
    * @param noted how handles stand
    * @param on id of a part, line or place
+   * @throws Refusal when the rig has nothing of this id
    */
   static List<Thing> at(Rig rig, Setting noted, String on) {
+    if (!pickable(rig).contains(on)) {
+      throw new Refusal(Says.NOTHING_OF_THIS_NAME.with(on));
+    }
     List<Thing> own =
         of(rig, noted).stream()
             .flatMap(g -> g.things().stream())
@@ -98,21 +101,10 @@ final class Complaints {
       all.add(
           new Thing(
               on,
-              own.isEmpty() ? label(rig, on) : Says.AROUND_IT.text(),
+              own.isEmpty() ? new FaultWords(rig).label(on) : Says.AROUND_IT.text(),
               List.of(choice(Says.IS_WET, Look.WET, on, "wet", Map.of(), Optional.empty()))));
     }
     return all;
-  }
-
-  /** Returns the name of a part, line or place. */
-  static String label(Rig rig, String on) {
-    return Stream.of(
-            rig.parts().stream().filter(p -> p.id().equals(on)).map(Part::label),
-            rig.lines().stream().filter(l -> l.id().equals(on)).map(Line::label),
-            rig.places().stream().filter(p -> p.id().equals(on)).map(Place::label))
-        .flatMap(found -> found)
-        .findFirst()
-        .orElseThrow(() -> new Refusal(Says.NOTHING_OF_THIS_NAME.with(on)));
   }
 
   /** Something that a sensor sees: water at a place, a level that falls, a pump that runs on. */

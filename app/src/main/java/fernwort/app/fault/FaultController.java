@@ -37,9 +37,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @RequestMapping("/rigs/{id}/fault")
 class FaultController {
 
-  /** Nobody looks at more. */
-  private static final int MOST = 40;
-
   /** So many faults are shown as likely. */
   private static final int SHOWN = 4;
 
@@ -80,14 +77,14 @@ class FaultController {
     State noted = states.of(rig).state();
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
-    List<String> told = seen.stream().filter(s -> !s.isBlank()).limit(MOST).toList();
+    List<String> told = seen.stream().filter(s -> !s.isBlank()).limit(SeenText.MOST).toList();
     model.addAttribute("begun", !told.isEmpty());
     if (told.isEmpty()) {
       desk.soon(rig, noted);
       begin(rig, noted, on, model);
       return "fault/find";
     }
-    List<Observation> observations = told.stream().map(s -> SeenText.read(s, rig.rig())).toList();
+    List<Observation> observations = SeenText.all(told, rig.rig());
     FaultWords words = new FaultWords(rig.rig());
     FaultFinder.Finding found =
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE);
@@ -119,8 +116,8 @@ class FaultController {
                     o -> Address.of("/rigs/{id}/fault", Map.of("on", List.of(o)), rig.id()))));
     model.addAttribute("picked", Set.of(on));
     if (!on.isEmpty()) {
-      model.addAttribute("chosen", Complaints.label(rig.rig(), on));
       model.addAttribute("things", Complaints.at(rig.rig(), noted.setting(), on));
+      model.addAttribute("chosen", new FaultWords(rig.rig()).label(on));
     }
     List<Complaints.Group> groups = new ArrayList<>(told(rig));
     groups.addAll(Complaints.of(rig.rig(), noted.setting()));

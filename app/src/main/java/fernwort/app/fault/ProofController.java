@@ -11,11 +11,13 @@ import fernwort.app.web.Done;
 import fernwort.core.diary.Entry;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
+import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.fault.Proof;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.SignalState;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -24,6 +26,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -43,11 +46,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 @RequestMapping("/rigs/{id}/fault/proof")
 class ProofController {
-
-  /** A change of a level that a person would see (m³). */
-  private static final double SEEN = 0.7e-3;
-
-  private static final int MOST = 40;
 
   private final Descriptions rigs;
   private final States states;
@@ -69,29 +67,21 @@ class ProofController {
   /** A handle as it has to stand for the look. */
   record Handle(String label, String place, String position) {}
 
-  /** What was found, with what was seen first. */
-  private record Case(
-      OpenRig rig, State noted, Observation complaint, FaultWords words, Optional<String> note) {}
+  /** What was seen, the first thing first. */
+  private record Case(OpenRig rig, State noted, List<Observation> seen, FaultWords words) {
+
+    private Observation complaint() {
+      return seen.getFirst();
+    }
+  }
 
   private Case open(String id, List<String> seen) {
     OpenRig rig = rigs.open(id);
-    State noted = states.of(rig).state();
-    List<Observation> observations =
-        seen.stream()
-            .filter(s -> !s.isBlank())
-            .limit(MOST)
-            .map(s -> SeenText.read(s, rig.rig()))
-            .toList();
+    List<Observation> observations = SeenText.all(seen, rig.rig());
     if (observations.isEmpty()) {
       throw new Refusal(Says.BEGIN_ANEW.with());
     }
-    FaultWords words = new FaultWords(rig.rig());
-    Optional<String> note =
-        desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE).likely().stream()
-            .findFirst()
-            .map(FaultFinder.Likely::fault)
-            .map(f -> Says.FOUND.filled(words.wrong(f).toString(), words.mend(f.kind())));
-    return new Case(rig, noted, observations.getFirst(), words, note);
+    return new Case(rig, states.of(rig).state(), observations, new FaultWords(rig.rig()));
   }
 
   /** It was mended: from now on it is looked at again. */
@@ -169,7 +159,7 @@ class ProofController {
                   open.complaint(),
                   Duration.between(mended, clock.instant()).toMillis() / 1e3,
                   readings(open.rig(), s, mended),
-                  SEEN);
+                  seen(open));
       model.addAttribute("sensor", s.name());
       model.addAttribute("gone", gone);
       if (gone) {
@@ -178,11 +168,18 @@ class ProofController {
     });
   }
 
-  /** Noted once, however often the page asks. */
+  /** What was found is noted once, however often the page asks. */
   private void note(Case open, Told told, String who) {
     String key = open.rig().id() + told.since() + String.join(" ", told.seen());
     String entry = UUID.nameUUIDFromBytes(key.getBytes(StandardCharsets.UTF_8)).toString();
-    open.note()
+    desk
+        .of(open.rig())
+        .find(open.noted(), open.seen(), FaultFinder.Feeling.PLACE_BY_PLACE)
+        .likely()
+        .stream()
+        .findFirst()
+        .map(FaultFinder.Likely::fault)
+        .map(f -> Says.FOUND.filled(open.words().wrong(f).toString(), open.words().mend(f.kind())))
         .ifPresent(
             n -> diary.add(open.rig(), new Entry(entry, clock.instant(), new Entry.Note(n)), who));
   }
@@ -199,6 +196,13 @@ class ProofController {
     return "redirect:/rigs/" + id + "/log";
   }
 
+  /** A change that a person would see of the level that is watched (m³). */
+  private static double seen(Case open) {
+    return open.complaint().kind() == Look.LEVEL
+        ? Proof.seen(open.rig().network().room(open.complaint().on()).capacity())
+        : 0;
+  }
+
   /** The signal that can tell whether something is gone, if there is one. */
   private Optional<SignalNow> sensor(OpenRig rig, Observation complaint) {
     if (!live.isLive(rig.id()) || !Proof.canBeTold(complaint)) {
@@ -212,8 +216,16 @@ class ProofController {
         };
     return live.signals(rig.id()).stream()
         .filter(s -> s.is(kind))
-        .filter(s -> Stream.of(s.part(), s.place(), s.tray()).anyMatch(complaint.on()::equals))
+        .filter(s -> isAt(rig.rig(), s, complaint.on()))
         .findFirst();
+  }
+
+  /** What lies in a tray or at a part lies in its place, too. */
+  private static boolean isAt(Rig rig, SignalNow sensor, String on) {
+    return Stream.of(sensor.part(), sensor.tray())
+            .filter(Objects::nonNull)
+            .anyMatch(p -> p.equals(on) || rig.part(p).place().equals(on))
+        || on.equals(sensor.place());
   }
 
   private List<Proof.Reading> readings(OpenRig rig, SignalNow sensor, Instant mended) {

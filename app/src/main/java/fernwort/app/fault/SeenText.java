@@ -3,6 +3,7 @@ package fernwort.app.fault;
 import fernwort.core.fault.Observation;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -10,6 +11,9 @@ import java.util.stream.Collectors;
 
 /** What was seen, as it stands in the address of a page: kind, part, value, seconds, handles. */
 final class SeenText {
+
+  /** Nobody looks at more. */
+  static final int MOST = 40;
 
   private static final String BETWEEN = "~";
   // No comma: the address would be read as several.
@@ -35,6 +39,15 @@ final class SeenText {
             .entrySet().stream()
                 .map(e -> e.getKey() + "=" + e.getValue())
                 .collect(Collectors.joining(HANDLE)));
+  }
+
+  /**
+   * Reads all that stands in an address.
+   *
+   * @throws Refusal when one was not written by this, or the rig has no such part any more
+   */
+  static List<Observation> all(List<String> texts, Rig rig) {
+    return texts.stream().filter(t -> !t.isBlank()).limit(MOST).map(t -> read(t, rig)).toList();
   }
 
   /**

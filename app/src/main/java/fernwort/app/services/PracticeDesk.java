@@ -34,6 +34,7 @@ import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Service;
 
 /**
@@ -196,11 +197,7 @@ public class PracticeDesk {
             clock.instant());
     open.put(made.id(), made);
     if (exercise instanceof FindIt hidden) {
-      CompletableFuture<Optional<Integer>> looks = new CompletableFuture<>();
-      best.put(made.id(), looks);
-      Thread.ofVirtual()
-          .name("best-looks")
-          .start(() -> looks.completeAsync(() -> hidden.best(faults.of(rig)), Runnable::run));
+      best.put(made.id(), aside("best-looks", () -> hidden.best(faults.of(rig))));
     }
     return made;
   }
@@ -348,10 +345,7 @@ public class PracticeDesk {
     return lessons.get(
         key,
         k -> {
-          CompletableFuture<List<HandOver.Lesson>> all = new CompletableFuture<>();
-          Thread.ofVirtual()
-              .name("lessons-soon")
-              .start(() -> all.completeAsync(() -> lessons(rig), Runnable::run));
+          CompletableFuture<List<HandOver.Lesson>> all = aside("lessons-soon", () -> lessons(rig));
           all.whenComplete((done, failed) -> {
             if (failed != null) {
               lessons.invalidate(key);
@@ -359,6 +353,10 @@ public class PracticeDesk {
           });
           return all;
         });
+  }
+
+  private static <T> CompletableFuture<T> aside(String name, Supplier<T> work) {
+    return CompletableFuture.supplyAsync(work, run -> Thread.ofVirtual().name(name).start(run));
   }
 
   /** From handles at rest and tanks half full: what somebody finds who takes a rig over. */

@@ -20,8 +20,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
- * What twenty sensors that speak once a second leave in the file: an hour at full rate is kept as
- * it comes, a year is reckoned from it. Hourly means stay for good, all else for days.
+ * What twenty sensors that speak once a second leave in the file: a day of every value, sixty days
+ * of means of ten minutes, and the hourly means of a year, which stay for good.
  */
 @Tag("sweep")
 class FileGrowthTest {

@@ -169,7 +169,7 @@ public final class FaultWords {
                   : Says.LISTEN_CLOSED.with(label);
       case LEVEL ->
           (look.positions().isEmpty() ? Says.WATCH_LEVEL : Says.WATCH_LEVEL_CLOSED)
-              .with(label, Math.round(look.seconds().orElse(300.0) / MINUTE));
+              .with(label, Math.round(look.watched() / MINUTE));
       case DRAIN -> Says.WATCH_THE_DRAIN.with(open.orElse(label));
       case WET -> Says.FEEL_FOR_WATER.with(label);
       case BUCKET -> Says.RUN_INTO_BUCKET.with(label);

@@ -25,6 +25,9 @@ public record Observation(
   /** The value that tells nothing. */
   public static final String UNSURE = "unsure";
 
+  /** After so long, where nobody says (s). */
+  private static final double USUAL = 300;
+
   /** What is seen where something was opened or felt along, and is well. */
   static final String FINE = "fine";
 
@@ -87,6 +90,11 @@ public record Observation(
                     Arrays.stream(Look.values())
                         .map(Look::written)
                         .collect(Collectors.joining(", ")))));
+  }
+
+  /** Returns after how long something that changes slowly is looked at again (s). */
+  double watched() {
+    return seconds.orElse(USUAL);
   }
 
   /** Returns it with what was seen. */

@@ -49,14 +49,6 @@ final class Prediction {
   /** A drip that wets what is below it (m³/s): 0.02 L/min. */
   private static final double WETS = 0.02e-3 / 60;
 
-  /** A change of a level that a person sees (m³), or this share of the tank. */
-  private static final double SEEN = 0.7e-3;
-
-  private static final double SEEN_SHARE = 0.01;
-
-  /** A level is looked at again after so long, where nobody says (s). */
-  private static final double USUAL = 300;
-
   /** Later than this, water at a tap is what comes after a while (s). */
   private static final double LATER = 60;
 
@@ -376,8 +368,8 @@ final class Prediction {
       return Optional.of("steady");
     }
     double start = state(believed).volume(tank);
-    double least = Math.max(SEEN, SEEN_SHARE * network.room(tank).capacity());
-    return run(believed, of.seconds().orElse(USUAL))
+    double least = Proof.seen(network.room(tank).capacity());
+    return run(believed, of.watched())
         .map(o -> {
           double got = o.volumes().getOrDefault(tank, 0.0) - start;
           return got > least ? "rises" : got < -least ? "falls" : "steady";
@@ -423,7 +415,7 @@ final class Prediction {
         .isPresent()) {
       return Optional.of("smells");
     }
-    return run(believed, of.seconds().orElse(USUAL))
+    return run(believed, of.watched())
         .map(o -> o.backsUp().contains(of.on()) ? "backs-up" : "normal");
   }
 

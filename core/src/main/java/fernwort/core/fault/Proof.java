@@ -8,8 +8,10 @@ public final class Proof {
   /** A pump that is silent for so long with all taps closed does not run on (s); own choice. */
   private static final double SILENT_FOR = 120;
 
-  /** A level is watched for so long, where nobody says (s). */
-  private static final double USUAL = 300;
+  /** A change of a level that a person sees (m³), or this share of the tank. */
+  private static final double SEEN = 0.7e-3;
+
+  private static final double SEEN_SHARE = 0.01;
 
   private Proof() {}
 
@@ -20,6 +22,15 @@ public final class Proof {
    * @param value a level in m³; of a contact 1 (no unit) for on, running or wet, else 0
    */
   public record Reading(double after, double value) {}
+
+  /**
+   * Returns the least change of a level that a person sees (m³).
+   *
+   * @param capacity of the tank (m³)
+   */
+  public static double seen(double capacity) {
+    return Math.max(SEEN, SEEN_SHARE * capacity);
+  }
 
   /** Tells whether a sensor can prove it: water on a floor, a pump that is heard, a level. */
   public static boolean canBeTold(Observation complaint) {
@@ -50,7 +61,7 @@ public final class Proof {
           complaint.value().equals("silent") ? last != 0 : isSilent(now, readings, SILENT_FOR);
       case LEVEL -> {
         double change = last - readings.getFirst().value();
-        boolean watched = now >= complaint.seconds().orElse(USUAL);
+        boolean watched = now >= complaint.watched();
         yield switch (complaint.value()) {
           case "steady" -> change >= seen;
           case "falls" -> watched && change > -seen;

@@ -65,7 +65,7 @@ class DrillApiController {
 
   /**
    * An exercise. Of a job its name and best turns; of what-if the places to choose from; of find
-   * what is seen first; of an emergency the line that is off.
+   * what is seen first; of an emergency the line that is off or leaks, or the tank that runs over.
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   record Given(
@@ -79,7 +79,8 @@ class DrillApiController {
       @Nullable Integer best,
       @Nullable List<String> places,
       @Nullable Sign sign,
-      @Nullable String line) {}
+      @Nullable String line,
+      @Nullable String tank) {}
 
   /** Something that is seen, as the call that finds faults takes it. */
   @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -199,7 +200,12 @@ class DrillApiController {
         exercise instanceof Drill d ? d.best() : null,
         exercise instanceof WhatIf w ? w.choices() : null,
         exercise instanceof FindIt f ? Sign.of(f.sign()) : null,
-        exercise instanceof Emergency e ? e.line() : null);
+        exercise instanceof Emergency e && !isOver(e) ? e.on() : null,
+        exercise instanceof Emergency e && isOver(e) ? e.on() : null);
+  }
+
+  private static boolean isOver(Emergency emergency) {
+    return emergency.mishap() == Emergency.Mishap.RUNS_OVER;
   }
 
   @PostMapping("/{drill}/done")

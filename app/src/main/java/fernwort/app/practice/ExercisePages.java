@@ -163,7 +163,13 @@ class ExercisePages {
 
   private String emergency(
       Rig rig, PracticeDesk.Open given, Emergency hose, List<String> told, Model model) {
-    model.addAttribute("line", label(rig, hose.line()));
+    model.addAttribute(
+        "what",
+        switch (hose.mishap()) {
+          case COMES_OFF -> Says.IS_OFF.filled(label(rig, hose.on()));
+          case LEAKS -> Says.LEAKS.filled(label(rig, hose.on()));
+          case RUNS_OVER -> Says.RUNS_OVER.filled(rig.part(hose.on()).label());
+        });
     boolean done = !told.isEmpty();
     model.addAttribute("done", done);
     if (done) {

@@ -96,7 +96,7 @@ class PracticeController {
     return switch (key) {
       case "what-if" -> Says.WHERE_THE_WATER_GOES.text();
       case "find" -> Says.SOMETHING_IS_WRONG.text();
-      case "emergency" -> Says.A_HOSE_COMES_OFF.text();
+      case "emergency" -> Says.WATER_RUNS_OUT.text();
       default -> desk.job(rig, key).map(j -> j.title().toString()).orElse(key);
     };
   }

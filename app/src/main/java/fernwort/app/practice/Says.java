@@ -9,6 +9,9 @@ enum Says implements Phrase {
 
   // ExercisePages: where water goes, a hidden fault, a hose that is off.
   HOLDS("{}: {}"),
+  IS_OFF("{} is off, and water runs out"),
+  LEAKS("{} leaks, and water runs out"),
+  RUNS_OVER("{} is full and runs over"),
   LINE_FROM_TO("“{}” from {} to {}"),
   RIGHT("right: water goes there"),
   WATER_GOES_THERE("missed: water goes there"),
@@ -34,7 +37,7 @@ enum Says implements Phrase {
   // PracticeController: what was practised, and what is.
   WHERE_THE_WATER_GOES("Where does the water go?"),
   SOMETHING_IS_WRONG("Something is wrong"),
-  A_HOSE_COMES_OFF("A hose comes off"),
+  WATER_RUNS_OUT("Water runs out: stop it"),
   PASSED_ON("passed on {}, again from {}"),
   MISSED_SO_FAR("not passed yet, again from {}"),
   PASSED_THE("passed on {}"),

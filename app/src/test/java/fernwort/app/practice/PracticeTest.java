@@ -137,9 +137,10 @@ class PracticeTest {
   @Test
   void aHoseThatIsOffIsStoppedByOneTurnAgainstTheClock() throws IOException {
     JsonNode drill = drawn("emergency");
-    assertThat(drill.get("line").asString()).isNotBlank();
+    assertThat(drill.has("line") ^ drill.has("tank")).isTrue();
     String page = "/rigs/tern/practise/" + drill.get("id").asString();
-    assertThat(Jsoup.parse(copy.get(page).body()).text()).contains("is off, and water runs out");
+    assertThat(Jsoup.parse(copy.get(page).body()).text())
+        .containsPattern("is off|leaks|is full and runs over");
     JsonNode right = judged(drill, "{\"acts\":[]}").get("right");
     assertThat(right.size()).isPositive();
     assertThat(judged(drill, "{\"acts\":[" + right.get(0) + "]}").get("passed").asBoolean())

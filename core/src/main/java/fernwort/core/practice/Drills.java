@@ -103,17 +103,32 @@ public final class Drills {
     return Optional.empty();
   }
 
-  /** Draws a hose that has come off while the rig is in use. */
+  /** Draws water that runs where it should not while the rig is in use. */
   public Optional<Emergency> emergency(Random random) {
-    List<Line> lines = network.rig().lines();
+    Emergency.Mishap[] all = Emergency.Mishap.values();
     for (int i = 0; i < TRIES && !jobs.isEmpty(); i++) {
-      String line = lines.get(random.nextInt(lines.size())).id();
-      Optional<Emergency> drawn = inUse(random).flatMap(s -> Emergency.of(network.rig(), s, line));
+      Emergency.Mishap mishap = all[random.nextInt(all.length)];
+      Optional<Emergency> drawn = inUse(random).flatMap(s -> emergency(mishap, s, random));
       if (drawn.isPresent()) {
         return drawn;
       }
     }
     return Optional.empty();
+  }
+
+  private Optional<Emergency> emergency(Emergency.Mishap mishap, State state, Random random) {
+    List<Line> lines = network.rig().lines();
+    return switch (mishap) {
+      case COMES_OFF, LEAKS ->
+          Emergency.of(network.rig(), state, mishap, lines.get(random.nextInt(lines.size())).id());
+      case RUNS_OVER -> {
+        List<Part> tanks = network.tanks();
+        yield tanks.isEmpty()
+            ? Optional.empty()
+            : Emergency.over(
+                network, plans.hydraulics(), state, tanks.get(random.nextInt(tanks.size())).id());
+      }
+    };
   }
 
   /** Hides a fault in a rig that is in use. */

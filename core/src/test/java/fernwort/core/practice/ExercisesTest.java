@@ -6,6 +6,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultyRig;
+import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
@@ -19,6 +20,7 @@ import fernwort.core.network.Turn;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Simulation;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -27,6 +29,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -60,12 +64,14 @@ class ExercisesTest {
 
   @ParameterizedTest
   @ValueSource(strings = {"marginalia", "tern"})
-  void theTurnsThatAreCalledRightStopAHoseThatIsOffAndOthersDoNot(String demo) {
+  void theTurnsThatAreCalledRightStopAHoseThatIsOffOrLeaksAndOthersDoNot(String demo) {
     Rig rig = DemoRig.called(demo).rig();
     Drills drills = drills(rig);
     for (int i = 0; i < DRILLS; i++) {
-      Emergency hose = drills.emergency(random).orElseThrow();
-      FaultyRig off = FaultyRig.of(rig, new Fault(hose.line(), FaultKind.DETACHED)).orElseThrow();
+      Emergency hose = drawn(drills, h -> h.mishap() != Emergency.Mishap.RUNS_OVER);
+      FaultKind wrong =
+          hose.mishap() == Emergency.Mishap.LEAKS ? FaultKind.LEAKING : FaultKind.DETACHED;
+      FaultyRig off = FaultyRig.of(rig, new Fault(hose.on(), wrong)).orElseThrow();
       Hydraulics hydraulics = Hydraulics.of(Network.of(off.rig()));
       for (var part : rig.handles().toList()) {
         for (var position : part.kind().positions()) {
@@ -82,6 +88,38 @@ class ExercisesTest {
         }
       }
     }
+  }
+
+  private Emergency drawn(Drills drills, Predicate<Emergency> such) {
+    return Stream.generate(() -> drills.emergency(random).orElseThrow())
+        .filter(such)
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"marginalia", "tern"})
+  void aTankThatRunsOverIsStoppedByTheTurnsThatAreCalledRightWhenItIsRun(String demo) {
+    Rig rig = DemoRig.called(demo).rig();
+    Drills drills = drills(rig);
+    Network network = Network.of(rig);
+    for (int i = 0; i < DRILLS / 2; i++) {
+      Emergency over = drawn(drills, e -> e.mishap() == Emergency.Mishap.RUNS_OVER);
+      double left = runsOut(network, over.from());
+      assertThat(left).isGreaterThan(0.4e-3);
+      for (Turn turn : over.right()) {
+        assertThat(runsOut(network, over.from().with(turn.part(), turn.position())))
+            .as("%s: %s", demo, turn)
+            .isLessThan(left / 2);
+      }
+    }
+  }
+
+  /** What runs out at all ends in half a minute (m³). */
+  private static double runsOut(Network network, State state) {
+    Simulation run = Simulation.start(network, Hydraulics.of(network), state, Conditions.ORDINARY);
+    run.runTo(30);
+    return run.moment().totals().out().values().stream().mapToDouble(v -> v).sum();
   }
 
   private static double elsewhere(Flows flows, FaultyRig off) {

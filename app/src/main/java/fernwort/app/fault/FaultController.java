@@ -40,6 +40,9 @@ class FaultController {
   /** So many faults are shown as likely. */
   private static final int SHOWN = 4;
 
+  /** As likely as that, beside what was found (share of its share); own choice. */
+  private static final double ALIKE = 0.4;
+
   /** So many faults are named for what an answer would mean. */
   private static final int MEANT = 2;
 
@@ -101,7 +104,7 @@ class FaultController {
     found
         .next()
         .ifPresentOrElse(
-            n -> next(n, told, words, model), () -> end(found, observations, words, model));
+            n -> next(n, told, words, model), () -> end(rig, found, observations, words, model));
     return "fault/find";
   }
 
@@ -200,10 +203,26 @@ class FaultController {
     return all;
   }
 
-  private static void end(
-      FaultFinder.Finding found, List<Observation> observations, FaultWords words, Model model) {
+  /** What cannot be told from it without undoing something is named beside what was found. */
+  private void end(
+      OpenRig rig,
+      FaultFinder.Finding found,
+      List<Observation> observations,
+      FaultWords words,
+      Model model) {
     if (!found.likely().isEmpty()) {
-      Fault fault = found.likely().getFirst().fault();
+      FaultFinder.Likely first = found.likely().getFirst();
+      Fault fault = first.fault();
+      model.addAttribute(
+          "alike",
+          found.likely().stream()
+              .skip(1)
+              .filter(l -> l.share() > ALIKE * first.share())
+              .map(FaultFinder.Likely::fault)
+              .filter(f -> !desk.of(rig).isMendedAs(fault, f))
+              .limit(MEANT)
+              .map(f -> words.wrong(f).toString())
+              .toList());
       model.addAttribute("wrong", words.wrong(fault).toString());
       model.addAttribute("picked", Set.of(fault.on()));
       model.addAttribute("mend", words.mend(fault.kind()));

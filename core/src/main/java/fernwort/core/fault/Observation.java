@@ -2,11 +2,13 @@ package fernwort.core.fault;
 
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -75,9 +77,13 @@ public record Observation(
 
   /** Returns the lines that end in a place: those that are felt along there. */
   static Stream<Line> linesIn(Rig rig, String place) {
+    Set<String> there =
+        rig.parts().stream()
+            .filter(p -> p.place().equals(place))
+            .map(Part::id)
+            .collect(Collectors.toSet());
     return rig.lines().stream()
-        .filter(l ->
-            Stream.of(l.from(), l.to()).anyMatch(e -> rig.part(e.part()).place().equals(place)));
+        .filter(l -> there.contains(l.from().part()) || there.contains(l.to().part()));
   }
 
   /** Returns the look that programs call so. */

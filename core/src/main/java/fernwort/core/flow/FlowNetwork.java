@@ -1,7 +1,6 @@
 package fernwort.core.flow;
 
-import java.util.ArrayList;
-import java.util.List;
+import java.util.Arrays;
 
 /**
  * Junctions, whose heads are wanted, and reservoirs, whose heads are known, joined by links.
@@ -17,11 +16,11 @@ public final class FlowNetwork {
   final Loss[] losses;
 
   private FlowNetwork(Builder builder) {
-    fixed = builder.fixed.stream().mapToDouble(Double::doubleValue).toArray();
-    height = builder.height.stream().mapToDouble(Double::doubleValue).toArray();
-    from = builder.from.stream().mapToInt(Integer::intValue).toArray();
-    to = builder.to.stream().mapToInt(Integer::intValue).toArray();
-    losses = builder.losses.toArray(Loss[]::new);
+    fixed = Arrays.copyOf(builder.fixed, builder.nodes);
+    height = Arrays.copyOf(builder.height, builder.nodes);
+    from = Arrays.copyOf(builder.from, builder.links);
+    to = Arrays.copyOf(builder.to, builder.links);
+    losses = Arrays.copyOf(builder.losses, builder.links);
   }
 
   /** Starts a network. */
@@ -70,16 +69,32 @@ public final class FlowNetwork {
    * @throws UnsettledException when the steps do not settle, with the link that moves most
    */
   public SteadyFlow solve() {
-    return new Newton(this).solve();
+    return new Newton(this, new ReducedNetwork(this)).solve();
+  }
+
+  /**
+   * Does the same, with what is known of networks that are joined alike.
+   *
+   * @param reductions what is known; more is added
+   * @throws UnsettledException when the steps do not settle, with the link that moves most
+   */
+  public SteadyFlow solve(Reductions reductions) {
+    return new Newton(this, reductions.of(this)).solve();
   }
 
   /** Adds nodes and links one by one. */
   public static final class Builder {
-    private final List<Double> fixed = new ArrayList<>();
-    private final List<Double> height = new ArrayList<>();
-    private final List<Integer> from = new ArrayList<>();
-    private final List<Integer> to = new ArrayList<>();
-    private final List<Loss> losses = new ArrayList<>();
+
+    /** Room for the nodes and links of an ordinary rig to begin with. */
+    private static final int ROOM = 64;
+
+    private double[] fixed = new double[ROOM];
+    private double[] height = new double[ROOM];
+    private int[] from = new int[ROOM];
+    private int[] to = new int[ROOM];
+    private Loss[] losses = new Loss[ROOM];
+    private int nodes;
+    private int links;
 
     private Builder() {}
 
@@ -90,9 +105,7 @@ public final class FlowNetwork {
      * @return its number
      */
     public int junction(double atHeight) {
-      fixed.add(Double.NaN);
-      height.add(atHeight);
-      return fixed.size() - 1;
+      return node(Double.NaN, atHeight);
     }
 
     /**
@@ -101,9 +114,17 @@ public final class FlowNetwork {
      * @return its number
      */
     public int reservoir(double head) {
-      fixed.add(head);
-      height.add(head);
-      return fixed.size() - 1;
+      return node(head, head);
+    }
+
+    private int node(double head, double atHeight) {
+      if (nodes == fixed.length) {
+        fixed = Arrays.copyOf(fixed, 2 * nodes);
+        height = Arrays.copyOf(height, 2 * nodes);
+      }
+      fixed[nodes] = head;
+      height[nodes] = atHeight;
+      return nodes++;
     }
 
     /**
@@ -112,10 +133,15 @@ public final class FlowNetwork {
      * @return its number
      */
     public int link(int first, int second, Loss loss) {
-      from.add(first);
-      to.add(second);
-      losses.add(loss);
-      return losses.size() - 1;
+      if (links == losses.length) {
+        from = Arrays.copyOf(from, 2 * links);
+        to = Arrays.copyOf(to, 2 * links);
+        losses = Arrays.copyOf(losses, 2 * links);
+      }
+      from[links] = first;
+      to[links] = second;
+      losses[links] = loss;
+      return links++;
     }
 
     /** Returns the network. */

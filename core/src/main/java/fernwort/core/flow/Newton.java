@@ -69,9 +69,9 @@ final class Newton {
   /** By how much its flow falls for it (m³/s per m). */
   private double slowing;
 
-  Newton(FlowNetwork network) {
+  Newton(FlowNetwork network, ReducedNetwork skeleton) {
     this.network = network;
-    skeleton = new ReducedNetwork(network);
+    this.skeleton = skeleton;
     live = skeleton.live;
     links = live.length;
     flow = new double[links];
@@ -85,8 +85,8 @@ final class Newton {
         head[v] = skeleton.fixed[v];
       }
     }
-    matrix = structure();
-    spots = spots();
+    matrix = skeleton.pattern.matrix();
+    spots = skeleton.pattern.spots();
     right = new DMatrixRMaj(skeleton.rows, 1);
     solution = new DMatrixRMaj(skeleton.rows, 1);
   }
@@ -97,55 +97,6 @@ final class Newton {
 
   private int rowTo(int i) {
     return skeleton.row[network.to[live[i]]];
-  }
-
-  private DMatrixSparseCSC structure() {
-    int n = skeleton.rows;
-    long[] cells = new long[n + 2 * links];
-    int count = 0;
-    for (int r = 0; r < n; r++) {
-      cells[count++] = (long) r * n + r;
-    }
-    for (int i = 0; i < links; i++) {
-      int a = rowFrom(i);
-      int b = rowTo(i);
-      if (a >= 0 && b >= 0 && a != b) {
-        cells[count++] = (long) a * n + b;
-        cells[count++] = (long) b * n + a;
-      }
-    }
-    Arrays.sort(cells, 0, count);
-    DMatrixSparseCSC made = new DMatrixSparseCSC(n, n, count);
-    int distinct = 0;
-    for (int k = 0; k < count; k++) {
-      if (k == 0 || cells[k] != cells[k - 1]) {
-        made.nz_rows[distinct++] = (int) (cells[k] % n);
-        made.col_idx[(int) (cells[k] / n) + 1] = distinct;
-      }
-    }
-    made.nz_length = distinct;
-    made.indicesSorted = true;
-    return made;
-  }
-
-  /** Where in the matrix each link adds: its two diagonal and its two mixed cells; −1 for none. */
-  private int[] spots() {
-    int[] found = new int[4 * links];
-    for (int i = 0; i < links; i++) {
-      int a = rowFrom(i);
-      int b = rowTo(i);
-      boolean mixed = a >= 0 && b >= 0 && a != b;
-      found[4 * i] = a >= 0 && a != b ? spot(a, a) : -1;
-      found[4 * i + 1] = b >= 0 && a != b ? spot(b, b) : -1;
-      found[4 * i + 2] = mixed ? spot(a, b) : -1;
-      found[4 * i + 3] = mixed ? spot(b, a) : -1;
-    }
-    return found;
-  }
-
-  private int spot(int row, int column) {
-    return Arrays.binarySearch(
-        matrix.nz_rows, matrix.col_idx[column], matrix.col_idx[column + 1], row);
   }
 
   SteadyFlow solve() {

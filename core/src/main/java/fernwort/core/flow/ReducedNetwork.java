@@ -32,8 +32,14 @@ final class ReducedNetwork {
   /** Head of each node that has a known one (m), one junction of each closed loop among them. */
   final double[] fixed;
 
+  /** Where its equations have cells. */
+  final Pattern pattern;
+
   private final FlowNetwork network;
   private final int[][] linksAt;
+
+  /** Whether a junction was given a head, which depends on heights and not on what joins what. */
+  private boolean pinned;
 
   ReducedNetwork(FlowNetwork network) {
     this.network = network;
@@ -54,6 +60,29 @@ final class ReducedNetwork {
     List<BitSet> neighbours = neighbours();
     pinLoops();
     rows = number(neighbours);
+    pattern = new Pattern(network, live, row, rows);
+  }
+
+  /** The same for a network that is joined alike and differs in heads and losses alone. */
+  private ReducedNetwork(ReducedNetwork like, FlowNetwork network) {
+    this.network = network;
+    fixed = network.fixed;
+    linksAt = like.linksAt;
+    dead = like.dead;
+    live = like.live;
+    row = like.row;
+    rows = like.rows;
+    pattern = like.pattern;
+  }
+
+  /** Tells whether the same would be found for every network that is joined alike. */
+  boolean isOfShapeAlone() {
+    return !pinned;
+  }
+
+  /** Returns the same for a network that is joined alike and differs in heads and losses alone. */
+  ReducedNetwork of(FlowNetwork alike) {
+    return new ReducedNetwork(this, alike);
   }
 
   boolean isKnown(int node) {
@@ -141,6 +170,7 @@ final class ReducedNetwork {
             highest = moving[v] && network.height[v] > network.height[highest] ? v : highest;
           }
           fixed[highest] = network.height[highest];
+          pinned = true;
         }
       }
     }

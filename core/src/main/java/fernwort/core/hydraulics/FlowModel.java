@@ -1,6 +1,7 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.FlowNetwork;
+import fernwort.core.flow.Reductions;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.Venting;
 import fernwort.core.hydraulics.RigNetwork.Gate;
@@ -96,8 +97,8 @@ final class FlowModel {
     return built.flowNetwork();
   }
 
-  SteadyFlow solve() {
-    return built.flowNetwork().solve();
+  SteadyFlow solve(Reductions known) {
+    return built.flowNetwork().solve(known);
   }
 
   /** Returns what people call the thing that a link stands for. */
@@ -122,6 +123,9 @@ final class FlowModel {
 
   /** Takes away the airy ports where the water pushes out; tells whether there were any. */
   boolean dropFull(SteadyFlow flow, Set<Integer> airy, Set<Integer> full) {
+    if (airy.isEmpty()) {
+      return false;
+    }
     List<Integer> pushing =
         airy.stream().filter(v -> flow.flows()[built.airLink(v)] > STILL).toList();
     pushing.forEach(airy::remove);

@@ -2,6 +2,7 @@ package fernwort.core.hydraulics;
 
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
+import fernwort.core.flow.Reductions;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.flow.UnsettledException;
 import fernwort.core.kind.machine.Pump;
@@ -53,6 +54,8 @@ public final class Hydraulics {
   private final Network network;
   private final LinePipes pipes;
   private final Vents vents;
+
+  private final Reductions reductions = new Reductions();
 
   /** The passages asked for last: a run asks for the same from step to step. */
   private volatile @Nullable OpenGraph graph;
@@ -214,7 +217,7 @@ public final class Hydraulics {
 
   private SteadyFlow settle(FlowModel model) {
     try {
-      return model.solve();
+      return model.solve(reductions);
     } catch (UnsettledException e) {
       throw new UnsettledFlowException(
           Says.THE_FLOW_THROUGH_DOES_NOT_SETTLE.filled(model.nameOf(e.link())), e);

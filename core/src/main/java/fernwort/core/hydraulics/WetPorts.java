@@ -91,9 +91,9 @@ final class WetPorts {
     for (Part part : network.sources()) {
       int v = network.first(network.index(part.id()));
       if (part.kind().is(Purpose.HOLDS)) {
-        for (int i = 0; i < part.kind().ports().size(); i++) {
-          if (levels.wet(v + i)) {
-            reach.from(v + i, surface(part));
+        for (int port : network.tankPortsAt(v)) {
+          if (levels.wet(port)) {
+            reach.from(port, surface(part));
           }
         }
       } else if (gives(part)) {

@@ -7,9 +7,9 @@ import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 
 /**
  * Water that waits at some ports without pressure: in a tank, a jug that is held, or outside.
@@ -26,8 +26,7 @@ record Origin(Source source, double surface, int[] ports) {
     for (Part part : network.sources()) {
       int v = network.first(network.index(part.id()));
       if (part.kind().is(Purpose.HOLDS)) {
-        int[] under =
-            IntStream.range(v, v + part.kind().ports().size()).filter(levels::wet).toArray();
+        int[] under = Arrays.stream(network.tankPortsAt(v)).filter(levels::wet).toArray();
         if (under.length > 0) {
           origins.add(
               new Origin(

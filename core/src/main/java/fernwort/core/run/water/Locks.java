@@ -1,10 +1,13 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 
 /**
  * Tanks whose shut-in air is so stiff that they are taken to pass on what they get: air that gives
@@ -19,17 +22,28 @@ public final class Locks {
   private static final double MOST_SWING = 1000;
 
   private final Tanks tanks;
+
+  /** The tanks by their ids, so that the order in which a file lists them decides nothing. */
+  private final int[] byName;
+
   private Set<String> locked = Set.of();
   private double since;
 
   /** Begins with no air locked. */
   public Locks(Tanks tanks) {
     this.tanks = tanks;
+    byName =
+        IntStream.range(0, tanks.count())
+            .boxed()
+            .sorted(Comparator.comparing(tanks::id))
+            .mapToInt(Integer::intValue)
+            .toArray();
   }
 
   /** Makes a copy that goes on by itself, for tanks that were copied. */
   public Locks(Locks other, Tanks tanks) {
     this.tanks = tanks;
+    byName = other.byName;
     locked = other.locked;
     since = other.since;
   }
@@ -64,13 +78,13 @@ public final class Locks {
 
   /** Returns the tank that keeps a step short, when it is for its air. */
   public OptionalInt stiff(Rates start, Rates end) {
-    int stiffest = 0;
-    for (int i = 0; i < tanks.count(); i++) {
-      double change = Math.abs(end.gains()[i] - start.gains()[i]);
-      double most = Math.abs(end.gains()[stiffest] - start.gains()[stiffest]);
-      stiffest = change > most ? i : stiffest;
-    }
-    return standsAgainst(stiffest, start, end) ? OptionalInt.of(stiffest) : OptionalInt.empty();
+    double[] change = new double[tanks.count()];
+    Arrays.setAll(change, i -> Math.abs(end.gains()[i] - start.gains()[i]));
+    double most = Arrays.stream(change).max().orElse(0);
+    // Of two between which water moves, one gains what the other loses, but for rounding.
+    return Arrays.stream(byName)
+        .filter(i -> change[i] >= most - Rates.STILL && standsAgainst(i, start, end))
+        .findFirst();
   }
 
   /**
@@ -134,7 +148,7 @@ public final class Locks {
 
   /** The first tank with its air shut in, not locked yet, of which something holds. */
   private OptionalInt first(Rates start, Rates end, IntPredicate holds) {
-    for (int i = 0; i < tanks.count(); i++) {
+    for (int i : byName) {
       if (standsAgainst(i, start, end) && !locked.contains(tanks.id(i)) && holds.test(i)) {
         return OptionalInt.of(i);
       }

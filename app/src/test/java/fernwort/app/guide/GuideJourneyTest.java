@@ -208,6 +208,7 @@ class GuideJourneyTest extends Answering {
     }
   }
 
+  @Tag("sweep")
   @Test
   void byKeyboardAloneTheSameVanIsDescribedFromEndToEnd() {
     byKeys = true;

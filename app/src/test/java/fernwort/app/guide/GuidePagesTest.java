@@ -13,6 +13,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -26,6 +27,7 @@ class GuidePagesTest extends Answering {
     return COPY;
   }
 
+  @Tag("sweep")
   @Test
   void everyPageOfQuestionsCanBeReadByAll() throws IOException {
     page = COPY.page();

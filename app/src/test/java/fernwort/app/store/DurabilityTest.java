@@ -19,6 +19,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -31,6 +32,7 @@ class DurabilityTest {
   private static final List<String> HANDLES =
       List.of("bypass", "heater-in", "heater-out", "mains-valve", "low-overflow-valve");
 
+  @Tag("sweep")
   @Test
   void everyAcknowledgedChangeSurvivesKillingTheProcessAtAnyMoment(@TempDir Path data)
       throws IOException, InterruptedException {

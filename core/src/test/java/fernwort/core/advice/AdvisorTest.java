@@ -2,6 +2,7 @@ package fernwort.core.advice;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.Sampled;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.drain.Filled;
@@ -188,8 +189,7 @@ class AdvisorTest {
   }
 
   static Stream<Rig> rigs() {
-    return Stream.concat(
-        DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    return Sampled.rigs(5);
   }
 
   /** No line offers a job that cannot be done now, and none that does the opposite of its words. */

@@ -3,7 +3,7 @@ package fernwort.core.describe;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.demo.DemoRig;
+import fernwort.core.Sampled;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
@@ -32,8 +32,7 @@ class AdditionTest {
   }
 
   static Stream<Rig> rigs() {
-    return Stream.concat(
-        DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    return Sampled.rigs(5);
   }
 
   @Test

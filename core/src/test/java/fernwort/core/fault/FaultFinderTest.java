@@ -36,7 +36,7 @@ class FaultFinderTest {
   private static final int MOST = 20;
 
   /** So many faults of each rig are hidden; more in the sweep. */
-  private static final int FAULTS = Integer.getInteger("sweep.faults", 4);
+  private static final int FAULTS = Integer.getInteger("sweep.faults", 3);
 
   /** So many drawn rigs of each family, in the sweep. */
   private static final int DRAWN = Math.max(10, FAULTS);

@@ -3,8 +3,7 @@ package fernwort.core.jobs;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.OnRecord;
-import fernwort.core.demo.DemoRig;
-import fernwort.core.demo.ReadyRig;
+import fernwort.core.Sampled;
 import fernwort.core.jobs.find.FillToMark;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Caution;
@@ -43,8 +42,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class JobLawsTest {
 
   static Stream<Rig> rigs() {
-    return Stream.concat(
-        DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    return Sampled.rigs(5);
   }
 
   private static State half(Rig rig) {

@@ -38,7 +38,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 /** Exercises other than jobs: what is called right is so when it is run. */
 class ExercisesTest {
 
-  private static final int DRILLS = Integer.getInteger("sweep.drills", 4);
+  private static final int DRILLS = Integer.getInteger("sweep.drills", 2);
 
   private final Random random = new Random(11);
 

@@ -2,8 +2,7 @@ package fernwort.core.jobs.plan;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.demo.DemoRig;
-import fernwort.core.demo.ReadyRig;
+import fernwort.core.Sampled;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.SmallHouses;
@@ -75,8 +74,7 @@ class PutBackTest {
   }
 
   static Stream<Rig> rigs() {
-    return Stream.concat(
-        DemoRig.all().stream().map(DemoRig::rig), ReadyRig.all().stream().map(ReadyRig::rig));
+    return Sampled.rigs(5);
   }
 
   @ParameterizedTest

@@ -40,7 +40,8 @@ class LabelsTest {
 
   static Stream<Rig> rigs() {
     long seed = System.nanoTime();
-    return Stream.concat(Sampled.rigs(5), LongStream.range(seed, seed + 4).mapToObj(SmallHouses::rig));
+    return Stream.concat(
+        Sampled.rigs(5), LongStream.range(seed, seed + 4).mapToObj(SmallHouses::rig));
   }
 
   private static String plain(int i) {

@@ -164,15 +164,22 @@ public final class FolderOpening {
 
   private static void readAll(Connection connection, String table)
       throws SQLException, IOException {
-    try (Statement statement = connection.createStatement();
-        ResultSet rows = statement.executeQuery("select * from \"" + table + "\"")) {
-      int columns = rows.getMetaData().getColumnCount();
-      while (rows.next()) {
-        for (int i = 1; i <= columns; i++) {
-          if (rows.getObject(i) instanceof Clob text) {
-            try (Reader reader = text.getCharacterStream()) {
-              reader.transferTo(java.io.Writer.nullWriter());
-            }
+    try (Statement statement = connection.createStatement()) {
+      // Row by row: else the database first lays all of a long log into a file of its own.
+      statement.execute("set lazy_query_execution 1");
+      try (ResultSet rows = statement.executeQuery("select * from \"" + table + "\"")) {
+        readAll(rows);
+      }
+    }
+  }
+
+  private static void readAll(ResultSet rows) throws SQLException, IOException {
+    int columns = rows.getMetaData().getColumnCount();
+    while (rows.next()) {
+      for (int i = 1; i <= columns; i++) {
+        if (rows.getObject(i) instanceof Clob text) {
+          try (Reader reader = text.getCharacterStream()) {
+            reader.transferTo(java.io.Writer.nullWriter());
           }
         }
       }

@@ -23,6 +23,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import org.h2.api.ErrorCode;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 
 /**
  * Makes a data folder ready before anything else looks at it: a new one gets an empty database, an
@@ -164,12 +166,12 @@ public final class FolderOpening {
 
   private static void readAll(Connection connection, String table)
       throws SQLException, IOException {
-    try (Statement statement = connection.createStatement()) {
-      // Row by row: else the database first lays all of a long log into a file of its own.
-      statement.execute("set lazy_query_execution 1");
-      try (ResultSet rows = statement.executeQuery("select * from \"" + table + "\"")) {
-        readAll(rows);
-      }
+    // Row by row: else the database first lays all of a long log into a file of its own.
+    ((SessionLocal) connection.unwrap(JdbcConnection.class).getSession())
+        .setLazyQueryExecution(true);
+    try (Statement statement = connection.createStatement();
+        ResultSet rows = statement.executeQuery("select * from \"" + table + "\"")) {
+      readAll(rows);
     }
   }
 

@@ -10,8 +10,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Lets heavy computations in: one at a time for each rig, and as many in all as there are
- * processors. Whoever waits too long is told so instead. Ordinary pages queue as well, beside them:
- * who notes or ticks something does not wait behind those that only look.
+ * processors. Whoever waits too long is told so instead. Ordinary pages queue as well, beside them,
+ * so that who notes or ticks something waits less behind those that only look.
  */
 @Component
 public class Turnstile {

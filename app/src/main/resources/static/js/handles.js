@@ -9,7 +9,7 @@ function box() {
 }
 
 async function show(url, focus) {
-  const answer = await fetch(url);
+  const answer = await fetch(url, { headers: { "X-Script": "true" } });
   if (!answer.ok) return;
   box().innerHTML = await answer.text();
   box().hidden = false;

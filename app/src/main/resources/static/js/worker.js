@@ -237,7 +237,10 @@ self.addEventListener("message", (event) => {
     event.waitUntil(
       Promise.allSettled(
         data.keep.map(async (path) =>
-          remember(path, await fetch(path, { headers: { accept: "text/html" } })),
+          remember(
+            path,
+            await fetch(path, { headers: { accept: "text/html", "x-script": "true" } }),
+          ),
         ),
       ),
     );

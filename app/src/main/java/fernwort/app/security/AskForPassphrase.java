@@ -5,6 +5,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.AuthenticationException;
 import org.springframework.security.web.AuthenticationEntryPoint;
@@ -30,10 +31,13 @@ final class AskForPassphrase implements AuthenticationEntryPoint {
     }
   }
 
+  /** A script says so, and so does the browser, where it says what it asks for at all. */
   static boolean isByScript(HttpServletRequest request) {
+    @Nullable String mode = request.getHeader("Sec-Fetch-Mode");
     return request.getHeader("HX-Request") != null
         || request.getHeader("X-Screen") != null
-        || request.getHeader("X-Script") != null;
+        || request.getHeader("X-Script") != null
+        || mode != null && !mode.equals("navigate");
   }
 
   static void say(HttpServletResponse response, HttpStatus status, String sentence)

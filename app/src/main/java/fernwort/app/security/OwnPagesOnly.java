@@ -29,12 +29,17 @@ final class OwnPagesOnly extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (CHANGES_NOTHING.contains(request.getMethod()) || isOurs(request)) {
+    if (!isChange(request) || isOurs(request)) {
       chain.doFilter(request, response);
     } else {
       AskForPassphrase.say(
           response, HttpStatus.FORBIDDEN, Says.THIS_CAME_FROM_A_PAGE_ELSEWHERE.text());
     }
+  }
+
+  /** Tells whether a request asks for more than to be shown something. */
+  static boolean isChange(HttpServletRequest request) {
+    return !CHANGES_NOTHING.contains(request.getMethod());
   }
 
   private static boolean isOurs(HttpServletRequest request) {

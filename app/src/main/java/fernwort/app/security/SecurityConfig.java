@@ -88,6 +88,7 @@ class SecurityConfig {
     http.csrf(csrf ->
         csrf.csrfTokenRepository(tokens)
             .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
+    http.addFilterBefore(new NoNewSession(), CsrfFilter.class);
     http.authorizeHttpRequests(
         requests -> requests.requestMatchers(OPEN).permitAll().anyRequest().authenticated());
     // After the passphrase people come to the page they wanted, never to a piece of one.

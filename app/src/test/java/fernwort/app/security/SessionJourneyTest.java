@@ -1,6 +1,7 @@
 package fernwort.app.security;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
@@ -10,8 +11,13 @@ import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.FolderOpening;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -74,7 +80,7 @@ class SessionJourneyTest {
       context.clearCookies();
       page.locator("#h-bypass .target").click();
       giveAgain(page);
-      assertThat(page.locator("#board")).containsText("Bypass");
+      assertThat(page.locator("#board")).containsText("Last change");
       assertThat(page.locator("body")).not().containsText("Passphrase of this copy");
       page.reload();
       assertThat(page.locator("#board")).containsText("Last change");
@@ -90,6 +96,43 @@ class SessionJourneyTest {
       page.getByText("Make the card").click();
       giveAgain(page);
       assertThat(page.locator("h2").first()).containsText("Ada with the long name");
+    }
+  }
+
+  /** A cookie that comes late would log out whoever has given the passphrase meanwhile. */
+  @Test
+  void whatAPageAsksForByItselfIsAnsweredWithoutACookie() throws Exception {
+    HttpRequest open = HttpRequest.newBuilder(at("/rigs/tern/board")).build();
+    assertThat(cookies(open)).as("who opens a page is led back to it").hasSize(1);
+    for (String header : List.of("X-Script", "HX-Request")) {
+      assertThat(
+              cookies(HttpRequest.newBuilder(open, (n, v) -> true).header(header, "true").build()))
+          .as(header)
+          .isEmpty();
+    }
+    assertThat(
+            cookies(
+                HttpRequest.newBuilder(open, (n, v) -> true)
+                    .header("Sec-Fetch-Mode", "cors")
+                    .build()))
+        .isEmpty();
+    for (String path : List.of("/rigs/tern/handles/pump", "/api/v1/rigs/tern/log", "/login")) {
+      HttpRequest change =
+          HttpRequest.newBuilder(at(path)).POST(HttpRequest.BodyPublishers.ofString("")).build();
+      assertThat(cookies(change)).as(path).isEmpty();
+    }
+  }
+
+  private static URI at(String path) {
+    return URI.create(copy.address().replace("0.0.0.0", "127.0.0.1") + path);
+  }
+
+  /** The cookies that somebody without any is given. */
+  private static List<String> cookies(HttpRequest request) throws Exception {
+    try (HttpClient stranger = HttpClient.newHttpClient()) {
+      HttpResponse<Void> answer = stranger.send(request, HttpResponse.BodyHandlers.discarding());
+      assertThat(answer.statusCode()).isIn(302, 401);
+      return answer.headers().allValues("Set-Cookie");
     }
   }
 

@@ -2,6 +2,7 @@ package fernwort.app;
 
 import fernwort.app.backup.BackupDoor;
 import fernwort.app.backup.StoredRigs;
+import fernwort.app.compute.Processors;
 import fernwort.app.security.HouseCertificate;
 import fernwort.app.security.ListenRule;
 import fernwort.app.security.PassphraseRule;
@@ -49,6 +50,7 @@ public class Fernwort {
   public static void main(String[] args) {
     // Until the application has its log, nothing that a library says is for the terminal.
     LoggingSystem.get(Fernwort.class.getClassLoader()).beforeInitialize();
+    Processors.share();
     try {
       run(Launch.from(args, System.getenv()));
     } catch (Refusal refusal) {

@@ -24,6 +24,9 @@ class ComputingLimit extends OncePerRequestFilter {
       Pattern.compile(
           "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows|fault.*|practise.*|drills.*)");
 
+  /** Pages and their pieces; files and what is told as it happens go by. */
+  private static final Pattern PAGE = Pattern.compile("/rigs/[^.]*(?<!/stream)");
+
   private final Turnstile turnstile;
 
   ComputingLimit(Turnstile turnstile) {
@@ -38,6 +41,9 @@ class ComputingLimit extends OncePerRequestFilter {
     try {
       if (heavy.find()) {
         turnstile.let(heavy.group(1), () -> within(request, response, chain));
+      } else if (request.getMethod().equals("GET")
+          && PAGE.matcher(request.getRequestURI()).matches()) {
+        turnstile.page(() -> within(request, response, chain));
       } else {
         within(request, response, chain);
       }

@@ -10,7 +10,8 @@ import org.springframework.stereotype.Component;
 
 /**
  * Lets heavy computations in: one at a time for each rig, and as many in all as there are
- * processors. Whoever waits too long is told so instead.
+ * processors. Whoever waits too long is told so instead. Ordinary pages queue as well, beside them:
+ * who notes or ticks something does not wait behind those that only look.
  */
 @Component
 public class Turnstile {
@@ -19,6 +20,10 @@ public class Turnstile {
 
   private final Duration patience;
 
+  /** A page waits no longer than this; a slow reader ahead of it must not keep it out. */
+  private static final Duration PAGE_WAITS = Duration.ofSeconds(3);
+
+  private final Semaphore pages = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
   private final Semaphore all = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
   private final ConcurrentHashMap<String, Place> places = new ConcurrentHashMap<>();
 
@@ -56,6 +61,18 @@ public class Turnstile {
       }
     } finally {
       leave(rig, place);
+    }
+  }
+
+  /** Makes a page when others are done, or when it has waited long enough. */
+  <T> T page(Callable<T> work) throws Exception {
+    boolean inTurn = pages.tryAcquire(PAGE_WAITS.toNanos(), TimeUnit.NANOSECONDS);
+    try {
+      return work.call();
+    } finally {
+      if (inTurn) {
+        pages.release();
+      }
     }
   }
 

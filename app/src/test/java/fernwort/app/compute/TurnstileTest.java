@@ -9,6 +9,8 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.springframework.mock.web.MockHttpServletRequest;
@@ -63,6 +65,28 @@ class TurnstileTest {
     assertThat(most.get())
         .isPositive()
         .isLessThanOrEqualTo(Runtime.getRuntime().availableProcessors());
+  }
+
+  @Test
+  void aPageWaitsForOthersButNotForOneThatNeverEnds() throws Exception {
+    Turnstile turnstile = new Turnstile();
+    CountDownLatch leave = new CountDownLatch(1);
+    int processors = Runtime.getRuntime().availableProcessors();
+    CountDownLatch inside = new CountDownLatch(processors);
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      for (int i = 0; i < processors; i++) {
+        threads.submit(() ->
+            turnstile.page(() -> {
+              inside.countDown();
+              return leave.await(1, TimeUnit.MINUTES);
+            }));
+      }
+      inside.await();
+      Future<Long> after = threads.submit(() -> turnstile.page(System::nanoTime));
+      assertThatThrownBy(() -> after.get(1, TimeUnit.SECONDS)).isInstanceOf(TimeoutException.class);
+      assertThat(after.get(10, TimeUnit.SECONDS)).isPositive();
+      leave.countDown();
+    }
   }
 
   /** The filter has no page to say it with: the answer goes to what says errors. */

@@ -20,6 +20,7 @@ import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
@@ -205,6 +206,7 @@ class OneChangeTest {
   }
 
   @Test
+  @Tag("sweep")
   void aDemoStartThatWasKilledBeginsAgain(@TempDir Path own) throws Exception {
     Process process = RunningCopy.launch(own, "--demo");
     TimeUnit.MILLISECONDS.sleep(2800);

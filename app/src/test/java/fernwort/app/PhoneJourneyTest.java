@@ -35,10 +35,13 @@ class PhoneJourneyTest {
     page = COPY.phone();
   }
 
+  /** So many of these pages daily. */
+  private static final int FEW = 10;
+
   @Test
   void whateverCanBeTappedIsAsHighAsAFingerAndNothingIsWiderThanThePhone() {
     List<String> wrong = new ArrayList<>();
-    for (String path :
+    List<String> paths =
         List.of(
             "/rigs",
             "/rigs/new",
@@ -69,7 +72,8 @@ class PhoneJourneyTest {
             "/rigs/marginalia/build/commission",
             "/rigs/marginalia/rig?part=main",
             "/rigs/marginalia/rig?part=pump",
-            "/rigs/samphire/rig?line=" + line())) {
+            "/rigs/samphire/rig?line=" + line());
+    for (String path : Sampled.of(paths, FEW)) {
       COPY.visit(path);
       for (Object small : (List<?>) page.evaluate(TOO_SMALL)) {
         wrong.add(path + ": " + small);

@@ -27,6 +27,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -133,6 +134,7 @@ class LogApiTest {
   }
 
   @Test
+  @Tag("sweep")
   void tripsPutInBySomeProgramAreForetoldAsInTheCore() throws IOException {
     List<Double> errors = new ArrayList<>();
     try (InputStream in = LogApiTest.class.getResourceAsStream("/reference/trips.json")) {

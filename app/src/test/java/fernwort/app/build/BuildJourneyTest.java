@@ -18,6 +18,7 @@ import org.apache.pdfbox.pdfparser.PDFStreamParser;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.pdmodel.PDPage;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -119,6 +120,7 @@ class BuildJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void supportsAreTriedKeptAndToldWhenTheyDoNotHold() {
     Page page = COPY.page();
     COPY.visit("/rigs/samphire/build/hang");
@@ -137,6 +139,7 @@ class BuildJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void aJugTimedAtEachTapFitsTheModelWhereThePersonAgrees() {
     Page page = COPY.page();
     COPY.visit("/rigs/marginalia/build/commission");

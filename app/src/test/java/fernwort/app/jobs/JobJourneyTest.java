@@ -96,6 +96,7 @@ class JobJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void afterAWrongHandleTheRestIsPlannedFromWhereTheHandlesAre() {
     begin("marginalia", "fill-main-inlet");
     tick(1);
@@ -160,6 +161,7 @@ class JobJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void everySlipIsTriedWithABarAndAChangeOfPlumbingShrinksTheList() {
     COPY.visit("/rigs/samphire/slips");
     assertThat(page.locator("#round [data-say]"))
@@ -176,6 +178,7 @@ class JobJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void anAutomationIsCheckedKeptAndRunOnTheSimulatedRig() {
     COPY.visit("/rigs/tern/automations");
     page.locator("#new a:has-text('Close and stop all')").click();

@@ -21,6 +21,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
 import java.io.IOException;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -35,6 +36,7 @@ class WatchedWaitTest {
   private record Fill(String run, int seq, String tank, double to) {}
 
   @Test
+  @Tag("sweep")
   void theWaitIsShownAsItRisesAndItsStepIsTickedWhenItIsThere() throws Exception {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
     try (Mosquitto broker = new Mosquitto(home);

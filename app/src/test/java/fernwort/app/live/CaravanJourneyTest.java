@@ -33,6 +33,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -128,6 +129,7 @@ class CaravanJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void aCaravanIsCalledWhenItsFloatSwitchComesUpAndWhenItsSensorFallsSilent() throws IOException {
     String id = taken(caravan());
     try (BrowserContext context = browser.newContext()) {

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
@@ -109,6 +110,7 @@ class LevelLogTest {
   }
 
   @Test
+  @Tag("sweep")
   void aFillThatSomebodyNotedByHandIsNotNotedAgain() {
     go(20, 20, 200);
     copy.bean(Diary.class)

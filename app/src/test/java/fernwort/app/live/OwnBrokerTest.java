@@ -12,6 +12,7 @@ import java.net.ServerSocket;
 import java.nio.file.Path;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -47,6 +48,7 @@ class OwnBrokerTest {
   }
 
   @Test
+  @Tag("sweep")
   void boardsOfBothVersionsReachFernwortOverIt() throws IOException {
     int port = free();
     desk().connect("own:" + port, null, null, null);

@@ -9,6 +9,7 @@ import fernwort.app.store.LiveStore;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -21,6 +22,7 @@ class RuleRestartTest {
   @TempDir Path home;
 
   @Test
+  @Tag("sweep")
   void aRuleThatWasInTheMiddleIsPutSafeAtTheNextStartAndWhatWasToldIsKept() throws Exception {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
     try (Mosquitto broker = new Mosquitto(home)) {

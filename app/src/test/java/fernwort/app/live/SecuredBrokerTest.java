@@ -9,6 +9,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
@@ -19,6 +20,7 @@ class SecuredBrokerTest {
   @TempDir Path home;
 
   @Test
+  @Tag("sweep")
   void onlyACertificateThatIsVouchedForAndTheRightPasswordConnect() throws Exception {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
     assumeTrue(Files.isExecutable(Path.of("/usr/bin/openssl")), "there is no openssl here");

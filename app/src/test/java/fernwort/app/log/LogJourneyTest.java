@@ -14,6 +14,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -189,6 +190,7 @@ class LogJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void aGaugeIsCalibratedByJugsAndItsStickIsAMarkedScale() throws IOException {
     String rig = own("samphire");
     Client client = COPY.copy();

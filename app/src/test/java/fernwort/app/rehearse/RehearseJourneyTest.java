@@ -9,6 +9,7 @@ import fernwort.app.Axe;
 import fernwort.app.InBrowser;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -91,6 +92,7 @@ class RehearseJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void withoutScriptsPlayIsHeardAllTheSame() {
     page = COPY.use(new Browser.NewContextOptions().setJavaScriptEnabled(false));
     COPY.visit("/rigs/marginalia/board");

@@ -141,6 +141,7 @@ class DescribeJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void theSecondOfTwoPeopleIsToldAndNeitherLosesWork() {
     startFrom("one-tank", "Sea kale");
     part("Pump").click();
@@ -174,6 +175,7 @@ class DescribeJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void gallonsAndInchesAreShownWhereTheyAreChosen() {
     startFrom("one-tank", "Gallon rig");
     COPY.visit("/rigs");
@@ -270,6 +272,7 @@ class DescribeJourneyTest {
 
   /** On a slow phone a page stands there before its scripts: what is typed then counts as well. */
   @Test
+  @Tag("sweep")
   void whatIsTypedBeforeTheScriptsAreThereIsBegunToo() {
     startFrom("one-tank", "Sea purslane");
     List<Route> late = new ArrayList<>();
@@ -324,6 +327,7 @@ class DescribeJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void aPlaceIsAddedOnThePlanAndSomethingPutIntoIt() {
     startFrom("one-tank", "Sea beet");
     page.locator("summary:has-text('Add a place')").click();

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import fernwort.app.InBrowser;
 import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 
@@ -130,6 +131,7 @@ class SizingJourneyTest {
   }
 
   @Test
+  @Tag("sweep")
   void onAPhoneNothingIsWiderThanThePage() {
     page = COPY.use(new Browser.NewContextOptions().setViewportSize(390, 844));
     for (String path :

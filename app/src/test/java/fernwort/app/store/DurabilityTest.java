@@ -118,6 +118,7 @@ class DurabilityTest {
   }
 
   @Test
+  @Tag("sweep")
   void aSecondCopyOnTheSameFolderSaysSoAndStops(@TempDir Path data)
       throws IOException, InterruptedException {
     try (OwnCopy first = OwnCopy.start(data)) {

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -78,6 +79,7 @@ class FolderTroubleTest {
   }
 
   @Test
+  @Tag("sweep")
   void aFolderThatIsTakenAwayIsToldAndUsedAgainWhenItIsBack() throws Exception {
     Path data = home.resolve("data");
     try (OwnCopy copy = OwnCopy.start(data)) {

@@ -19,6 +19,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Tag;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -155,15 +156,14 @@ class MigrationTest {
     connection.close();
   }
 
-  @ParameterizedTest
-  @ValueSource(ints = {1, 9})
-  void whatTheFirstAndALaterFernwortKeptIsThereStill(int step) throws Exception {
-    assertThatItIsThereStill(step);
+  @Test
+  void whatTheFirstFernwortKeptIsThereStill() throws Exception {
+    assertThatItIsThereStill(1);
   }
 
   @ParameterizedTest
   @Tag("sweep")
-  @ValueSource(ints = {2, 3, 4, 5, 6, 7, 8, 10, 11})
+  @ValueSource(ints = {2, 3, 4, 5, 6, 7, 8, 9, 10, 11})
   void whatAnyEarlierFernwortKeptIsThereStill(int step) throws Exception {
     assertThatItIsThereStill(step);
   }

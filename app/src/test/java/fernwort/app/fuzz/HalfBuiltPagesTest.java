@@ -31,14 +31,15 @@ class HalfBuiltPagesTest {
     RigAnswers answers = ReadyAnswers.of("long-stay", "Tanks alone").orElseThrow();
     List<Rig> all =
         List.of(
-        Guided.of(RigAnswers.of("Nothing yet")).rig(),
-        Guided.of(RigAnswers.of("Tanks alone").with(answers.tanks())).rig(),
-        Guided.of(RigAnswers.of("Taps alone").tapping(answers.taps())).rig(),
-        Guided.of(RigAnswers.of("Inlet alone").filledBy(answers.mains()).tapping(answers.taps()))
-            .rig(),
-        without("No lines", p -> false),
-        without("No tank", p -> p.kind() instanceof Tank),
-        without("No pump", p -> p.kind() instanceof Pump));
+            Guided.of(RigAnswers.of("Nothing yet")).rig(),
+            Guided.of(RigAnswers.of("Tanks alone").with(answers.tanks())).rig(),
+            Guided.of(RigAnswers.of("Taps alone").tapping(answers.taps())).rig(),
+            Guided.of(
+                    RigAnswers.of("Inlet alone").filledBy(answers.mains()).tapping(answers.taps()))
+                .rig(),
+            without("No lines", p -> false),
+            without("No tank", p -> p.kind() instanceof Tank),
+            without("No pump", p -> p.kind() instanceof Pump));
     return Sampled.of(all, FEW);
   }
 

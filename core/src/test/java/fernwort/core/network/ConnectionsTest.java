@@ -42,6 +42,16 @@ class ConnectionsTest {
   }
 
   @Test
+  void aTankIsLeftByThePortsThatAreAskedFor() {
+    Connections connections =
+        Connections.of(Network.of(marginalia.rig()), marginalia.state().setting());
+    Part main = marginalia.rig().part("main");
+    assertThat(connections.leaving(main, "feed"::equals, p -> p.id().equals("sink")))
+        .hasValueSatisfying(way -> assertThat(way).startsWith("main").endsWith("sink"));
+    assertThat(connections.leaving(main, "vent"::equals, p -> p.id().equals("sink"))).isEmpty();
+  }
+
+  @Test
   void whatPurifiesCanBeAvoided() {
     Setting setting = tern.state().setting();
     Connections connections = Connections.of(Network.of(tern.rig()), setting);

@@ -1,9 +1,18 @@
 package fernwort.core.network;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.Fittings;
+import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.end.Fixture;
+import fernwort.core.rig.Line;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -28,5 +37,45 @@ class ReliefTest {
   void anOverflowWithoutAHandleAlwaysDoes() {
     assertThat(has(TRUCK.rig().atRest(), "main")).isTrue();
     assertThat(Relief.of(PLUMBING, TRUCK.rig().atRest()).hasByVents("main")).isTrue();
+  }
+
+  /** An open tap relieves a tank as much as a vent does; only the vent lets its air out. */
+  @Test
+  void aTapIsNoVent() {
+    Rig rig =
+        CaseRigs.rig()
+            .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+            .part("tap", "Tap", 0.5, 0, 0.9, Fittings.fixture(Fixture.Type.TAP, true, 6))
+            .part("inlet", "Inlet", -0.5, 0, 1.2, Fittings.inlet(3))
+            .line("a", "A", "tank.low > tap.cold", 12, 1, Line.Material.PEX, 0)
+            .line("b", "B", "inlet.out > tank.high", 12, 1, Line.Material.PEX, 0)
+            .build();
+    Network network = Network.of(rig);
+    Relief open = Relief.of(network, rig.atRest().with("tap", "open"));
+    assertThat(open.has("tank", Optional.of("inlet"))).isTrue();
+    assertThat(open.hasByVents("tank")).isFalse();
+    assertThat(open.hasAtMostOutlets("tank", "inlet")).isTrue();
+    assertThat(Relief.of(network, rig.atRest()).has("tank", Optional.of("inlet"))).isFalse();
+    Levels levels = Levels.of(network, new State(rig.atRest(), Map.of(), Slope.LEVEL));
+    assertThat(Relief.height(network, levels, rig.part("tank"))).isInfinite();
+  }
+
+  @Test
+  void aVentRelievesAtTheHeightOfItsLine() {
+    Rig rig =
+        CaseRigs.vented(
+                CaseRigs.rig()
+                    .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
+                    .part("inlet", "Inlet", -0.5, 0, 1.2, Fittings.inlet(3))
+                    .line("b", "B", "inlet.out > tank.high", 12, 1, Line.Material.PEX, 0),
+                "tank",
+                1)
+            .build();
+    Network network = Network.of(rig);
+    Levels levels = Levels.of(network, new State(rig.atRest(), Map.of(), Slope.LEVEL));
+    assertThat(Relief.height(network, levels, rig.part("tank"))).isCloseTo(1.6, within(1e-9));
+    Relief relief = Relief.of(network, rig.atRest());
+    assertThat(relief.hasByVents("tank")).isTrue();
+    assertThat(relief.hasAtMostOutlets("tank", "inlet")).isFalse();
   }
 }

@@ -153,6 +153,29 @@ class MigrationTest {
     if (step >= 8) {
       connection.createStatement().execute("update answers set made = 1");
     }
+    if (step >= 10) {
+      // Since then a reading is an entry of the diary as well.
+      insert(
+          "diary",
+          "id, rig, happened_at, made_at, who, kind, part, volume, shown, reckoned, place, doubtful,"
+              + " note, pitch, roll, standing",
+          "entry-1",
+          "old",
+          then,
+          then,
+          "ada",
+          "READING",
+          "main",
+          0.061,
+          "61 L",
+          false,
+          "",
+          false,
+          "",
+          0.0,
+          0.0,
+          "stands");
+    }
     connection.close();
   }
 

@@ -50,7 +50,6 @@ public class Fernwort {
   public static void main(String[] args) {
     // Until the application has its log, nothing that a library says is for the terminal.
     LoggingSystem.get(Fernwort.class.getClassLoader()).beforeInitialize();
-    Processors.share();
     try {
       run(Launch.from(args, System.getenv()));
     } catch (Refusal refusal) {
@@ -65,9 +64,15 @@ public class Fernwort {
   private static void run(Launch launch) {
     Clock clock = Clock.systemDefaultZone();
     switch (launch.task()) {
-      case SERVE -> serve(launch, clock);
+      case SERVE -> {
+        Processors.share();
+        serve(launch, clock);
+      }
       case SIMULATE -> simulate(launch.rest());
-      case TRAIN -> train(serve(launch, clock));
+      case TRAIN -> {
+        Processors.share();
+        train(serve(launch, clock));
+      }
       case SET_PASSPHRASE, BACK_UP, RESTORE, DOCTOR, HELP, VERSION ->
           OUT.println(say(launch, clock));
     }

@@ -102,12 +102,17 @@ async function logIn(passphrase) {
   return answer.status;
 }
 
+/** What was refused while nobody was known, in order: a press does not take the place of another. */
+const refused = [];
+
 function askPassphrase(sentence, goOn) {
   const dialog = document.getElementById("ask");
   if (!dialog) {
     notice(sentence);
     return;
   }
+  refused.push(goOn);
+  if (dialog.open) return;
   const field = document.getElementById("ask-passphrase");
   const wrong = document.getElementById("ask-wrong");
   document.getElementById("ask-words").textContent = sentence;
@@ -118,14 +123,18 @@ function askPassphrase(sentence, goOn) {
     event.preventDefault();
     const status = await logIn(field.value);
     if (status < 300) {
+      const all = refused.splice(0);
       dialog.close();
-      goOn();
+      all.forEach((one) => one());
     } else {
       wrong.textContent =
         status === 429
           ? "Too many wrong tries. Wait five minutes."
           : "That is not the passphrase. Try again.";
     }
+  };
+  dialog.onclose = () => {
+    if (!dialog.open) refused.length = 0;
   };
   dialog.showModal();
 }
@@ -150,7 +159,9 @@ document.addEventListener("submit", async (event) => {
 
 function again(element) {
   const form = element.closest("form");
-  if (form) form.requestSubmit();
+  // What loads by itself after the page is not pressed.
+  if (element.hasAttribute("data-patient")) htmx.trigger(element, "again");
+  else if (form) form.requestSubmit();
   else element.dispatchEvent(new MouseEvent("click", { bubbles: true, cancelable: true }));
 }
 

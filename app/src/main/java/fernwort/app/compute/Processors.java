@@ -27,8 +27,8 @@ public final class Processors {
   /** Where Linux lists the threads of a process, by number. */
   private static final Path TASKS = Path.of("/proc/self/task");
 
-  /** What the JDK calls its optimizing compiler; Linux keeps fifteen letters of a thread's name. */
-  private static final String OPTIMIZER = "C2 CompilerThre";
+  /** What the name of the JDK's optimizing compiler begins with. */
+  private static final String OPTIMIZER = "C2";
 
   /** The last in the order of precedence: whatever the others leave. */
   private static final String LAST = "19";

@@ -22,7 +22,7 @@ final class NoNewSession extends OncePerRequestFilter {
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
     if (OwnPagesOnly.isChange(request) && request.getSession(false) == null) {
-      refusal.handle(request, response, new AccessDeniedException("no session"));
+      refusal.handle(request, response, new AccessDeniedException("no-session"));
     } else {
       chain.doFilter(request, response);
     }

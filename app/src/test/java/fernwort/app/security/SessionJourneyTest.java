@@ -7,6 +7,7 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.LoadState;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.store.DataFolder;
@@ -58,6 +59,8 @@ class SessionJourneyTest {
     page.getByLabel("Passphrase of this copy").fill(WORDS);
     page.keyboard().press("Enter");
     page.waitForURL(java.util.regex.Pattern.compile(".*" + path + "([?].*)?"));
+    // What the page loads by itself has come: else it is that which asks for the passphrase first.
+    page.waitForLoadState(LoadState.NETWORKIDLE);
     return page;
   }
 

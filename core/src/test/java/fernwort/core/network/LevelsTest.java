@@ -59,7 +59,6 @@ class LevelsTest {
     assertThat(holding(25).state(RIG.atRest()).volumes()).containsEntry("tank", 0.025);
   }
 
-  /** The port at 0.2 m has its lower edge half its bore below that. */
   @Test
   void aPortIsCoveredOnceWaterStandsOverItsLowerEdge() {
     double edge = holding(0).height(HIGH);

@@ -170,6 +170,16 @@ document.addEventListener("htmx:beforeSwap", (event) => {
 document.addEventListener("htmx:afterSettle", restoreAll);
 restoreAll();
 
+// What somebody unfolded stays unfolded when it is put there anew.
+let unfolded = [];
+document.addEventListener("htmx:beforeSwap", (event) => {
+  const open = event.detail.target?.querySelectorAll("details[open][data-stays]") ?? [];
+  unfolded = [...open].map((fold) => fold.id);
+});
+document.addEventListener("htmx:afterSwap", () => {
+  for (const id of unfolded) document.getElementById(id)?.setAttribute("open", "");
+});
+
 // Of many steps in a row the one that is answered is in view.
 document
   .querySelector(".guide-steps [aria-current]")

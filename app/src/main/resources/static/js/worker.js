@@ -100,7 +100,7 @@ const nothingKept = async () => {
 };
 
 const remember = async (path, response) => {
-  if (!response.ok || response.redirected) return;
+  if (!response.ok || response.redirected || response.headers.has("x-unfinished")) return;
   if (!(response.headers.get("content-type") ?? "").includes("text/html")) return;
   const headers = new Headers({ "content-type": "text/html;charset=UTF-8" });
   headers.set("x-kept", new Date().toISOString());

@@ -8,7 +8,7 @@ import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Slip;
-import fernwort.core.jobs.plan.Plans;
+import fernwort.core.jobs.plan.Offer;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import io.swagger.v3.oas.annotations.Operation;
@@ -40,7 +40,7 @@ class JobsApiController {
    * @param trouble what stands in its way whatever the handles, with its fix; empty for nothing
    */
   record Listed(String id, String group, Message title, String by, Message trouble) {
-    static Listed of(Plans.Offer offer) {
+    static Listed of(Offer offer) {
       Job job = offer.job();
       return new Listed(
           job.id(),
@@ -74,7 +74,7 @@ class JobsApiController {
       summary =
           "The jobs that the layout allows, and what stands in the way of those that are not safe")
   List<Listed> jobs(@PathVariable String id) {
-    return desk.offers(rigs.open(id)).stream().map(Listed::of).toList();
+    return desk.book(rigs.open(id)).offers().all().stream().map(Listed::of).toList();
   }
 
   @GetMapping("/{job}/plan")

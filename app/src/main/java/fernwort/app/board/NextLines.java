@@ -90,7 +90,7 @@ public final class NextLines {
             .findFirst();
     return Advisor.of(
             book.plans(),
-            book.offered(),
+            book.offers(),
             state,
             lasts,
             new Advisor.Noted(

@@ -2,6 +2,7 @@ package fernwort.app.jobs;
 
 import fernwort.app.board.NextLines;
 import fernwort.app.board.PlanDrawing;
+import fernwort.app.compute.TooBusy;
 import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobBook;
@@ -18,10 +19,11 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
-import fernwort.core.jobs.plan.Plans;
+import fernwort.core.jobs.plan.Offer;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
+import jakarta.servlet.http.HttpServletResponse;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.time.Duration;
@@ -30,12 +32,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collector;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -49,6 +55,15 @@ class JobsController {
 
   /** A page waits so long for slips before it says that they are being tried. */
   private static final Duration PATIENCE = Duration.ofMillis(900);
+
+  /** As long as this somebody waits for a page; after it the jobs stand there as they are. */
+  private static final Duration FIRST_PATIENCE = Duration.ofMillis(1500);
+
+  /** What a page or the worker asks for by itself may take longer. */
+  private static final Duration LONG_PATIENCE = Duration.ofSeconds(8);
+
+  /** Says of a page that it is not to be kept for where there is no network. */
+  private static final String UNFINISHED = "X-Unfinished";
 
   private final Descriptions rigs;
   private final States states;
@@ -89,13 +104,13 @@ class JobsController {
       return only ? new Row(id, title, "", so, trouble) : this;
     }
 
-    static Row of(Plans.Offer offer, boolean so, Units units) {
-      return new Row(
-          offer.job().id(),
-          units.say(offer.job().title()),
-          offer.job().by(),
-          so,
-          offer.trouble().map(Plan.Trouble::words).map(units::say).orElse(""));
+    static Row of(Offer offer, boolean so, Units units) {
+      String trouble = offer.trouble().map(Plan.Trouble::words).map(units::say).orElse("");
+      return of(offer.job(), so, trouble, units);
+    }
+
+    static Row of(Job job, boolean so, String trouble, Units units) {
+      return new Row(job.id(), units.say(job.title()), job.by(), so, trouble);
     }
   }
 
@@ -140,22 +155,18 @@ class JobsController {
   record RunRow(String id, String title, String who, boolean running) {}
 
   @GetMapping
-  String jobs(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+  String jobs(
+      @PathVariable String id,
+      @RequestHeader(name = "X-Script", defaultValue = "false") boolean byScript,
+      @ModelAttribute("units") Units units,
+      Model model,
+      HttpServletResponse response) {
     OpenRig rig = rigs.open(id);
-    JobBook book = desk.book(rig);
-    State now = states.of(rig).state();
-    List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
-    for (Plans.Offer offer : book.offers()) {
-      if (offer.wanting()) {
-        String why = offer.trouble().map(Plan.Trouble::words).map(units::say).orElse("");
-        cannot.add(new Jobs.Cannot(units.say(offer.job().name()), why));
-      }
+    if (!list(rig, byScript ? LONG_PATIENCE : FIRST_PATIENCE, units, model)) {
+      response.setHeader(UNFINISHED, "true");
     }
-    model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("next", next.of(rig, units));
-    model.addAttribute("cards", cards(book, now, units));
-    model.addAttribute("cannot", cannot);
     model.addAttribute(
         "runs",
         store.newest(id, NEWEST).stream()
@@ -169,17 +180,65 @@ class JobsController {
     return "jobs/jobs";
   }
 
-  /** Puts what a rig offers on cards. */
-  static List<Card> cards(JobBook book, State now, Units units) {
-    Map<String, List<Row>> groups = new LinkedHashMap<>();
-    for (Plans.Offer offer : book.offers()) {
-      if (!offer.wanting()) {
-        groups
-            .computeIfAbsent(offer.job().kind().group(), g -> new ArrayList<>())
-            .add(Row.of(offer, book.plans().isSo(offer.job(), now), units));
+  /**
+   * The list alone, once every job has been looked at.
+   *
+   * @throws TooBusy when that takes longer
+   */
+  @GetMapping("/list")
+  String list(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
+    if (!list(rigs.open(id), LONG_PATIENCE, units, model)) {
+      throw new TooBusy(Says.THE_JOBS_ARE_STILL_BEING_CHECKED.text());
+    }
+    return "jobs/list :: list";
+  }
+
+  /**
+   * The jobs on their cards. Where looking at each takes longer than somebody waits, they stand
+   * there all the same, with nothing said of what is in their way.
+   *
+   * @return whether each has been looked at
+   */
+  private boolean list(OpenRig rig, Duration patience, Units units, Model model) {
+    JobBook book = desk.book(rig);
+    Optional<List<Offer>> offers = desk.offers(rig, patience);
+    List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
+    for (Offer offer : offers.orElse(List.of())) {
+      if (offer.wanting()) {
+        String why = offer.trouble().map(Plan.Trouble::words).map(units::say).orElse("");
+        cannot.add(new Jobs.Cannot(units.say(offer.job().name()), why));
       }
     }
-    return Card.of(groups);
+    State now = states.of(rig).state();
+    model.addAttribute("rig", rig.id());
+    model.addAttribute("looking", offers.isEmpty());
+    model.addAttribute(
+        "cards", offers.map(o -> cards(book, o, now, units)).orElseGet(() -> bare(book, units)));
+    model.addAttribute("cannot", cannot);
+    return offers.isPresent();
+  }
+
+  /** Puts what a rig offers on cards. */
+  static List<Card> cards(JobBook book, List<Offer> offers, State now, Units units) {
+    return Card.of(
+        offers.stream()
+            .filter(offer -> !offer.wanting())
+            .collect(
+                grouped(
+                    Offer::job,
+                    offer -> Row.of(offer, book.plans().isSo(offer.job(), now), units))));
+  }
+
+  private static List<Card> bare(JobBook book, Units units) {
+    return Card.of(
+        book.jobs().all().stream()
+            .collect(grouped(job -> job, job -> Row.of(job, false, "", units))));
+  }
+
+  private static <T> Collector<T, ?, Map<String, List<Row>>> grouped(
+      Function<T, Job> job, Function<T, Row> row) {
+    return Collectors.groupingBy(
+        one -> job.apply(one).kind().group(), Collectors.mapping(row, Collectors.toList()));
   }
 
   @GetMapping("/{job}")

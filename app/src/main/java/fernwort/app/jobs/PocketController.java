@@ -1,12 +1,14 @@
 package fernwort.app.jobs;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.CardStore;
 import fernwort.app.store.SettingStore;
 import fernwort.app.units.Units;
+import fernwort.core.jobs.goal.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -81,8 +83,9 @@ class PocketController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("call", call(id));
+    JobBook book = desk.book(rig);
     State now = states.of(rig).state();
-    model.addAttribute("cards", JobsController.cards(desk.book(rig), now, units));
+    model.addAttribute("cards", JobsController.cards(book, book.offers().all(), now, units));
     return "jobs/pocket";
   }
 
@@ -180,7 +183,7 @@ class PocketController {
 
   private Set<String> chosen(OpenRig rig, List<String> jobs) {
     Set<String> known = new LinkedHashSet<>();
-    desk.book(rig).offered().stream().map(j -> j.id()).filter(jobs::contains).forEach(known::add);
+    desk.book(rig).offered(j -> jobs.contains(j.id())).map(Job::id).forEach(known::add);
     return known;
   }
 

@@ -88,6 +88,8 @@ enum Says implements Phrase {
   THE_MARK_HAS_TO_BE_ABOVE_NOTHING(
       "The mark has to be above nothing; type how much the tank is to hold"),
   NOT_NOW("not now"),
+  THE_JOBS_ARE_STILL_BEING_CHECKED(
+      "The jobs are still being checked. Load the page again in a moment."),
 
   // LabelsController: small labels to cut out, for each handle and each line; as a page to print
   // and as SVG.

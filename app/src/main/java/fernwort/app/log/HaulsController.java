@@ -136,8 +136,8 @@ class HaulsController {
 
   /** How long the tank takes to let it in, by the job that pours by hand, run through. */
   private Optional<String> pouring(OpenRig rig, double need, Units units) {
-    return desk.book(rig).offered().stream()
-        .filter(j -> j.kind().is(Job.Is.BY_HAND))
+    return desk.book(rig)
+        .offered(j -> j.kind().is(Job.Is.BY_HAND))
         .map(j -> desk.plan(rig, j.id(), states.of(rig).state()))
         .filter(p -> p.trouble().isEmpty())
         .flatMap(p -> p.steps().stream())

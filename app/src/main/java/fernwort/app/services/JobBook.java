@@ -6,21 +6,23 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Offers;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.say.Refusal;
 import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 
 /**
  * The jobs of a rig with what plans them, made once for a description.
  *
  * @param jobs all jobs, and what the rig cannot do
- * @param offers every job that the layout allows, with what stands in its way if something does
+ * @param offers what it offers of them; each is looked at when it is first asked for
  * @param plans makes run sheets
  * @param slips tries slips
  * @param remedies changes of plumbing to try against them
  */
-public record JobBook(
-    Jobs jobs, List<Plans.Offer> offers, Plans plans, Slips slips, List<Remedy> remedies) {
+public record JobBook(Jobs jobs, Offers offers, Plans plans, Slips slips, List<Remedy> remedies) {
 
   /** Finds the jobs of a rig. */
   public static JobBook of(OpenRig rig) {
@@ -32,7 +34,12 @@ public record JobBook(
 
   /** Returns the jobs that some setting of the handles can do. */
   public List<Job> offered() {
-    return offers.stream().filter(o -> o.trouble().isEmpty()).map(Plans.Offer::job).toList();
+    return offers.possible();
+  }
+
+  /** Returns those of them that are meant; the others are not looked at. */
+  public Stream<Job> offered(Predicate<Job> meant) {
+    return offers.jobs().stream().filter(meant).filter(offers::isPossible);
   }
 
   /**
@@ -49,6 +56,6 @@ public record JobBook(
 
   /** Returns the other means to the same end, as far as the rig can do them. */
   public List<Job> alternatives(Job job) {
-    return jobs.alternatives(job).stream().filter(offered()::contains).toList();
+    return jobs.alternatives(job).stream().filter(offers::isPossible).toList();
   }
 }

@@ -8,7 +8,8 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
-import fernwort.core.jobs.plan.Plans;
+import fernwort.core.jobs.plan.Offer;
+import fernwort.core.jobs.plan.Offers;
 import fernwort.core.rig.State;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -29,6 +30,8 @@ public class JobDesk {
   private static final Duration LONGEST = Duration.ofMinutes(2);
 
   private final Cache<OpenRig.Content, JobBook> books =
+      Caffeine.newBuilder().maximumSize(10).build();
+  private final Cache<OpenRig.Content, Awaited<List<Offer>>> looks =
       Caffeine.newBuilder().maximumSize(10).build();
   private final Cache<Asked, Awaited<List<Slip>>> slips =
       Caffeine.newBuilder().maximumSize(50).build();
@@ -57,13 +60,30 @@ public class JobDesk {
   @EventListener
   void restored(Backups.Restored restored) {
     books.invalidateAll();
+    looks.invalidateAll();
     slips.invalidateAll();
     remedies.invalidateAll();
   }
 
-  /** Returns every job that a rig's layout allows, with what stands in its way. */
-  public List<Plans.Offer> offers(OpenRig rig) {
-    return book(rig).offers();
+  /**
+   * Returns every job that a rig's layout allows, with what stands in its way, if all have been
+   * looked at within some time; otherwise the looking goes on.
+   */
+  public Optional<List<Offer>> offers(OpenRig rig, Duration patience) {
+    Offers offers = book(rig).offers();
+    return looks
+        .asMap()
+        .compute(
+            rig.content(),
+            (key, known) -> known == null || known.isEnded() ? begin(offers::all) : known)
+        .within(patience);
+  }
+
+  /** On a thread of its own: who wants to fill a tank does not stand in line behind mistakes. */
+  private static <T> Awaited<T> begin(Callable<T> work) {
+    Awaited<T> awaited = new Awaited<>(LONGEST, LONGEST, work);
+    Thread.ofVirtual().name(Says.LOOKING_AT_JOBS.text()).start(awaited);
+    return awaited;
   }
 
   /**

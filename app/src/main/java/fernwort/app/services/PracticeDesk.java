@@ -212,7 +212,7 @@ public class PracticeDesk {
     return store.of(rig.id(), name(person)).stream()
         .filter(k -> k.what().startsWith("job:") && !k.due().isAfter(today))
         .flatMap(k -> book.jobs().byId(k.what().substring("job:".length())).stream())
-        .filter(book.offered()::contains)
+        .filter(book.offers()::isPossible)
         .findFirst();
   }
 

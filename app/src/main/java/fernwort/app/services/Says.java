@@ -36,6 +36,7 @@ enum Says implements Phrase {
   THIS_RIG_HAS_NO_SUCH_JOB("This rig has no such job any more; pick one from the list"),
 
   // JobDesk: hands out the book of jobs of each rig.
+  LOOKING_AT_JOBS("looking at jobs"),
   THE_MISTAKES_ARE_STILL_BEING(
       "The mistakes are still being tried. Nothing is lost; ask again in a moment."),
 

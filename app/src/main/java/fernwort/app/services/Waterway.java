@@ -43,8 +43,8 @@ public class Waterway {
       half = half.withVolume(tank.id(), HALF * rig.network().room(tank.id()).capacity());
     }
     State from = half;
-    return desk.book(rig).offered().stream()
-        .filter(j -> j.kind().is(Job.Is.RUNS_TAPS) && !j.kind().is(Job.Is.OUTSIDE_WATER))
+    return desk.book(rig)
+        .offered(j -> j.kind().is(Job.Is.RUNS_TAPS) && !j.kind().is(Job.Is.OUTSIDE_WATER))
         .map(j -> desk.book(rig).plans().brief().plan(j, from))
         .filter(p -> p.trouble().isEmpty())
         .findFirst()

@@ -3,7 +3,9 @@ package fernwort.app.services;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.jobs.plan.Offer;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
@@ -59,5 +61,22 @@ class JobDeskTest {
     assertThat(desk.book(clogged)).isNotSameAs(desk.book(clean));
     List<Slip> slips = desk.slips(clean, JOB, demo.state(), LONG).orElseThrow();
     assertThat(desk.slips(clogged, JOB, demo.state(), LONG).orElseThrow()).isNotSameAs(slips);
+  }
+
+  @Test
+  void whoDoesNotWaitForTheJobsFindsThemLookedAtTheNextTime() {
+    OpenRig rig = OpenRig.of("van", 1, demo.rig());
+    assertThat(desk.offers(rig, Duration.ZERO)).isEmpty();
+    List<Offer> offers = desk.offers(rig, LONG).orElseThrow();
+    assertThat(offers).extracting(Offer::job).isEqualTo(desk.book(rig).jobs().all());
+    assertThat(desk.offers(rig, Duration.ZERO).orElseThrow()).isSameAs(offers);
+  }
+
+  @Test
+  void onlyTheJobsThatAreMeantAreLookedAt() {
+    OpenRig rig = OpenRig.of("van", 1, demo.rig());
+    JobBook book = desk.book(rig);
+    assertThat(book.offered(job -> job.id().equals(JOB))).extracting(Job::id).containsExactly(JOB);
+    assertThat(book.offered(job -> false)).isEmpty();
   }
 }

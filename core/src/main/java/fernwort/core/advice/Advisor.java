@@ -3,6 +3,7 @@ package fernwort.core.advice;
 import fernwort.core.frost.FreezeForecast;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.plan.Offers;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
@@ -42,12 +43,12 @@ public final class Advisor {
           Job.Kind.FILL_FROM_OUTSIDE);
 
   private final Plans plans;
-  private final List<Job> offered;
+  private final Offers offers;
   private final State state;
 
-  private Advisor(Plans plans, List<Job> offered, State state) {
+  private Advisor(Plans plans, Offers offers, State state) {
     this.plans = plans;
-    this.offered = offered;
+    this.offers = offers;
     this.state = state;
   }
 
@@ -55,14 +56,13 @@ public final class Advisor {
    * Returns what to do next, the worst first, at most three lines.
    *
    * @param plans plans the jobs of the rig
-   * @param offered the jobs that the rig can do
+   * @param offers its jobs; only those that are advised are looked at
    * @param state how it is
    * @param lasts how long its water lasts
    * @param noted what the log tells
    */
-  public static List<Advice> of(
-      Plans plans, List<Job> offered, State state, Lasts lasts, Noted noted) {
-    return new Advisor(plans.brief(), offered, state).all(lasts, noted);
+  public static List<Advice> of(Plans plans, Offers offers, State state, Lasts lasts, Noted noted) {
+    return new Advisor(plans.brief(), offers, state).all(lasts, noted);
   }
 
   /**
@@ -190,8 +190,9 @@ public final class Advisor {
 
   /** The first of some jobs that can be done as things are. */
   private Optional<Job> possible(Predicate<Job> which) {
-    return offered.stream()
+    return offers.jobs().stream()
         .filter(which)
+        .filter(offers::isPossible)
         .filter(j -> plans.plan(j, state).trouble().isEmpty())
         .findFirst();
   }

@@ -12,6 +12,7 @@ import fernwort.core.frost.FreezeForecast;
 import fernwort.core.hazard.Severity;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.plan.Offers;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
@@ -39,12 +40,12 @@ class AdvisorTest {
   private static List<Advice> advice(Rig rig, State state) {
     Network network = Network.of(rig);
     Plans plans = Plans.of(network);
-    return advice(plans, plans.offered(Jobs.of(network)), state);
+    return advice(plans, plans.offers(Jobs.of(network)), state);
   }
 
-  private static List<Advice> advice(Plans plans, List<Job> offered, State state) {
+  private static List<Advice> advice(Plans plans, Offers offers, State state) {
     Lasts lasts = Lasts.of(plans.network(), state, Habits.DEFAULT);
-    return Advisor.of(plans, offered, state, lasts, Advisor.Noted.NOTHING);
+    return Advisor.of(plans, offers, state, lasts, Advisor.Noted.NOTHING);
   }
 
   private static State filled(Rig rig, double fresh, double gray) {
@@ -96,7 +97,7 @@ class AdvisorTest {
     List<Advice> all =
         Advisor.of(
             plans,
-            plans.offered(Jobs.of(network)),
+            plans.offers(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
             new Advisor.Noted(
@@ -119,7 +120,7 @@ class AdvisorTest {
     List<Advice> all =
         Advisor.of(
             plans,
-            List.of(),
+            plans.offers(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
             new Advisor.Noted(
@@ -141,10 +142,11 @@ class AdvisorTest {
 
     assertThat(frost(network, now, 276)).isEmpty();
     assertThat(hard.orElseThrow().bursts()).isTrue();
+    Plans plans = Plans.of(network);
     List<Advice> all =
         Advisor.of(
-            Plans.of(network),
-            List.of(),
+            plans,
+            plans.offers(Jobs.of(network)),
             state,
             Lasts.of(network, state, Habits.DEFAULT),
             new Advisor.Noted(Optional.empty(), List.of("Sanitize Fresh"), hard));
@@ -199,10 +201,10 @@ class AdvisorTest {
     Random random = new Random(rig.name().hashCode());
     Network network = Network.of(rig);
     Plans plans = Plans.of(network);
-    List<Job> offered = plans.offered(Jobs.of(network));
+    Offers offers = plans.offers(Jobs.of(network));
     for (int times = 0; times < 4; times++) {
       State state = filled(rig, random.nextDouble(), random.nextDouble());
-      List<Advice> all = advice(plans, offered, state);
+      List<Advice> all = advice(plans, offers, state);
 
       assertThat(all).hasSizeLessThanOrEqualTo(3);
       assertThat(all).isSortedAccordingTo((a, b) -> a.grade().compareTo(b.grade()));

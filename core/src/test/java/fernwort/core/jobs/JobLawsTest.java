@@ -12,6 +12,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Hands;
+import fernwort.core.jobs.plan.Offer;
 import fernwort.core.jobs.plan.Planner;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
@@ -138,7 +139,7 @@ class JobLawsTest {
   void everyJobIsListedOnceAndWhatStandsInItsWayIsSaid(Rig rig) {
     Network network = Network.of(rig);
     Jobs jobs = Jobs.of(network);
-    List<Plans.Offer> offers = Plans.of(network).offers(jobs);
+    List<Offer> offers = Plans.of(network).offers(jobs).all();
     assertThat(offers).extracting(o -> o.job().id()).doesNotHaveDuplicates();
     assertThat(offers).extracting(o -> o.job().name()).doesNotHaveDuplicates();
     assertThat(offers).hasSameSizeAs(jobs.all());

@@ -1,28 +1,21 @@
 package fernwort.core.jobs.plan;
 
-import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.find.Jobs;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Primed;
 import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
-import fernwort.core.network.End;
 import fernwort.core.network.Network;
-import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
-import fernwort.core.ways.Source;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,12 +24,6 @@ import org.jspecify.annotations.Nullable;
  * wrong becomes a condition, and it is planned again. Made once per rig; safe to share.
  */
 public final class Plans {
-
-  /** A tank that is filled from nearly nothing (share of it); own choice. */
-  private static final double NEARLY_EMPTY = 0.1;
-
-  /** One that is drawn from at the same time (share of it); own choice. */
-  private static final double DRAWN = 0.3;
 
   private final Network network;
   private final Planner planner;
@@ -129,95 +116,29 @@ public final class Plans {
     return network;
   }
 
-  /**
-   * A job that the layout allows.
-   *
-   * @param job the job
-   * @param trouble why no safe way leads there from rest with half-full tanks, or with those that
-   *     are filled nearly empty, if none does
-   * @param wanting whether no position of the handles does it at all, safe or not
-   */
-  public record Offer(Job job, Optional<Plan.Trouble> trouble, boolean wanting) {}
-
-  /** Returns every job that the layout allows, with what stands in its way whatever the handles. */
-  public List<Offer> offers(Jobs jobs) {
-    State rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
-    Function<Job, Offer> asked = Effort.carried(j -> forJob(j).offered(j, rest));
-    return jobs.all().parallelStream().map(asked).toList();
-  }
-
-  private Offer offered(Job job, State rest) {
-    Offer offer = offer(job, full(job, rest));
-    // A float may have shut at half: what is filled is offered when it can be filled at all.
-    return offer.trouble().isPresent() && fills(job) ? offer(job, low(job, rest)) : offer;
-  }
-
-  private static boolean fills(Job job) {
-    return job.stages().getFirst().goal().needs().stream()
-        .anyMatch(n -> n.end().kind() == End.Kind.TANK);
-  }
-
-  /** A state with the tanks that a job first fills nearly empty, its source as it was. */
-  private State low(Job job, State rest) {
-    State low = full(job, rest);
-    List<Need> needs = job.stages().getFirst().goal().needs();
-    for (Need need : needs) {
-      String tank = need.end().part();
-      boolean drawn = needs.stream().anyMatch(n -> n.source().part().equals(tank));
-      if (need.end().kind() == End.Kind.TANK) {
-        double share = drawn ? DRAWN : NEARLY_EMPTY;
-        low = low.withVolume(tank, share * network.room(tank).capacity());
-      }
-    }
-    return low;
-  }
-
-  private Offer offer(Job job, State rest) {
-    Goal goal = job.stages().getFirst().goal();
-    Offer offer = offer(job, rest, goal);
-    return offer
-        .trouble()
-        .flatMap(Plan.Trouble::leftToCare)
-        .filter(danger -> bears)
-        .map(danger -> offer(job, rest, goal.accepting(danger.code())))
-        .orElse(offer);
-  }
-
-  private Offer offer(Job job, State rest, Goal goal) {
-    return planner
-        .blocked(rest, goal)
-        .map(blocked -> {
-          boolean wanting =
-              blocked
-                  .fault()
-                  .filter(f ->
-                      f instanceof Fault.Missing
-                          || f instanceof Fault.Apart
-                          || f instanceof Fault.Unlinked
-                          || f instanceof Fault.NotRound)
-                  .isPresent();
-          return new Offer(job, Optional.of(troubles.blocked(goal, blocked.fault())), wanting);
-        })
-        .orElseGet(() -> new Offer(job, Optional.empty(), false));
+  /** Returns what the rig offers of some jobs, each looked at when it is first asked for. */
+  public Offers offers(Jobs jobs) {
+    return new Offers(this, jobs);
   }
 
   /** Returns the jobs that some setting of the handles can do, whatever they are now. */
   public List<Job> offered(Jobs jobs) {
-    return offers(jobs).stream().filter(o -> o.trouble().isEmpty()).map(Offer::job).toList();
+    return offers(jobs).possible();
   }
 
-  /**
-   * A state with the tank that a job first draws from nearly full, so that it falls where it may.
-   */
-  private State full(Job job, State rest) {
-    State full = rest;
-    for (Need need : job.stages().getFirst().goal().needs()) {
-      String tank = need.source().part();
-      if (need.source().kind() == Source.Kind.TANK) {
-        full = full.withVolume(tank, 0.9 * network.room(tank).capacity());
-      }
-    }
-    return full;
+  /** What stands in the way of a goal that is begun with, wherever the handles are. */
+  Optional<Planner.Blocked> blocked(State rest, Goal goal) {
+    return planner.blocked(rest, goal);
+  }
+
+  /** How it is said. */
+  Plan.Trouble said(Goal goal, Planner.Blocked blocked) {
+    return troubles.blocked(goal, blocked.fault());
+  }
+
+  /** Tells whether a danger that is left to care is said on top of a plan. */
+  boolean bears() {
+    return bears;
   }
 
   /** Plans a job from how things stand. */

@@ -1,0 +1,152 @@
+package fernwort.core.jobs.plan;
+
+import fernwort.core.effort.Effort;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.network.End;
+import fernwort.core.network.Network;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
+import fernwort.core.ways.Source;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+
+/**
+ * What a rig offers of its jobs, whatever the handles. To see that a job can be done takes a search
+ * over the settings of the handles, so each is looked at once, when it is first asked for. Safe to
+ * share.
+ */
+public final class Offers {
+
+  /** A tank that is drawn from at first (share of it); own choice. */
+  private static final double NEARLY_FULL = 0.9;
+
+  /** A tank that is filled from nearly nothing (share of it); own choice. */
+  private static final double NEARLY_EMPTY = 0.1;
+
+  /** One that is drawn from at the same time (share of it); own choice. */
+  private static final double DRAWN = 0.3;
+
+  private final Plans plans;
+  private final List<Job> jobs;
+  private final State rest;
+  private final Map<String, Offer> known = new ConcurrentHashMap<>();
+
+  Offers(Plans plans, Jobs jobs) {
+    this.plans = plans;
+    this.jobs = jobs.all();
+    Network network = plans.network();
+    rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
+  }
+
+  /** Returns the jobs that are asked about, grouped as people meet them. */
+  public List<Job> jobs() {
+    return jobs;
+  }
+
+  /** Looks whether a job can be done. */
+  public Offer of(Job job) {
+    return known.computeIfAbsent(job.id(), id -> new Looked(plans.forJob(job)).offer(job));
+  }
+
+  /** Tells whether some setting of the handles does a job, whatever they are now. */
+  public boolean isPossible(Job job) {
+    return of(job).isPossible();
+  }
+
+  /** Looks at every job, with what stands in its way. */
+  public List<Offer> all() {
+    return jobs.parallelStream().map(Effort.carried(this::of)).toList();
+  }
+
+  /** Looks at every job and returns those that can be done. */
+  public List<Job> possible() {
+    return all().stream().filter(Offer::isPossible).map(Offer::job).toList();
+  }
+
+  /** Looks with what plans a job, which may be a rig with a pump primed or a hose laid out. */
+  private final class Looked {
+
+    private final Plans by;
+
+    Looked(Plans by) {
+      this.by = by;
+    }
+
+    Offer offer(Job job) {
+      Offer offer = offer(job, full(job));
+      // A float may have shut at half: what is filled is offered when it can be filled at all.
+      return offer.isPossible() || !fills(job) ? offer : offer(job, low(job));
+    }
+
+    private static boolean fills(Job job) {
+      return needs(job).stream().anyMatch(n -> n.end().kind() == End.Kind.TANK);
+    }
+
+    /** At rest, with the tank that a job first draws from nearly full, so that it falls. */
+    private State full(Job job) {
+      State full = rest;
+      for (Need need : needs(job)) {
+        if (need.source().kind() == Source.Kind.TANK) {
+          full = holding(full, need.source().part(), NEARLY_FULL);
+        }
+      }
+      return full;
+    }
+
+    /** The same, with the tanks that a job first fills nearly empty. */
+    private State low(Job job) {
+      State low = full(job);
+      for (Need need : needs(job)) {
+        String tank = need.end().part();
+        boolean drawn = needs(job).stream().anyMatch(n -> n.source().part().equals(tank));
+        if (need.end().kind() == End.Kind.TANK) {
+          low = holding(low, tank, drawn ? DRAWN : NEARLY_EMPTY);
+        }
+      }
+      return low;
+    }
+
+    private State holding(State state, String tank, double share) {
+      return state.withVolume(tank, share * by.network().room(tank).capacity());
+    }
+
+    private static List<Need> needs(Job job) {
+      return job.stages().getFirst().goal().needs();
+    }
+
+    private Offer offer(Job job, State from) {
+      Goal goal = job.stages().getFirst().goal();
+      Offer offer = offer(job, from, goal);
+      return offer
+          .trouble()
+          .flatMap(Plan.Trouble::leftToCare)
+          .filter(danger -> by.bears())
+          .map(danger -> offer(job, from, goal.accepting(danger.code())))
+          .orElse(offer);
+    }
+
+    private Offer offer(Job job, State from, Goal goal) {
+      return by.blocked(from, goal)
+          .map(blocked ->
+              new Offer(
+                  job,
+                  Optional.of(by.said(goal, blocked)),
+                  blocked.fault().filter(Looked::isWanting).isPresent()))
+          .orElseGet(() -> new Offer(job, Optional.empty(), false));
+    }
+
+    private static boolean isWanting(Fault fault) {
+      return fault instanceof Fault.Missing
+          || fault instanceof Fault.Apart
+          || fault instanceof Fault.Unlinked
+          || fault instanceof Fault.NotRound;
+    }
+  }
+}

@@ -1,0 +1,59 @@
+package fernwort.core.jobs.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import fernwort.core.demo.DemoRig;
+import fernwort.core.effort.Effort;
+import fernwort.core.effort.EffortExceededException;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
+import fernwort.core.network.Network;
+import java.time.Duration;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** Each job is looked at once, when it is asked for, and says the same alone and among all. */
+class OffersTest {
+
+  private static final Network NETWORK = Network.of(DemoRig.all().getFirst().rig());
+  private static final Jobs JOBS = Jobs.of(NETWORK);
+
+  private static Offers offers() {
+    return Plans.of(NETWORK).offers(JOBS);
+  }
+
+  @Test
+  void aJobSaysTheSameAloneAndAmongAll() {
+    Offers alone = offers();
+    List<Offer> all = offers().all();
+    assertThat(all).extracting(Offer::job).isEqualTo(JOBS.all());
+    assertThat(all).anyMatch(Offer::isPossible).anyMatch(offer -> !offer.isPossible());
+    for (Offer one : all) {
+      Offer asked = alone.of(one.job());
+      assertThat(asked.trouble()).as(one.job().id()).isEqualTo(one.trouble());
+      assertThat(asked.wanting()).as(one.job().id()).isEqualTo(one.wanting());
+    }
+  }
+
+  @Test
+  void whatWasLookedAtIsNotLookedAtAgain() {
+    Offers offers = offers();
+    Offer first = offers.of(JOBS.all().getFirst());
+    assertThat(offers.all().getFirst()).isSameAs(first);
+    assertThat(offers.of(first.job())).isSameAs(first);
+  }
+
+  @Test
+  void whatBrokeOffIsLookedAtAnew() {
+    Offers offers = offers();
+    Job job = JOBS.byId("fill-main-inlet").orElseThrow();
+    Effort over = Effort.of(Duration.ofMinutes(1));
+    over.cancel();
+    assertThatThrownBy(() -> over.on(() -> offers.of(job)))
+        .isInstanceOf(EffortExceededException.class);
+    assertThatThrownBy(() -> over.on(offers::all)).isInstanceOf(EffortExceededException.class);
+    assertThat(offers.isPossible(job)).isTrue();
+    assertThat(offers.possible()).contains(job);
+  }
+}

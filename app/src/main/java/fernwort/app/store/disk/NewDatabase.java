@@ -75,8 +75,8 @@ public final class NewDatabase implements AutoCloseable {
   }
 
   /**
-   * Takes its indexes away but those that keep rows apart, for filling it: made at once at the end
-   * they take a fraction of the time and of the room.
+   * Takes its indexes away for filling it, but those that something refers to: made at once at the
+   * end they take a fraction of the time and of the room.
    *
    * @return what makes them again
    */
@@ -84,24 +84,27 @@ public final class NewDatabase implements AutoCloseable {
     Map<String, List<String>> columns = new LinkedHashMap<>();
     Map<String, String> tables = new HashMap<>();
     DatabaseMetaData names = connection.getMetaData();
-    try (ResultSet all = names.getTables(null, "public", null, new String[] {"BASE TABLE"})) {
-      while (all.next()) {
-        String table = all.getString("TABLE_NAME");
-        try (ResultSet found = names.getIndexInfo(null, "public", table, false, false)) {
-          while (found.next()) {
-            String index = found.getString("INDEX_NAME");
-            if (found.getBoolean("NON_UNIQUE") && !GENERATED.matcher(index).matches()) {
-              tables.put(index, table);
-              columns
-                  .computeIfAbsent(index, i -> new ArrayList<>())
-                  .add('"' + found.getString("COLUMN_NAME") + '"');
-            }
+    for (String table : tables(names)) {
+      try (ResultSet found = names.getIndexInfo(null, "public", table, false, false)) {
+        while (found.next()) {
+          String index = found.getString("INDEX_NAME");
+          if (found.getBoolean("NON_UNIQUE") && !GENERATED.matcher(index).matches()) {
+            tables.put(index, table);
+            columns
+                .computeIfAbsent(index, i -> new ArrayList<>())
+                .add('"' + found.getString("COLUMN_NAME") + '"');
           }
         }
       }
     }
     List<String> again = new ArrayList<>();
     try (Statement statement = connection.createStatement()) {
+      for (PrimaryKey key : loneKeys()) {
+        statement.execute("alter table \"%s\" drop primary key".formatted(key.table()));
+        again.add(
+            "alter table \"%s\" add constraint \"%s\" primary key (\"%s\")"
+                .formatted(key.table(), key.name(), key.column()));
+      }
       for (Map.Entry<String, List<String>> index : columns.entrySet()) {
         String name = index.getKey();
         statement.execute("drop index \"" + name + '"');
@@ -111,6 +114,37 @@ public final class NewDatabase implements AutoCloseable {
       }
     }
     return again;
+  }
+
+  private record PrimaryKey(String table, String name, String column) {}
+
+  /** The primary keys of one column that no other table refers to. */
+  private List<PrimaryKey> loneKeys() throws SQLException {
+    List<PrimaryKey> keys = new ArrayList<>();
+    DatabaseMetaData names = connection.getMetaData();
+    for (String table : tables(names)) {
+      try (ResultSet others = names.getExportedKeys(null, "public", table);
+          ResultSet key = names.getPrimaryKeys(null, "public", table)) {
+        if (!others.next() && key.next()) {
+          String column = key.getString("COLUMN_NAME");
+          String name = key.getString("PK_NAME");
+          if (!key.next()) {
+            keys.add(new PrimaryKey(table, name, column));
+          }
+        }
+      }
+    }
+    return keys;
+  }
+
+  private static List<String> tables(DatabaseMetaData names) throws SQLException {
+    List<String> tables = new ArrayList<>();
+    try (ResultSet all = names.getTables(null, "public", null, new String[] {"BASE TABLE"})) {
+      while (all.next()) {
+        tables.add(all.getString("TABLE_NAME"));
+      }
+    }
+    return tables;
   }
 
   /** Brings its tables to the newest step. */

@@ -11,12 +11,15 @@ import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
 import fernwort.core.jobs.plan.Offers;
 import fernwort.core.rig.State;
+import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
@@ -37,6 +40,9 @@ public class JobDesk {
       Caffeine.newBuilder().maximumSize(50).build();
   private final Cache<Asked, Awaited<List<Mended>>> remedies =
       Caffeine.newBuilder().maximumSize(20).build();
+  private final ExecutorService looking =
+      Executors.newSingleThreadExecutor(
+          Thread.ofPlatform().daemon().name(Says.LOOKING_AT_JOBS.text()).factory());
   private final SlipBench bench;
   private final Sleep sleep;
 
@@ -75,15 +81,23 @@ public class JobDesk {
         .asMap()
         .compute(
             rig.content(),
-            (key, known) -> known == null || known.isEnded() ? begin(offers::all) : known)
+            (key, known) -> known == null || known.isEnded() ? begin(offers::oneByOne) : known)
         .within(patience);
   }
 
-  /** On a thread of its own: who wants to fill a tank does not stand in line behind mistakes. */
-  private static <T> Awaited<T> begin(Callable<T> work) {
+  /**
+   * On one thread for everybody: who wants to fill a tank does not stand in line behind mistakes,
+   * and who opens a page does not share the processors with many rigs being looked at.
+   */
+  private <T> Awaited<T> begin(Callable<T> work) {
     Awaited<T> awaited = new Awaited<>(LONGEST, LONGEST, work);
-    Thread.ofVirtual().name(Says.LOOKING_AT_JOBS.text()).start(awaited);
+    looking.execute(awaited);
     return awaited;
+  }
+
+  @PreDestroy
+  void end() {
+    looking.shutdownNow();
   }
 
   /**

@@ -60,9 +60,14 @@ public final class Offers {
     return of(job).isPossible();
   }
 
-  /** Looks at every job, with what stands in its way. */
+  /** Looks at every job at once, with what stands in its way. */
   public List<Offer> all() {
     return jobs.parallelStream().map(Effort.carried(this::of)).toList();
+  }
+
+  /** The same, one after the other, so that who does something else meanwhile hardly notices. */
+  public List<Offer> oneByOne() {
+    return jobs.stream().map(this::of).toList();
   }
 
   /** Looks at every job and returns those that can be done. */

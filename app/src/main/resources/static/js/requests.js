@@ -157,6 +157,25 @@ document.addEventListener("submit", async (event) => {
   }
 });
 
+// What takes minutes says so once it is sent, and is not sent a second time.
+document.addEventListener("submit", (event) => {
+  const form = event.target;
+  if (!form.dataset.wait || event.defaultPrevented) return;
+  if (form.querySelector("[data-waits]")) {
+    event.preventDefault();
+    return;
+  }
+  const said = document.createElement("p");
+  said.setAttribute("role", "status");
+  said.dataset.waits = "";
+  form.append(said);
+  said.textContent = form.dataset.wait;
+});
+// Who comes back to the page may press again.
+addEventListener("pageshow", () => {
+  document.querySelectorAll("[data-waits]").forEach((said) => said.remove());
+});
+
 function again(element) {
   const form = element.closest("form");
   // What loads by itself after the page is not pressed.

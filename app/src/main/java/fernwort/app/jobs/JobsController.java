@@ -190,7 +190,7 @@ class JobsController {
     if (!list(rigs.open(id), LONG_PATIENCE, units, model)) {
       throw new TooBusy(Says.THE_JOBS_ARE_STILL_BEING_CHECKED.text());
     }
-    return "jobs/list :: list";
+    return "jobs/list";
   }
 
   /**

@@ -2,6 +2,9 @@ package fernwort.app.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import fernwort.app.InBrowser;
 import fernwort.app.OwnCopy;
 import java.io.IOException;
 import java.net.URI;
@@ -14,12 +17,14 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** Backing up and restoring while people use it. */
 class BackupWhileRunningTest {
 
   @TempDir static Path home;
+  @RegisterExtension static InBrowser browser = new InBrowser();
   private static OwnCopy copy;
 
   @BeforeAll
@@ -101,6 +106,39 @@ class BackupWhileRunningTest {
     assertThat(copy.get("/rigs/marginalia/journal.csv").body())
         .startsWith("number,time,who,kind,subject,label,before,after,standing")
         .contains("TURN,bypass,Bypass,");
+  }
+
+  @Test
+  void whoPressesTwiceInTheBrowserRestoresOnceAndReadsThatItTakesTime() throws Exception {
+    turn("open");
+    Path file = home.resolve("pressed.json.gz");
+    Files.write(file, copy.bytes("/backup").body());
+    turn("shut");
+    Page page = browser.page();
+    page.navigate(copy.address() + "/rigs");
+    page.locator("summary", new Page.LocatorOptions().setHasText("Restore a backup")).click();
+    page.locator("#restore-file").setInputFiles(file);
+    assertThat(pressedTwice(page, "Look at it first"))
+        .isEqualTo("Reading the backup. A large one takes a minute or two: leave this page open.");
+    PlaywrightAssertions.assertThat(page.locator("h1")).hasText("Restore this backup?");
+    assertThat(pressedTwice(page, "Replace everything here"))
+        .isEqualTo(
+            "Replacing everything. A large backup takes a minute or two: leave this page open.");
+    PlaywrightAssertions.assertThat(page.getByText("The backup is restored.")).isVisible();
+    assertThat(bypass()).isEqualTo("open");
+  }
+
+  /** Presses a button twice at once and returns what the page says of waiting. */
+  private static Object pressedTwice(Page page, String button) {
+    return page.getByText(button)
+        .evaluate(
+            """
+            b => {
+              b.click();
+              b.click();
+              return [...document.querySelectorAll('[data-waits]')].map(p => p.textContent).join();
+            }\
+            """);
   }
 
   private static HttpResponse<String> upload(byte[] file) throws IOException {

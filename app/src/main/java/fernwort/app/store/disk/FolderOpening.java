@@ -6,14 +6,16 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.Reader;
+import java.io.Writer;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Clob;
 import java.sql.Connection;
 import java.sql.ResultSet;
+import java.sql.ResultSetMetaData;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.sql.Types;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -175,17 +177,36 @@ public final class FolderOpening {
     }
   }
 
+  /** To go to a row reads all its values but the long ones, which lie elsewhere. */
   private static void readAll(ResultSet rows) throws SQLException, IOException {
-    int columns = rows.getMetaData().getColumnCount();
+    List<Integer> texts = columns(rows.getMetaData(), Types.CLOB);
+    List<Integer> others = columns(rows.getMetaData(), Types.BLOB);
     while (rows.next()) {
-      for (int i = 1; i <= columns; i++) {
-        if (rows.getObject(i) instanceof Clob text) {
-          try (Reader reader = text.getCharacterStream()) {
-            reader.transferTo(java.io.Writer.nullWriter());
+      for (int column : texts) {
+        try (Reader text = rows.getCharacterStream(column)) {
+          if (text != null) {
+            text.transferTo(Writer.nullWriter());
+          }
+        }
+      }
+      for (int column : others) {
+        try (InputStream bytes = rows.getBinaryStream(column)) {
+          if (bytes != null) {
+            bytes.transferTo(OutputStream.nullOutputStream());
           }
         }
       }
     }
+  }
+
+  private static List<Integer> columns(ResultSetMetaData names, int type) throws SQLException {
+    List<Integer> found = new ArrayList<>();
+    for (int column = 1; column <= names.getColumnCount(); column++) {
+      if (names.getColumnType(column) == type) {
+        found.add(column);
+      }
+    }
+    return found;
   }
 
   private static int step(Connection connection) throws SQLException {

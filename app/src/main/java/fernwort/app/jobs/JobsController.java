@@ -57,7 +57,7 @@ class JobsController {
   private static final Duration PATIENCE = Duration.ofMillis(900);
 
   /** As long as this somebody waits for a page; after it the jobs stand there as they are. */
-  private static final Duration FIRST_PATIENCE = Duration.ofMillis(400);
+  private static final Duration FIRST_PATIENCE = Duration.ofMillis(150);
 
   /** What a page or the worker asks for by itself may take longer. */
   private static final Duration LONG_PATIENCE = Duration.ofSeconds(8);

@@ -65,6 +65,7 @@ enum Says implements Phrase {
   ROW_OF_IS_EMPTY("row {} of {} is empty"),
   A_ROW_REFERS("a row of {} belongs to {} “{}”, which is not in it"),
   ROW_OF("row {} of {}: {}"),
+  A_ROW_OF_STANDS_TWICE("a row of {} is in it twice"),
   RIG("rig {}: {}");
 
   private final String text;

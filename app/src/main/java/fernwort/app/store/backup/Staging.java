@@ -14,6 +14,7 @@ import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
+import java.sql.SQLIntegrityConstraintViolationException;
 import java.sql.Statement;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -144,7 +145,7 @@ final class Staging implements AutoCloseable {
     try (Statement statement = connection.createStatement()) {
       statement.execute("set referential_integrity false");
     }
-    List<String> indexes = database.withoutIndexes();
+    List<NewDatabase.Later> indexes = database.withoutIndexes();
     connection.setAutoCommit(false);
     try (RowReader rows = RowReader.of(json)) {
       int kept = 0;
@@ -159,10 +160,16 @@ final class Staging implements AutoCloseable {
     for (PreparedStatement insert : inserts.values()) {
       insert.close();
     }
+    for (NewDatabase.Later index : indexes) {
+      make(index);
+    }
+  }
+
+  private void make(NewDatabase.Later index) throws SQLException {
     try (Statement statement = connection.createStatement()) {
-      for (String index : indexes) {
-        statement.execute(index);
-      }
+      statement.execute(index.statement());
+    } catch (SQLIntegrityConstraintViolationException e) {
+      throw new Refusal(NO_BACKUP.formatted(Says.A_ROW_OF_STANDS_TWICE.filled(index.table())));
     }
   }
 

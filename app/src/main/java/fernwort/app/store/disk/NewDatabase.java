@@ -75,12 +75,20 @@ public final class NewDatabase implements AutoCloseable {
   }
 
   /**
+   * Something that is made again once a table is full.
+   *
+   * @param table the table
+   * @param statement what makes it
+   */
+  public record Later(String table, String statement) {}
+
+  /**
    * Takes its indexes away for filling it, but those that something refers to: made at once at the
    * end they take a fraction of the time and of the room.
    *
    * @return what makes them again
    */
-  public List<String> withoutIndexes() throws SQLException {
+  public List<Later> withoutIndexes() throws SQLException {
     Map<String, List<String>> columns = new LinkedHashMap<>();
     Map<String, String> tables = new HashMap<>();
     DatabaseMetaData names = connection.getMetaData();
@@ -97,20 +105,25 @@ public final class NewDatabase implements AutoCloseable {
         }
       }
     }
-    List<String> again = new ArrayList<>();
+    List<Later> again = new ArrayList<>();
     try (Statement statement = connection.createStatement()) {
       for (PrimaryKey key : loneKeys()) {
         statement.execute("alter table \"%s\" drop primary key".formatted(key.table()));
         again.add(
-            "alter table \"%s\" add constraint \"%s\" primary key (\"%s\")"
-                .formatted(key.table(), key.name(), key.column()));
+            new Later(
+                key.table(),
+                "alter table \"%s\" add constraint \"%s\" primary key (\"%s\")"
+                    .formatted(key.table(), key.name(), key.column())));
       }
       for (Map.Entry<String, List<String>> index : columns.entrySet()) {
         String name = index.getKey();
         statement.execute("drop index \"" + name + '"');
+        String table = tables.getOrDefault(name, "");
         again.add(
-            "create index \"%s\" on \"%s\" (%s)"
-                .formatted(name, tables.get(name), String.join(", ", index.getValue())));
+            new Later(
+                table,
+                "create index \"%s\" on \"%s\" (%s)"
+                    .formatted(name, table, String.join(", ", index.getValue()))));
       }
     }
     return again;

@@ -98,6 +98,51 @@ class BackupTest {
   }
 
   @Test
+  void whatIsRestoredHasTheKeysAndIndexesOfANewDatabase() throws Exception {
+    DataFolder fresh = DataFolder.claim(home.resolve("fresh"));
+    FolderOpening.prepare(fresh, NOON);
+    restored(text);
+    DataFolder second = DataFolder.claim(home.resolve("second"));
+    assertThat(keys(second)).isNotEmpty().isEqualTo(keys(fresh));
+    fresh.release();
+    second.release();
+  }
+
+  /** The keys and indexes of a folder's database, by table, kind and columns. */
+  private static List<String> keys(DataFolder folder) throws Exception {
+    try (Connection connection = DatabaseFile.reading(folder);
+        Statement statement = connection.createStatement();
+        ResultSet found =
+            statement.executeQuery(
+                """
+                select i.table_name || ' ' || i.index_type_name || ' '
+                    || listagg(c.column_name, ',') within group (order by c.ordinal_position)
+                from information_schema.indexes i
+                join information_schema.index_columns c
+                  on c.index_name = i.index_name and c.table_name = i.table_name
+                group by i.table_name, i.index_name, i.index_type_name order by 1\
+                """)) {
+      List<String> keys = new ArrayList<>();
+      while (found.next()) {
+        keys.add(found.getString(1));
+      }
+      return keys;
+    }
+  }
+
+  @Test
+  void aRowThatStandsTwiceIsRefused() {
+    String twice =
+        text.replaceFirst(
+                "\"setting\":\\[(.)",
+                "\"setting\":[{\"name\":\"a\",\"entry\":\"b\"},{\"name\":\"a\",\"entry\":\"c\"},$1")
+            .replace(",]", "]");
+    assertThatThrownBy(() -> restored(twice))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("a row of setting is in it twice");
+  }
+
+  @Test
   void aBackupNeverTakesThePlaceOfAnotherFile() throws IOException {
     DataFolder folder = DataFolder.claim(home.resolve("first"));
     assertThatThrownBy(() -> AtRest.backUp(folder, backup, NOON))

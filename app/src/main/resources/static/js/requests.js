@@ -119,7 +119,10 @@ function askPassphrase(sentence, goOn) {
   wrong.textContent = "";
   field.value = "";
   dialog.querySelector("form").onsubmit = async (event) => {
-    if (event.submitter?.value === "not") return;
+    if (event.submitter?.value === "not") {
+      waiting.length = 0;
+      return;
+    }
     event.preventDefault();
     const status = await logIn(field.value);
     if (status < 300) {
@@ -132,6 +135,9 @@ function askPassphrase(sentence, goOn) {
           ? "Too many wrong tries. Wait five minutes."
           : "That is not the passphrase. Try again.";
     }
+  };
+  dialog.oncancel = () => {
+    waiting.length = 0;
   };
   dialog.onclose = () => {
     if (!dialog.open) refused.length = 0;
@@ -197,9 +203,16 @@ function triesAgain(element) {
   return true;
 }
 
-document.addEventListener("htmx:responseError", (event) => {
-  waiting.length = 0;
+/** A change came to nothing: what was pressed after it is let go, for it counted on it. */
+function failed(event) {
+  if (!changes(event)) return;
+  // Who gives the passphrase goes on with all of it.
+  if (event.detail.xhr.status !== 401) waiting.length = 0;
   busy = false;
+}
+
+document.addEventListener("htmx:responseError", (event) => {
+  failed(event);
   if (event.detail.xhr.status === 503 && triesAgain(event.detail.elt)) return;
   if (event.detail.xhr.status === 401) {
     const sentence = event.detail.xhr.getResponseHeader("X-Problem") ?? "";
@@ -224,8 +237,7 @@ document.addEventListener("htmx:responseError", (event) => {
   if (said("X-Ask") && form) ask(form);
 });
 document.addEventListener("htmx:sendError", (event) => {
-  waiting.length = 0;
-  busy = false;
+  failed(event);
   // A page that the device kept says already that there is no network.
   if (!changes(event) && document.querySelector(".offline-bar[data-old]")) return;
   notice("Fernwort does not answer. What was confirmed before is kept; try again.");

@@ -91,6 +91,32 @@ class SessionJourneyTest {
   }
 
   @Test
+  void twoTurnsAreMadeOnceThePassphraseIsGivenAgain() {
+    try (BrowserContext context = browser.newContext()) {
+      Page page = known(context, "/rigs/marginalia/board");
+      page.locator("#board").waitFor();
+      List<String> handles = List.of("h-bypass", "h-pump");
+      List<?> before = handles.stream().map(handle -> position(page, handle)).toList();
+      context.clearCookies();
+      page.evaluate(
+          "ids => ids.forEach(id => document.getElementById(id).querySelector('.target')"
+              + ".dispatchEvent(new MouseEvent('click', {bubbles: true, cancelable: true})))",
+          handles);
+      giveAgain(page);
+      for (int i = 0; i < handles.size(); i++) {
+        page.waitForFunction(
+            "([id, before]) => document.getElementById(id).getAttribute('aria-label') !== before",
+            List.of(handles.get(i), before.get(i)));
+      }
+    }
+  }
+
+  /** How a handle stands, as the drawing says it. */
+  private static Object position(Page page, String handle) {
+    return page.locator("#" + handle).getAttribute("aria-label");
+  }
+
+  @Test
   void whatWasTypedIntoAFormIsSentAfterwards() {
     try (BrowserContext context = browser.newContext()) {
       Page page = known(context, "/rigs/tern/cards");

@@ -1,7 +1,6 @@
 package fernwort.core.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
@@ -17,6 +16,7 @@ import fernwort.core.rig.State;
 import fernwort.core.winter.sheets.Procedure;
 import java.util.List;
 import java.util.Map;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 
@@ -35,23 +35,33 @@ class DrainingLawsTest {
     Network network = Network.of(rig);
     Slope slope = WetHouses.slope(seed);
     Wintering now = full(network, slope);
-    EveryWay brute = new EveryWay(rig, slope);
+    EveryWay most = new EveryWay(rig, slope, 0);
+    EveryWay least = new EveryWay(rig, slope, 1);
     for (Turn step : WetHouses.steps(rig, seed)) {
       now = Procedure.run(network, now, List.of(step));
-      brute.step(step);
+      most.step(step);
+      least.step(step);
       for (Line line : rig.lines()) {
         assertThat(now.wetness().volume(line))
             .as("%s after %s", line, step)
-            .isCloseTo(brute.volume(line), within(SOME_CELLS * line.volume()));
+            .isBetween(
+                least.volume(line) - SOME_CELLS * line.volume(),
+                most.volume(line) + SOME_CELLS * line.volume());
       }
       for (Part part : rig.parts()) {
         if (part.kind() instanceof Tee && part.volume() > 0) {
           assertThat(now.wetness().body(part.id()) > 0)
               .as("%s after %s", part, step)
-              .isEqualTo(brute.isWet(part));
+              .isIn(least.isWet(part), most.isWet(part));
         }
       }
     }
+  }
+
+  /** A column ends just as high as the mixing tap from whose other side the air would come. */
+  @Example
+  void aTieIsEitherWay() {
+    whatStaysIsWhatEverySimpleWayLeaves(-28_521);
   }
 
   /** Joins no water: a cap or tap is an end, and what opens there lets only air in or water out. */

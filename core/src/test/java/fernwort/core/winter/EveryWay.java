@@ -35,6 +35,10 @@ final class EveryWay {
 
   private final Rig rig;
   private final Slope slope;
+
+  /** How many cells lower than it is cut here a column may end: none, or one. */
+  private final int slack;
+
   private final Map<String, Part> parts;
   private final Map<PortRef, Line> lines;
   private final Map<String, boolean[]> wet = new HashMap<>();
@@ -44,7 +48,14 @@ final class EveryWay {
   private Map<String, boolean[]> next = new HashMap<>();
   private Map<String, Boolean> nextTees = new HashMap<>();
 
-  EveryWay(Rig rig, Slope slope) {
+  /**
+   * Begins with everything wet.
+   *
+   * @param slack 1 to let in air that comes as high as the cell in which a column ends, 0 not to:
+   *     where in the cell it ends is not known here, and what is true lies between the two
+   */
+  EveryWay(Rig rig, Slope slope, int slack) {
+    this.slack = slack;
     this.rig = rig;
     this.slope = slope;
     parts = rig.partsById();
@@ -273,7 +284,7 @@ final class EveryWay {
     return new Spot(height(part), height(part), height(part), false, true, crack, dries);
   }
 
-  private static boolean leaves(List<Spot> way, int x, double outlet, double cracks) {
+  private boolean leaves(List<Spot> way, int x, double outlet, double cracks) {
     double height = way.get(x).height();
     double end = Double.NaN;
     for (int i = x + 1; i < way.size(); i++) {
@@ -282,7 +293,8 @@ final class EveryWay {
       }
       boolean air = way.get(i).crack() == 0 && !way.get(i).wet() && isCell(way, i);
       if (Double.isNaN(end) && air) {
-        end = (way.get(i).height() + way.get(i - 1).height()) / 2;
+        double cell = Math.abs(way.get(i).height() - way.get(i - 1).height());
+        end = (way.get(i).height() + way.get(i - 1).height()) / 2 - slack * cell;
       }
     }
     if (outlet > height + SAME) {

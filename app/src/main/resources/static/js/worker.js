@@ -229,20 +229,24 @@ const flush = async () => {
   }
 };
 
+/** A page to keep; one that is still being worked out is asked for again. */
+const whole = async (path) => {
+  const ask = () => fetch(path, { headers: { accept: "text/html", "x-script": "true" } });
+  let answer = await ask();
+  for (let tries = 0; tries < 5 && answer.headers.has("x-unfinished"); tries++) {
+    await new Promise((later) => setTimeout(later, 3000));
+    answer = await ask();
+  }
+  return answer;
+};
+
 self.addEventListener("sync", (event) => event.waitUntil(flush()));
 self.addEventListener("message", (event) => {
   const { data } = event;
   if (data.flush) event.waitUntil(flush().then(tellWaiting));
   if (data.keep) {
     event.waitUntil(
-      Promise.allSettled(
-        data.keep.map(async (path) =>
-          remember(
-            path,
-            await fetch(path, { headers: { accept: "text/html", "x-script": "true" } }),
-          ),
-        ),
-      ),
+      Promise.allSettled(data.keep.map(async (path) => remember(path, await whole(path)))),
     );
   }
 });

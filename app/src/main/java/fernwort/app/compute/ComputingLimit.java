@@ -19,13 +19,16 @@ class ComputingLimit extends OncePerRequestFilter {
   /** Some seconds on an ordinary machine; a slow one that has just started needs its time. */
   static final Duration LIMIT = Duration.ofSeconds(12);
 
-  /** What can take long; ticks, turns and readings never wait for these. */
+  /**
+   * What can take long; ticks, turns and readings never wait for these. Who asks for the list of
+   * jobs only waits for a thread that computes, and keeps nobody from computing meanwhile.
+   */
   private static final Pattern HEAVY =
       Pattern.compile(
-          "/rigs/([^/]+)/(?:jobs/.+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows|fault.*|practise.*|drills.*)");
+          "/rigs/([^/]+)/(?:jobs/(?!list$).+|slips|sizing.*|workbench.*|build.*|empty|cold.*|compare|rehearse/answers|flows|fault.*|practise.*|drills.*)");
 
   /** Pages and their pieces; files and what is told as it happens go by. */
-  private static final Pattern PAGE = Pattern.compile("/rigs/[^.]*(?<!/stream)");
+  private static final Pattern PAGE = Pattern.compile("/rigs/[^.]*(?<!/stream|/jobs/list)");
 
   private final Turnstile turnstile;
 

@@ -41,7 +41,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
@@ -59,7 +58,7 @@ class JobsController {
   /** As long as this somebody waits for a page; after it the jobs stand there as they are. */
   private static final Duration FIRST_PATIENCE = Duration.ofMillis(150);
 
-  /** What a page or the worker asks for by itself may take longer. */
+  /** What the page asks for by itself may take longer. */
   private static final Duration LONG_PATIENCE = Duration.ofSeconds(8);
 
   /** Says of a page that it is not to be kept for where there is no network. */
@@ -157,12 +156,11 @@ class JobsController {
   @GetMapping
   String jobs(
       @PathVariable String id,
-      @RequestHeader(name = "X-Script", defaultValue = "false") boolean byScript,
       @ModelAttribute("units") Units units,
       Model model,
       HttpServletResponse response) {
     OpenRig rig = rigs.open(id);
-    if (!list(rig, byScript ? LONG_PATIENCE : FIRST_PATIENCE, units, model)) {
+    if (!list(rig, FIRST_PATIENCE, units, model)) {
       response.setHeader(UNFINISHED, "true");
     }
     model.addAttribute("name", rig.rig().name());

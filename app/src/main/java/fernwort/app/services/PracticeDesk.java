@@ -211,8 +211,8 @@ public class PracticeDesk {
     LocalDate today = today();
     return store.of(rig.id(), name(person)).stream()
         .filter(k -> k.what().startsWith("job:") && !k.due().isAfter(today))
-        .flatMap(k -> book.jobs().byId(k.what().substring("job:".length())).stream())
-        .filter(book.offers()::isPossible)
+        .map(k -> k.what().substring("job:".length()))
+        .flatMap(id -> book.offered(job -> job.id().equals(id)))
         .findFirst();
   }
 

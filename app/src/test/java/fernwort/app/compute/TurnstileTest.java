@@ -107,4 +107,31 @@ class TurnstileTest {
     assertThat(refused.getStatus()).isEqualTo(503);
     assertThat(refused.getErrorMessage()).contains("still computing").contains("ask again");
   }
+
+  /** It only waits for jobs that are being looked at: somebody presses one of them meanwhile. */
+  @Test
+  void whoAsksForTheListOfJobsKeepsNobodyFromAJob() throws Exception {
+    Turnstile turnstile = new Turnstile(Duration.ZERO);
+    ComputingLimit limit = new ComputingLimit(turnstile);
+    AtomicInteger letIn = new AtomicInteger();
+    limit.doFilter(
+        new MockHttpServletRequest("GET", "/rigs/tern/jobs/list"),
+        new MockHttpServletResponse(),
+        (list, answer) ->
+            limit.doFilter(
+                new MockHttpServletRequest("GET", "/rigs/tern/jobs/fill-fore-inlet"),
+                new MockHttpServletResponse(),
+                (request, response) -> letIn.incrementAndGet()));
+    assertThat(letIn.get()).as("a job while the list waits").isEqualTo(1);
+    turnstile.let(
+        "tern",
+        () -> {
+          limit.doFilter(
+              new MockHttpServletRequest("GET", "/rigs/tern/jobs/list"),
+              new MockHttpServletResponse(),
+              (request, response) -> letIn.incrementAndGet());
+          return null;
+        });
+    assertThat(letIn.get()).as("the list while a job is planned").isEqualTo(2);
+  }
 }

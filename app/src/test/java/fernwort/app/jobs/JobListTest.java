@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.SharedCopy;
 import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -35,18 +33,5 @@ class JobListTest {
     HttpResponse<String> page = COPY.client().get(jobs);
     assertThat(cards(page.body())).isEqualTo(cards(list));
     assertThat(page.headers().firstValue(UNFINISHED)).isEmpty();
-  }
-
-  @Test
-  void whatAsksByItselfWaitsForTheWholePage() throws IOException {
-    HttpResponse<String> page =
-        COPY.client()
-            .send(
-                HttpRequest.newBuilder(
-                        URI.create(
-                            COPY.client().address() + "/rigs/" + COPY.rig("samphire") + "/jobs"))
-                    .header("X-Script", "true"));
-    assertThat(page.headers().firstValue(UNFINISHED)).isEmpty();
-    assertThat(page.body()).contains("job-cards").doesNotContain(CHECKING);
   }
 }

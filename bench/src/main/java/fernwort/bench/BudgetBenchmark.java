@@ -4,6 +4,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -64,9 +65,12 @@ public class BudgetBenchmark {
             new Entry(
                 "f" + i,
                 at,
-                new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, "")));
+                new Entry.Fill(
+                    PartId.of("main"), Optional.empty(), Entry.Bought.UNKNOWN, false, "")));
       } else {
-        log.add(new Entry("r" + i, at, new Entry.Reading("main", holds / 1000, "", false, "")));
+        log.add(
+            new Entry(
+                "r" + i, at, new Entry.Reading(PartId.of("main"), holds / 1000, "", false, "")));
       }
     }
     return log;

@@ -9,6 +9,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -79,7 +80,7 @@ public class BuildBenchmark {
 
   @Benchmark
   public TakeApart pumpOut() {
-    return TakeApart.of(network, marginalia.state(), Set.of("pump"));
+    return TakeApart.of(network, marginalia.state(), Set.of(PartId.of("pump")));
   }
 
   /** Every joint of Marginalia undone. */

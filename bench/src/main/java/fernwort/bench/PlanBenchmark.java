@@ -10,6 +10,7 @@ import fernwort.core.load.DrawOrders;
 import fernwort.core.network.Network;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.HashMap;
@@ -43,7 +44,7 @@ public class PlanBenchmark {
   private TankRoom cylinder;
   private Network sixTanks;
   private Network coach;
-  private final Map<String, Double> full = new HashMap<>();
+  private final Map<PartId, Double> full = new HashMap<>();
 
   /** Builds tanks and rigs. */
   @Setup

@@ -4,6 +4,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import java.util.concurrent.TimeUnit;
@@ -51,20 +52,25 @@ public class RunBenchmark {
     network = Network.of(truck.rig());
     hydraulics = Hydraulics.of(network);
     inUse = truck.state();
-    morning = truck.state().with("sink", "shut").withVolume("main", 0.118).withVolume("gray", 0.0);
+    morning =
+        truck
+            .state()
+            .with(PartId.of("sink"), "shut")
+            .withVolume(PartId.of("main"), 0.118)
+            .withVolume(PartId.of("gray"), 0.0);
   }
 
   private double day(State from) {
     Simulation run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
     for (Object[] use : USE) {
-      String fixture = (String) use[1];
+      PartId fixture = PartId.of((String) use[1]);
       run.runTo((Double) use[0] * 3600);
       run.set(fixture, network.rig().part(fixture).kind().positions().get(1).id());
       run.runTo(run.time() + (Integer) use[2]);
       run.set(fixture, "shut");
     }
     run.runTo(DAY);
-    return run.moment().state().volume("main");
+    return run.moment().state().volume(PartId.of("main"));
   }
 
   /** A day of ordinary use: eighteen times at a tap. */
@@ -91,7 +97,7 @@ public class RunBenchmark {
       Simulation run = Simulation.start(network, hydraulics, inUse, Conditions.ORDINARY);
       for (int beat = 1; beat <= 5; beat++) {
         run.runTo(12.0 * beat);
-        sum += run.moment().flows().fixture("sink");
+        sum += run.moment().flows().fixture(PartId.of("sink"));
       }
     }
     return sum;

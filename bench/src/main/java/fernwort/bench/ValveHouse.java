@@ -10,6 +10,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -96,13 +97,13 @@ final class ValveHouse {
 
   /** Feeds and fills of all other tanks open, of the two that matter shut, and every vent shut. */
   static State tangled(Rig rig, String from, String to) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), 0.05));
     State state = new State(rig.atRest(), volumes, Slope.LEVEL);
     for (int i = 1; i <= TANKS; i++) {
       boolean matters = from.equals("tank" + i) || to.equals("tank" + i);
       if (!matters) {
-        state = state.with("feed" + i, "open").with("fill" + i, "open");
+        state = state.with(PartId.of("feed" + i), "open").with(PartId.of("fill" + i), "open");
       }
     }
     return state;

@@ -37,6 +37,7 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -118,7 +119,7 @@ class AtTheDoorTest {
     Network compiled = Network.of(rig);
     OpenGraph open = new OpenGraph(compiled, state.setting()); // what stands open
     Levels levels = Levels.of(compiled, state); // how high everything is, on the slope
-    double surface = levels.surface("main"); // m
+    double surface = levels.surface(PartId.of("main")); // m
 
     assertThat(open.edges()).isPositive();
     assertThat(surface).isPositive();
@@ -127,7 +128,7 @@ class AtTheDoorTest {
   @Test
   void whatIsOpenRunsOut() {
     // drain
-    Wintering full = Filled.of(network, state.with("cold-drain", "off"));
+    Wintering full = Filled.of(network, state.with(PartId.of("cold-drain"), "off"));
     Wintering left = Draining.of(network, full);
     double before = rig.lines().stream().mapToDouble(full.wetness()::volume).sum();
     double stays = rig.lines().stream().mapToDouble(left.wetness()::volume).sum(); // m³
@@ -169,7 +170,7 @@ class AtTheDoorTest {
 
   @Test
   void aWaitEnds() {
-    Job.Until until = new Job.Until(Job.Until.What.DRY, "main");
+    Job.Until until = new Job.Until(Job.Until.What.DRY, PartId.of("main"));
     // jobs.wait
     boolean over = Marks.isReached(network, state, job, until);
 
@@ -213,8 +214,10 @@ class AtTheDoorTest {
   @Test
   void aTankHangsOnStraps() {
     // build.mount
-    TankSupport rear = new TankSupport("low", TankSupport.Type.STRAP, 0.1, 0.05, 2, 6000, 4000);
-    TankSupport front = new TankSupport("low", TankSupport.Type.STRAP, 0.7, 0.05, 2, 6000, 4000);
+    TankSupport rear =
+        new TankSupport(PartId.of("low"), TankSupport.Type.STRAP, 0.1, 0.05, 2, 6000, 4000);
+    TankSupport front =
+        new TankSupport(PartId.of("low"), TankSupport.Type.STRAP, 0.7, 0.05, 2, 6000, 4000);
     Hanging hanging =
         Hanging.of(80, 0.4, 0.1, 0.2, 0.5, List.of(rear, front), Hanging.Moving.USUAL);
     double each = hanging.loads().getFirst().still(); // N
@@ -234,7 +237,7 @@ class AtTheDoorTest {
   @Test
   void aPartIsTakenOut() {
     // build.remove
-    TakeApart plan = TakeApart.of(network, state, Set.of("pump"));
+    TakeApart plan = TakeApart.of(network, state, Set.of(PartId.of("pump")));
     List<TakeApart.Undo> joints = plan.joints(); // each with what comes out there (m³)
 
     assertThat(joints).isNotEmpty();
@@ -243,7 +246,7 @@ class AtTheDoorTest {
   @Test
   void whatWasPutTogetherIsTried() {
     // build.check
-    List<PortRef> joints = Undoing.joints(rig, Set.of("pump"));
+    List<PortRef> joints = Undoing.joints(rig, Set.of(PartId.of("pump")));
     AssemblyCheck check = AssemblyCheck.of(plans, joints);
 
     assertThat(check.steps()).isNotEmpty();
@@ -270,9 +273,9 @@ class AtTheDoorTest {
   void airFindsItsWay() {
     // winter.routes
     List<Route> routes =
-        Routes.from(network, Filled.of(network, state), new PortRef("pump", "out"));
+        Routes.from(network, Filled.of(network, state), new PortRef(PartId.of("pump"), "out"));
 
-    assertThat(routes).extracting(r -> r.outlet().id()).contains("sink");
+    assertThat(routes).extracting(r -> r.outlet().id()).contains(PartId.of("sink"));
   }
 
   @Test

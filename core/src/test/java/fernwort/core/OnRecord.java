@@ -2,6 +2,10 @@ package fernwort.core;
 
 import static org.assertj.core.api.Assertions.fail;
 
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.io.IOException;
@@ -62,8 +66,8 @@ public final class OnRecord {
         name, first + 1, line(read, first), line(now, first), file);
   }
 
-  private static String line(List<String> lines, int number) {
-    return number < lines.size() ? lines.get(number) : "(nothing more)";
+  private static LineId line(List<String> lines, int number) {
+    return number < lines.size() ? LineId.of(lines.get(number)) : LineId.of("(nothing more)");
   }
 
   private static List<String> read(String name) {
@@ -131,6 +135,9 @@ public final class OnRecord {
       }
       case Set<?> set -> set.stream().map(OnRecord::tell).sorted().toList().toString();
       case Collection<?> list -> list.stream().map(OnRecord::tell).toList().toString();
+      case ElementId id -> id.value();
+      case PortId id -> id.value();
+      case PositionId id -> id.value();
       case Record record -> told(record);
       default -> value.toString();
     };

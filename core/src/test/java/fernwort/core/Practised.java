@@ -2,6 +2,7 @@ package fernwort.core;
 
 import fernwort.core.format.RigFormat;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -25,7 +26,7 @@ public final class Practised {
 
   /** Returns a rig from rest with every tank filled to a share (0 to 1). */
   public static State filled(Network network, double share) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), share * network.room(t.id()).capacity()));
     return new State(network.rig().atRest(), volumes, Slope.LEVEL);
   }

@@ -14,6 +14,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
@@ -68,7 +69,7 @@ class ApiController {
   record Address(String id) {}
 
   /** Positions by part id; volumes in m³ and the time of reading by tank id. */
-  record StateAnswer(Map<String, String> positions, Map<String, Logbook.Level> levels) {}
+  record StateAnswer(Map<PartId, String> positions, Map<String, Logbook.Level> levels) {}
 
   /** The position to turn a handle to. */
   record Turn(String position) {
@@ -153,7 +154,8 @@ class ApiController {
   Change preview(
       @PathVariable String id, @PathVariable String part, @RequestParam String position) {
     OpenRig rig = rigs.open(id);
-    Outlook.Preview preview = Outlook.Preview.of(rig, states.of(rig).state(), part, position);
+    Outlook.Preview preview =
+        Outlook.Preview.of(rig, states.of(rig).state(), PartId.of(part), position);
     Outlook before = preview.before();
     Outlook after = preview.after();
     return new Change(
@@ -194,7 +196,12 @@ class ApiController {
             reading.unit(),
             Units.METRIC);
     states.record(
-        rig, tank, typed.reading(), typed.shown(), reading.at().orElseGet(clock::instant), WHO);
+        rig,
+        PartId.of(tank),
+        typed.reading(),
+        typed.shown(),
+        reading.at().orElseGet(clock::instant),
+        WHO);
     return standing(rig);
   }
 
@@ -250,7 +257,7 @@ class ApiController {
 
   @GetMapping("/rigs/{id}/tanks")
   @Operation(summary = "Each tank as parked: litres, usable, stranded, what its gauge shows")
-  Map<String, TankAnswer> tanks(@PathVariable String id) {
+  Map<PartId, TankAnswer> tanks(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     return TankAnswer.of(rig.network(), states.of(rig).state());
   }
@@ -267,7 +274,7 @@ class ApiController {
   @Operation(summary = "In which order to empty tanks and lines, and what stays")
   EmptyAnswer empty(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") Set<String> tanks,
+      @RequestParam(defaultValue = "") Set<PartId> tanks,
       @RequestParam(defaultValue = "false") boolean lines) {
     OpenRig rig = rigs.open(id);
     Job job = EmptyingJob.of(rig.network(), tanks, lines);

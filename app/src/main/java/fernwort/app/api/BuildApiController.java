@@ -26,6 +26,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -92,7 +93,7 @@ class BuildApiController {
     static End of(JointEnds ends) {
       var chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
       return new End(
-          ends.line().id(),
+          ends.line().id().value(),
           ends.at(),
           Adapter.words(ends.port().form()),
           Adapter.words(ends.end().form()),
@@ -118,7 +119,11 @@ class BuildApiController {
         JointCheck.of(rig, region).stream()
             .map(f ->
                 new Told(
-                    f.code().name().toLowerCase(Locale.ROOT), f.at(), f.line(), f.what(), f.fix()))
+                    f.code().name().toLowerCase(Locale.ROOT),
+                    f.at(),
+                    f.line().value(),
+                    f.what(),
+                    f.fix()))
             .toList());
   }
 
@@ -152,14 +157,14 @@ class BuildApiController {
         DrillSheet.of(
             open.rig(),
             tank(open, tank),
-            open.network().room(tank),
+            open.network().room(PartId.of(tank)),
             DrillSheet.Measured.NOTHING,
             region(units));
     return new DrillAnswer(sheet.faces().stream().map(DrawnFace::of).toList(), sheet.saws());
   }
 
   private static Part tank(OpenRig open, String id) {
-    Part part = open.rig().part(id);
+    Part part = open.rig().part(PartId.of(id));
     if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(Says.IS_NOT_A_TANK_NAME.with(part.label()));
     }
@@ -171,7 +176,7 @@ class BuildApiController {
   Hanging hang(@PathVariable String id, @PathVariable String tank) {
     OpenRig open = rigs.open(id);
     Part part = tank(open, tank);
-    TankRoom room = open.network().room(tank);
+    TankRoom room = open.network().room(PartId.of(tank));
     Point centre = room.centroid(room.highest(Slope.LEVEL), Slope.LEVEL);
     return Hanging.of(
         Hanging.fullMass(room),
@@ -179,7 +184,7 @@ class BuildApiController {
         centre.z(),
         room.highest(Slope.LEVEL),
         TankResize.width((Tank) part.kind()),
-        open.rig().built().supports(tank),
+        open.rig().built().supports(PartId.of(tank)),
         Hanging.Moving.USUAL);
   }
 
@@ -212,7 +217,7 @@ class BuildApiController {
   }
 
   /** Flows timed at taps, by their ids (m³/s). */
-  record Timed(Map<String, Double> flows) {}
+  record Timed(Map<PartId, Double> flows) {}
 
   @PostMapping("/fit")
   @Operation(summary = "Losses of fittings and free flow of pumps fitted to timed flows (m3/s)")
@@ -235,7 +240,7 @@ class BuildApiController {
   }
 
   /** What comes out. */
-  record Out(List<String> out) {}
+  record Out(List<PartId> out) {}
 
   /** A handle to turn, with what it keeps back (m³). */
   record Turn(String part, String to, double keeps) {}
@@ -247,7 +252,7 @@ class BuildApiController {
   record ApartAnswer(
       List<Turn> off,
       List<Turn> shut,
-      Map<String, Double> empty,
+      Map<PartId, Double> empty,
       List<Undo> joints,
       double litres,
       Map<String, Integer> caps,
@@ -271,14 +276,14 @@ class BuildApiController {
         plan.shut().stream().map(BuildApiController::turn).toList(),
         plan.empty(),
         plan.joints().stream()
-            .map(j -> new Undo(j.tag(), j.line().id(), j.at(), j.comes()))
+            .map(j -> new Undo(j.tag(), j.line().id().value(), j.at(), j.comes()))
             .toList(),
         plan.litres(),
         plan.caps(),
         plan.heed());
   }
 
-  private static List<String> named(Out body) {
+  private static List<PartId> named(Out body) {
     if (body.out() == null || body.out().isEmpty()) {
       throw new Refusal(Says.NAME_THE_PARTS_THAT_COME.with());
     }
@@ -286,14 +291,14 @@ class BuildApiController {
   }
 
   private static Turn turn(TakeApart.Turn turn) {
-    return new Turn(turn.part().id(), turn.to().id(), turn.keeps());
+    return new Turn(turn.part().id().value(), turn.to().id(), turn.keeps());
   }
 
   /** A look: what comes when all is right, and what anything else means. */
   record Look(PortRef at, String right, Map<String, List<Message>> wrong) {}
 
   /** A trial: the handles, and the looks. */
-  record Try(Message as, Map<String, String> handles, List<Look> looks) {}
+  record Try(Message as, Map<PartId, String> handles, List<Look> looks) {}
 
   /** The fewest trials. */
   record CheckAnswer(int mistakes, boolean fewest, List<Try> trials, List<Message> unseen) {}
@@ -303,7 +308,7 @@ class BuildApiController {
       summary = "The fewest trials that tell parts put back rightly from every single mistake")
   CheckAnswer check(@PathVariable String id, @RequestBody Out body) {
     OpenRig open = rigs.open(id);
-    Set<String> out = new LinkedHashSet<>(named(body));
+    Set<PartId> out = new LinkedHashSet<>(named(body));
     out.forEach(p -> open.rig().part(p));
     List<PortRef> joints =
         open.rig().lines().stream()

@@ -8,8 +8,10 @@ import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
@@ -76,13 +78,14 @@ class ColdController {
       throw new Refusal(Says.A_PROCEDURE_HAS_AT_MOST_STEPS.with(MOST_STEPS));
     }
     Slope slope = asked.slope().map(Overlay.Lean::slope).orElse(Slope.LEVEL);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.network().tanks().forEach(t -> volumes.put(t.id(), rig.network().room(t.id()).capacity()));
     for (String tank : asked.emptyTanks().orElse(List.of())) {
-      if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-        throw new Refusal(Says.IS_NOT_A_TANK_NAME_TANKS.with(rig.rig().part(tank).label()));
+      if (!rig.rig().part(PartId.of(tank)).kind().is(Purpose.HOLDS)) {
+        throw new Refusal(
+            Says.IS_NOT_A_TANK_NAME_TANKS.with(rig.rig().part(PartId.of(tank)).label()));
       }
-      volumes.put(tank, 0.0);
+      volumes.put(PartId.of(tank), 0.0);
     }
     State state = new State(rig.rig().atRest(), volumes, slope);
     return of(rig, Procedure.run(rig.network(), Filled.of(rig.network(), state), steps));
@@ -131,11 +134,12 @@ class ColdController {
     List<Stepped> told = new ArrayList<>();
     for (int i = 0; i < steps.size(); i++) {
       WinterStep step = steps.get(i);
-      WinterStep.Hand hand = step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      WinterStep.Hand hand =
+          step.hand().orElse(WinterStep.Hand.of(PartId.NONE, WinterStep.Sort.OTHER));
       told.add(
           new Stepped(
-              step.place(),
-              hand.part(),
+              step.place().value(),
+              hand.part().value(),
               step.to(),
               hand.sort().name().toLowerCase(Locale.ROOT),
               hand.off(),
@@ -172,7 +176,7 @@ class ColdController {
    */
   record Shorter(
       String words,
-      List<String> parts,
+      List<ElementId> parts,
       int acts,
       @JsonProperty("antifreeze_m3") double antifreeze,
       double seconds) {}
@@ -210,15 +214,15 @@ class ColdController {
   private static Left of(OpenRig rig, Wintering after) {
     Map<String, Double> lines = new TreeMap<>();
     for (Line line : rig.rig().lines()) {
-      lines.put(line.id(), after.wetness().volume(line));
+      lines.put(line.id().value(), after.wetness().volume(line));
     }
     Map<String, Double> bodies = new TreeMap<>();
     Map<String, Double> tanks = new TreeMap<>();
     for (Part part : rig.rig().parts()) {
       if (part.kind().is(Purpose.HOLDS)) {
-        tanks.put(part.id(), after.state().volume(part.id()));
+        tanks.put(part.id().value(), after.state().volume(part.id()));
       } else {
-        bodies.put(part.id(), after.wetness().body(part.id()));
+        bodies.put(part.id().value(), after.wetness().body(part.id()));
       }
     }
     return new Left(lines, bodies, tanks);

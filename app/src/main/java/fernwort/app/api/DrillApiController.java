@@ -16,6 +16,7 @@ import fernwort.core.practice.Emergency;
 import fernwort.core.practice.Exercise;
 import fernwort.core.practice.FindIt;
 import fernwort.core.practice.WhatIf;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import java.util.ArrayList;
@@ -74,10 +75,10 @@ class DrillApiController {
       String person,
       @Nullable String job,
       @Nullable String words,
-      Map<String, String> positions,
+      Map<PartId, String> positions,
       @JsonProperty("volumes_l") Map<String, Double> litres,
       @Nullable Integer best,
-      @Nullable List<String> places,
+      @Nullable List<PartId> places,
       @Nullable Sign sign,
       @Nullable String line,
       @Nullable String tank) {}
@@ -87,13 +88,13 @@ class DrillApiController {
   record Sign(
       String kind,
       String part,
-      Map<String, String> positions,
+      Map<PartId, String> positions,
       @Nullable Double seconds,
       @Nullable String value) {
     static Sign of(Observation o) {
       return new Sign(
           o.kind().written(),
-          o.on(),
+          o.on().value(),
           o.positions(),
           o.seconds().orElse(null),
           o.value().isEmpty() ? null : o.value());
@@ -126,7 +127,7 @@ class DrillApiController {
    */
   record Acts(
       @Nullable List<Done> acts,
-      @Nullable List<String> places,
+      @Nullable List<PartId> places,
       @Nullable Named fault,
       @Nullable Integer looks) {}
 
@@ -153,7 +154,7 @@ class DrillApiController {
    * @param missed places to which water goes, and that were not named
    * @param wrong places that were named, and to which none goes
    */
-  record WhatIfJudged(boolean passed, List<String> missed, List<String> wrong) implements Outcome {}
+  record WhatIfJudged(boolean passed, List<PartId> missed, List<PartId> wrong) implements Outcome {}
 
   /**
    * What came of find.
@@ -187,7 +188,7 @@ class DrillApiController {
             kind,
             Optional.ofNullable(asked.hard()));
     Map<String, Double> litres = new TreeMap<>();
-    made.exercise().from().volumes().forEach((tank, v) -> litres.put(tank, v * LITRES));
+    made.exercise().from().volumes().forEach((tank, v) -> litres.put(tank.value(), v * LITRES));
     Exercise exercise = made.exercise();
     return new Given(
         made.id(),
@@ -200,8 +201,8 @@ class DrillApiController {
         exercise instanceof Drill d ? d.best() : null,
         exercise instanceof WhatIf w ? w.choices() : null,
         exercise instanceof FindIt f ? Sign.of(f.sign()) : null,
-        exercise instanceof Emergency e && !isOver(e) ? e.on() : null,
-        exercise instanceof Emergency e && isOver(e) ? e.on() : null);
+        exercise instanceof Emergency e && !isOver(e) ? e.on().value() : null,
+        exercise instanceof Emergency e && isOver(e) ? e.on().value() : null);
   }
 
   private static boolean isOver(Emergency emergency) {
@@ -233,7 +234,9 @@ class DrillApiController {
         desk.remember(made, passed);
         yield new EmergencyJudged(
             passed,
-            e.right().stream().map(t -> new Done(null, t.part(), t.position(), null)).toList(),
+            e.right().stream()
+                .map(t -> new Done(null, t.part().value(), t.position(), null))
+                .toList(),
             taken);
       }
     };
@@ -247,14 +250,14 @@ class DrillApiController {
     String on = named.part();
     boolean passed =
         FaultKind.of(named.fault())
-            .map(k -> new Fault(on, k, Optional.ofNullable(named.position())))
+            .map(k -> new Fault(rig.rig().element(on), k, Optional.ofNullable(named.position())))
             .filter(f -> desk.isFound(rig, hidden, f))
             .isPresent();
     desk.remember(made, passed);
     Fault was = hidden.fault();
     return new FindJudged(
         passed,
-        new Named(was.on(), was.kind().written(), was.position().orElse(null)),
+        new Named(was.on().value(), was.kind().written(), was.position().orElse(null)),
         acts.looks() == null ? 0 : acts.looks(),
         desk.best(made).orElse(null));
   }
@@ -270,7 +273,7 @@ class DrillApiController {
   record Looked(
       @Nullable String kind,
       @Nullable String part,
-      @Nullable Map<String, String> positions,
+      @Nullable Map<PartId, String> positions,
       @Nullable Double seconds) {}
 
   @PostMapping("/{drill}/look")
@@ -287,7 +290,7 @@ class DrillApiController {
     Observation asked =
         new Observation(
                 Observation.look(looked.kind()),
-                looked.part(),
+                rig.rig().element(looked.part()),
                 Observation.UNSURE,
                 looked.positions() == null ? Map.of() : looked.positions(),
                 Optional.ofNullable(looked.seconds()))
@@ -310,7 +313,7 @@ class DrillApiController {
 
   private static Done told(Trial.Act act) {
     return switch (act) {
-      case Trial.Turned t -> new Done(null, t.part(), t.position(), null);
+      case Trial.Turned t -> new Done(null, t.part().value(), t.position(), null);
       case Trial.Pause p -> new Done(null, null, null, p.seconds());
       case Trial.Driven d -> new Done(null, null, null, 0.0);
       case Trial.Serve s -> new Done(null, null, null, 0.0);
@@ -333,8 +336,8 @@ class DrillApiController {
         now = each.at();
       }
       if (each.part() != null && each.position() != null) {
-        rig.rig().position(each.part(), each.position());
-        acts.add(new Trial.Turned(each.part(), each.position()));
+        rig.rig().position(PartId.of(each.part()), each.position());
+        acts.add(new Trial.Turned(PartId.of(each.part()), each.position()));
       } else if (each.seconds() != null) {
         acts.add(new Trial.Pause(within(each.seconds())));
       } else {

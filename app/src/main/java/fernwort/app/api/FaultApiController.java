@@ -9,6 +9,7 @@ import fernwort.app.services.States;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Observation;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
@@ -58,7 +59,7 @@ class FaultApiController {
       @Nullable String kind,
       @Nullable String part,
       @Nullable String value,
-      @Nullable Map<String, String> positions,
+      @Nullable Map<PartId, String> positions,
       @Nullable Double seconds) {
 
     private Observation observation(OpenRig rig) {
@@ -70,7 +71,7 @@ class FaultApiController {
       }
       return new Observation(
               Observation.look(kind),
-              part,
+              rig.rig().element(part),
               value,
               positions == null ? Map.of() : positions,
               Optional.ofNullable(seconds))
@@ -101,7 +102,7 @@ class FaultApiController {
   record Next(
       String kind,
       String part,
-      @Nullable Map<String, String> positions,
+      @Nullable Map<PartId, String> positions,
       @Nullable Double seconds,
       String words,
       List<Answer> answers) {}
@@ -132,7 +133,7 @@ class FaultApiController {
         found.likely().stream()
             .map(l ->
                 new Likely(
-                    l.fault().on(),
+                    l.fault().on().value(),
                     l.fault().kind().written(),
                     l.fault().position().orElse(null),
                     l.share(),
@@ -149,7 +150,7 @@ class FaultApiController {
     answers.add(new Answer(Observation.UNSURE, Says.NOT_SURE.text()));
     return new Next(
         look.kind().written(),
-        look.on(),
+        look.on().value(),
         look.positions().isEmpty() ? null : look.positions(),
         look.seconds().orElse(null),
         words.ask(look).toString(),

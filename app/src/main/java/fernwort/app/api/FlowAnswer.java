@@ -2,6 +2,8 @@ package fernwort.app.api;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
@@ -19,14 +21,14 @@ import java.util.Map;
  * @param air gauge pressure of the air above each tank's water, where there is any (Pa)
  */
 record FlowAnswer(
-    Map<String, Double> lines,
-    Map<String, Double> taps,
-    Map<String, Double> ends,
-    Map<String, Double> tanks,
-    Map<String, Double> supplies,
-    Map<String, Flows.Running> pumps,
-    List<String> airAt,
-    Map<String, Double> air) {
+    Map<LineId, Double> lines,
+    Map<PartId, Double> taps,
+    Map<PartId, Double> ends,
+    Map<PartId, Double> tanks,
+    Map<PartId, Double> supplies,
+    Map<PartId, Flows.Running> pumps,
+    List<PartId> airAt,
+    Map<PartId, Double> air) {
 
   /** Answers for a rig whose hydraulics are at hand. */
   static FlowAnswer of(Hydraulics hydraulics, State state) {

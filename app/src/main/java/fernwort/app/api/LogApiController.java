@@ -12,6 +12,7 @@ import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
 import java.math.BigDecimal;
@@ -105,15 +106,19 @@ class LogApiController {
                   Locale.ROOT,
                   "%s L",
                   BigDecimal.valueOf(seen * 1000).stripTrailingZeros().toPlainString());
-          yield new Entry.Reading(tank(rig, Contents.FRESH), seen, shown, false, words);
+          yield new Entry.Reading(PartId.of(tank(rig, Contents.FRESH)), seen, shown, false, words);
         }
         case FILL ->
             new Entry.Fill(
-                tank(rig, Contents.FRESH), volume, bought, doubtful.orElse(false), words);
-        case DUMP -> new Entry.Dump(tank(rig, Contents.GRAY), volume, words);
+                PartId.of(tank(rig, Contents.FRESH)),
+                volume,
+                bought,
+                doubtful.orElse(false),
+                words);
+        case DUMP -> new Entry.Dump(PartId.of(tank(rig, Contents.GRAY)), volume, words);
         case HAUL ->
             new Entry.Haul(
-                tank(rig, Contents.FRESH),
+                PartId.of(tank(rig, Contents.FRESH)),
                 volume.orElseThrow(() -> missing("litres")),
                 trips.orElse(1),
                 bought,
@@ -125,21 +130,22 @@ class LogApiController {
                 litresEach.map(l -> l / 1000),
                 words);
         case AWAY -> new Entry.Away(until.orElseThrow(() -> missing("until")), words);
-        case SANITIZE -> new Entry.Sanitize(tank(rig, Contents.FRESH), words);
-        case UPKEEP -> new Entry.Upkeep(part.orElseThrow(() -> missing("part")), until, words);
+        case SANITIZE -> new Entry.Sanitize(PartId.of(tank(rig, Contents.FRESH)), words);
+        case UPKEEP ->
+            new Entry.Upkeep(PartId.of(part.orElseThrow(() -> missing("part"))), until, words);
         case NOTE -> new Entry.Note(note.orElseThrow(() -> missing("note")));
       };
     }
 
     private String tank(OpenRig rig, Contents contents) {
-      List<String> all = rig.rig().tanks(contents).map(Part::id).toList();
+      List<PartId> all = rig.rig().tanks(contents).map(Part::id).toList();
       return tank.orElseGet(() -> {
         if (all.size() != 1) {
           throw new Refusal(
               Says.THE_FIELD_TANK_IS_MISSING_NAME.with(
-                  rig.rig().tanks().map(Part::id).collect(Collectors.joining(", "))));
+                  rig.rig().tanks().map(t -> t.id().value()).collect(Collectors.joining(", "))));
         }
-        return all.getFirst();
+        return all.getFirst().value();
       });
     }
 
@@ -181,7 +187,7 @@ class LogApiController {
           kept.entry().id(),
           what.kind().name().toLowerCase(Locale.ROOT),
           kept.entry().at(),
-          what.part(),
+          what.part().value(),
           volume(what).map(v -> v * 1000),
           reading.map(Entry.Reading::shown),
           reading.map(Entry.Reading::reckoned),

@@ -3,6 +3,7 @@ package fernwort.app.api;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.services.OpenRig;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -53,11 +54,11 @@ record Overlay(
   State on(OpenRig rig, State recorded) {
     State state = recorded;
     for (Map.Entry<String, String> p : positions.orElse(Map.of()).entrySet()) {
-      rig.rig().position(p.getKey(), p.getValue());
-      state = state.with(p.getKey(), p.getValue());
+      rig.rig().position(PartId.of(p.getKey()), p.getValue());
+      state = state.with(PartId.of(p.getKey()), p.getValue());
     }
     for (Map.Entry<String, Double> v : litres.orElse(Map.of()).entrySet()) {
-      state = state.withVolume(v.getKey(), volume(rig, v.getKey(), v.getValue()));
+      state = state.withVolume(PartId.of(v.getKey()), volume(rig, v.getKey(), v.getValue()));
     }
     return slope.isEmpty()
         ? state
@@ -65,14 +66,15 @@ record Overlay(
   }
 
   private static double volume(OpenRig rig, String tank, double litres) {
-    if (!rig.rig().part(tank).kind().is(Purpose.HOLDS)) {
-      throw new Refusal(Says.IS_NOT_A_TANK_GIVE_LITRES.with(rig.rig().part(tank).label()));
+    if (!rig.rig().part(PartId.of(tank)).kind().is(Purpose.HOLDS)) {
+      throw new Refusal(
+          Says.IS_NOT_A_TANK_GIVE_LITRES.with(rig.rig().part(PartId.of(tank)).label()));
     }
-    double capacity = rig.network().room(tank).capacity();
+    double capacity = rig.network().room(PartId.of(tank)).capacity();
     if (!(litres >= 0 && litres * LITRE <= capacity * 1.001)) {
       throw new Refusal(
           Says.HOLDS_FROM_0_TO_GIVE_ITS_LITRES.with(
-              rig.rig().part(tank).label(), Amount.volume(capacity)));
+              rig.rig().part(PartId.of(tank)).label(), Amount.volume(capacity)));
     }
     return Math.min(litres * LITRE, capacity);
   }

@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -52,7 +53,7 @@ sealed interface PlannedStep {
       Step.Span seconds,
       double moved,
       double volume,
-      Map<String, Double> levels,
+      Map<PartId, Double> levels,
       List<Step.Then> then,
       int group)
       implements PlannedStep {}
@@ -73,8 +74,8 @@ sealed interface PlannedStep {
 
   private static Turned turned(Part part, Step.Move move, int group) {
     return new Turned(
-        part.place(),
-        part.id(),
+        part.place().value(),
+        part.id().value(),
         move.from(),
         move.to(),
         Acts.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT),

@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import fernwort.app.services.OpenRig;
 import fernwort.core.hydraulics.Conditions;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
@@ -48,12 +49,12 @@ record RunAnswer(List<Reported> events, List<Sample> samples, Sample end) {
    */
   record Sample(
       double at,
-      Map<String, String> positions,
-      Map<String, Double> tanks,
-      Map<String, Double> air,
-      Map<String, Double> supplied,
-      Map<String, Double> drawn,
-      Map<String, Double> out,
+      Map<PartId, String> positions,
+      Map<PartId, Double> tanks,
+      Map<PartId, Double> air,
+      Map<PartId, Double> supplied,
+      Map<PartId, Double> drawn,
+      Map<PartId, Double> out,
       double lacking) {
 
     static Sample of(Moment m) {
@@ -95,11 +96,11 @@ record RunAnswer(List<Reported> events, List<Sample> samples, Sample end) {
     private final List<Reported> found = new ArrayList<>();
 
     void water(Event h) {
-      add(new Reported(h.at(), h.kind().name(), h.subject(), h.begins()));
+      add(new Reported(h.at(), h.kind().name(), h.subject().value(), h.begins()));
     }
 
     void hand(double at, Actor.Act act) {
-      add(new Reported(at, Event.Kind.HAND.name(), act.part(), true));
+      add(new Reported(at, Event.Kind.HAND.name(), act.part().value(), true));
     }
 
     private void add(Reported event) {

@@ -3,6 +3,7 @@ package fernwort.app.api;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.tank.Parked;
 import fernwort.core.tank.TankFigures;
@@ -38,8 +39,8 @@ record TankAnswer(
    */
   record GaugeAnswer(int steps, double says) {}
 
-  static Map<String, TankAnswer> of(Network network, State state) {
-    Map<String, TankAnswer> answers = new TreeMap<>();
+  static Map<PartId, TankAnswer> of(Network network, State state) {
+    Map<PartId, TankAnswer> answers = new TreeMap<>();
     for (Part part : network.tanks()) {
       Tank tank = network.joined(part);
       TankRoom room = network.room(part.id());

@@ -9,6 +9,7 @@ import fernwort.app.services.States;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wetness;
 import fernwort.core.hazard.Warning;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.ways.FlowPaths;
@@ -77,7 +78,9 @@ class WhatIfController {
   @Operation(summary = "The rig in time: what happens, and how things stand at the end")
   RunAnswer run(@PathVariable String id, @RequestBody RunAsked body) {
     OpenRig rig = rigs.open(id);
-    body.acts().orElse(List.of()).forEach(act -> rig.rig().position(act.part(), act.position()));
+    body.acts()
+        .orElse(List.of())
+        .forEach(act -> rig.rig().position(PartId.of(act.part()), act.position()));
     State from = state(rig, Optional.of(body.overlay()));
     Dry dry =
         body.dry()
@@ -91,7 +94,7 @@ class WhatIfController {
 
   @PostMapping("/tanks")
   @Operation(summary = "Each tank on its slope: litres, usable, stranded, what its gauge shows")
-  Map<String, TankAnswer> tanks(
+  Map<PartId, TankAnswer> tanks(
       @PathVariable String id, @RequestBody(required = false) Optional<Overlay> body) {
     OpenRig rig = rigs.open(id);
     return TankAnswer.of(rig.network(), state(rig, body));

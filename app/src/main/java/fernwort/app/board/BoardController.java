@@ -19,6 +19,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Lasts;
@@ -33,6 +34,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -86,7 +88,7 @@ class BoardController {
   }
 
   @GetMapping("/handles/{part}/preview")
-  String preview(@PathVariable String id, @PathVariable String part, Model model) {
+  String preview(@PathVariable String id, @PathVariable PartId part, Model model) {
     OpenRig rig = rigs.open(id);
     Standing standing = states.of(rig);
     Part handle = rig.rig().part(part);
@@ -148,7 +150,7 @@ class BoardController {
   @GetMapping("/tanks/{tank}/reading")
   String reading(
       @PathVariable String id,
-      @PathVariable String tank,
+      @PathVariable PartId tank,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
@@ -156,7 +158,7 @@ class BoardController {
     model.addAttribute("rig", id);
     model.addAttribute("tank", part);
     model.addAttribute("capacity", units.show(Measure.VOLUME, rig.network().room(tank).capacity()));
-    model.addAttribute("last", states.of(rig).readings().get(tank));
+    model.addAttribute("last", states.of(rig).readings().get(tank.value()));
     model.addAttribute("now", LocalDateTime.now(clock).format(FIELD));
     return "board/reading";
   }
@@ -164,7 +166,7 @@ class BoardController {
   @PostMapping("/tanks/{tank}/reading")
   String record(
       @PathVariable String id,
-      @PathVariable String tank,
+      @PathVariable PartId tank,
       @RequestParam String amount,
       @RequestParam String unit,
       @RequestParam(defaultValue = "") String at,
@@ -244,7 +246,7 @@ class BoardController {
   @GetMapping("/empty")
   String empty(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") Set<String> tanks,
+      @RequestParam(defaultValue = "") Set<PartId> tanks,
       @RequestParam(defaultValue = "false") boolean lines,
       @RequestParam(defaultValue = "false") boolean go,
       Model model) {
@@ -252,7 +254,7 @@ class BoardController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("tanks", rig.rig().tanks().toList());
-    model.addAttribute("chosen", tanks);
+    model.addAttribute("chosen", tanks.stream().map(PartId::value).collect(Collectors.toSet()));
     model.addAttribute("lines", lines);
     if (go && (lines || !tanks.isEmpty())) {
       Job job = EmptyingJob.of(rig.network(), tanks, lines);
@@ -302,7 +304,7 @@ class BoardController {
   private static List<String> unread(OpenRig rig, Standing standing) {
     return rig.rig()
         .tanks(Contents.FRESH)
-        .filter(t -> !standing.readings().containsKey(t.id()))
+        .filter(t -> !standing.readings().containsKey(t.id().value()))
         .map(Part::label)
         .toList();
   }
@@ -317,8 +319,8 @@ class BoardController {
         .map(c ->
             (c.state().equals("moving") ? Says.IS_MOVING : Says.DID_NOT_ARRIVE)
                 .filled(
-                    rig.rig().part(c.part()).label(),
-                    rig.rig().position(c.part(), c.position()).words()));
+                    rig.rig().part(PartId.of(c.part())).label(),
+                    rig.rig().position(PartId.of(c.part()), c.position()).words()));
   }
 
   /** A rig that was put to sleep says so, before anybody turns its pump on. */
@@ -332,8 +334,9 @@ class BoardController {
   /** A word on readings that cannot be shown, so that none is missed in silence. */
   private static Stream<String> setAside(OpenRig rig, Standing standing) {
     return standing.setAside().stream()
-        .filter(tank -> rig.rig().partsById().containsKey(tank))
-        .map(tank -> Says.THE_LAST_READING_OF_CANNOT.filled(rig.rig().part(tank).label()));
+        .filter(tank -> rig.rig().partsById().containsKey(PartId.of(tank)))
+        .map(tank ->
+            Says.THE_LAST_READING_OF_CANNOT.filled(rig.rig().part(PartId.of(tank)).label()));
   }
 
   private String left(OpenRig rig) {

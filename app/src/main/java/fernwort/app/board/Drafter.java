@@ -20,7 +20,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -47,7 +49,7 @@ final class Drafter {
   private final Outlook outlook;
   private final Instant now;
   private final Map<String, Severity> alarms = new HashMap<>();
-  private final Set<String> outside = new HashSet<>();
+  private final Set<LineId> outside = new HashSet<>();
   private final Map<String, Line> lines = new HashMap<>();
 
   Drafter(OpenRig rig, Standing standing, Outlook outlook, Instant now) {
@@ -55,11 +57,13 @@ final class Drafter {
     this.standing = standing;
     this.outlook = outlook;
     this.now = now;
-    rig.rig().lines().forEach(l -> lines.put(l.id(), l));
+    rig.rig().lines().forEach(l -> lines.put(l.id().value(), l));
     for (Warning warning : outlook.warnings()) {
       if (!warning.parts().isEmpty() && warning.severity() != Severity.NOTE) {
         alarms.merge(
-            warning.parts().getFirst(), warning.severity(), (a, b) -> a.compareTo(b) < 0 ? a : b);
+            warning.parts().getFirst().value(),
+            warning.severity(),
+            (a, b) -> a.compareTo(b) < 0 ? a : b);
       }
     }
     outlook.ways().ways().stream()
@@ -80,12 +84,12 @@ final class Drafter {
   private Drawing draw(BoardLayout layout, String prefix, Silhouette vehicle) {
     List<Room> rooms = new ArrayList<>();
     for (Place place : rig.rig().places()) {
-      Optional.ofNullable(layout.rooms().get(place.id()))
+      Optional.ofNullable(layout.rooms().get(place.id().value()))
           .map(box -> box.pixels())
           .ifPresent(b ->
               rooms.add(
                   new Room(
-                      place.id(),
+                      place.id().value(),
                       place.label(),
                       place.reach(),
                       b[0] + 3,
@@ -96,7 +100,7 @@ final class Drafter {
     List<Pipe> pipes = layout.wires().stream().map(w -> pipe(w, prefix)).toList();
     List<Figure> figures = new ArrayList<>();
     for (Part part : rig.rig().parts()) {
-      Optional.ofNullable(layout.items().get(part.id()))
+      Optional.ofNullable(layout.items().get(part.id().value()))
           .ifPresent(item -> figures.add(figure(part, item, prefix)));
     }
     layout
@@ -104,7 +108,7 @@ final class Drafter {
         .keySet()
         .forEach(tag ->
             Optional.ofNullable(layout.items().get(tag))
-                .ifPresent(item -> figures.add(tag(tag, item, prefix))));
+                .ifPresent(item -> figures.add(tag(PartId.of(tag), item, prefix))));
     return new Drawing(
         layout.width() * Grid.CELL,
         layout.height() * Grid.CELL,
@@ -123,10 +127,10 @@ final class Drafter {
     double intoFirst = line == null ? 0 : inset(line.from().part());
     double intoLast = line == null ? 0 : inset(line.to().part());
     LineService.Stream stream =
-        outside.contains(wire.line())
+        outside.contains(LineId.of(wire.line()))
             ? LineService.Stream.OUTSIDE
-            : rig.streams().getOrDefault(wire.line(), LineService.Stream.FRESH);
-    Boolean forward = outlook.ways().moving().get(wire.line());
+            : rig.streams().getOrDefault(LineId.of(wire.line()), LineService.Stream.FRESH);
+    Boolean forward = outlook.ways().moving().get(LineId.of(wire.line()));
     String moving = forward == null ? "" : forward ? "forward" : "back";
     return new Pipe(
         prefix + wire.line(),
@@ -138,7 +142,7 @@ final class Drafter {
   }
 
   /** How far a line is drawn into a part whose figure is smaller than its room (px). */
-  private double inset(String part) {
+  private double inset(PartId part) {
     Kind kind = rig.rig().part(part).kind();
     if (kind.figure().equals("tee")) {
       return Grid.CELL;
@@ -156,7 +160,7 @@ final class Drafter {
         next == null ? part.label() : Says.TURN_TO.filled(part.label(), words, next.words());
     return new Figure(
         prefix + part.id(),
-        part.id(),
+        part.id().value(),
         part.kind().figure(),
         item.centreX(),
         item.centreY(),
@@ -172,7 +176,7 @@ final class Drafter {
         position,
         Symbol.angle(part.kind(), position),
         !outlook.ways().dead().contains(part.id()),
-        Optional.ofNullable(alarms.get(part.id())).map(Drafter::lower).orElse(""),
+        Optional.ofNullable(alarms.get(part.id().value())).map(Drafter::lower).orElse(""),
         fill(part, item),
         amount(part),
         age(part),
@@ -187,10 +191,10 @@ final class Drafter {
     };
   }
 
-  private Figure tag(String id, Item item, String prefix) {
+  private Figure tag(PartId id, Item item, String prefix) {
     return new Figure(
         prefix + id,
-        id,
+        id.value(),
         "tag",
         item.centreX(),
         item.centreY(),
@@ -232,7 +236,7 @@ final class Drafter {
     if (!part.kind().is(Purpose.HOLDS)) {
       return Message.NOTHING;
     }
-    if (!standing.readings().containsKey(part.id())) {
+    if (!standing.readings().containsKey(part.id().value())) {
       return Says.NOT_READ.with();
     }
     double volume = standing.state().volume(part.id());
@@ -243,11 +247,11 @@ final class Drafter {
   }
 
   private Message age(Part part) {
-    if (standing.sensed().contains(part.id())) {
+    if (standing.sensed().contains(part.id().value())) {
       double room = rig.network().room(part.id()).capacity() - standing.state().volume(part.id());
       return Says.LIVE.with(Amount.volume(Math.max(0, room)));
     }
-    Logbook.Level level = standing.readings().get(part.id());
+    Logbook.Level level = standing.readings().get(part.id().value());
     return Message.words(
         level == null ? Says.RECORD_IT.text() : "read " + Ages.ago(level.at(), now));
   }

@@ -2,6 +2,7 @@ package fernwort.app.board;
 
 import fernwort.app.services.Outlook;
 import fernwort.core.network.End;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;
@@ -63,7 +64,8 @@ final class Sentences {
     String to = list(ends.stream().map(this::end).distinct().toList());
     return switch (drive.kind()) {
       case MAINS -> Says.MAINS_WATER_PUSHES_WATER_TO.filled(to);
-      case PUMP -> Says.DRAWS_FROM_AND_PUSHES_TO.filled(label(drive.pump().orElse("")), from, to);
+      case PUMP ->
+          Says.DRAWS_FROM_AND_PUSHES_TO.filled(label(drive.pump().orElse(PartId.NONE)), from, to);
       case FALL ->
           sources.stream().allMatch(s -> s.kind() == Source.Kind.WASTE)
               ? Says.WASTE_OF_RUNS_TO.filled(from, to)
@@ -103,7 +105,8 @@ final class Sentences {
     String to = end(way.end());
     return switch (way.drive().kind()) {
       case MAINS -> Says.MAINS_TO.filled(to);
-      case PUMP -> "%s to %s, by %s".formatted(from, to, label(way.drive().pump().orElse("")));
+      case PUMP ->
+          "%s to %s, by %s".formatted(from, to, label(way.drive().pump().orElse(PartId.NONE)));
       case FALL -> Says.TO_BY_GRAVITY.filled(from, to);
     };
   }
@@ -135,7 +138,7 @@ final class Sentences {
     };
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return rig.part(part).label();
   }
 

@@ -14,6 +14,7 @@ import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.PortNames;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -70,16 +71,16 @@ class ApartController {
   @GetMapping
   String apart(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") List<String> out,
+      @RequestParam(defaultValue = "") List<PartId> out,
       @RequestParam(defaultValue = "") String place,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
-    Set<String> chosen = chosen(open.rig(), out, place);
+    Set<PartId> chosen = chosen(open.rig(), out, place);
     choices(open, chosen, model);
     model.addAttribute("drawing", drawings.of(open));
     model.addAttribute(
-        "marks", chosen.stream().collect(Collectors.toMap(part -> part, part -> "out")));
+        "marks", chosen.stream().collect(Collectors.toMap(PartId::value, part -> "out")));
     if (!chosen.isEmpty()) {
       try {
         plan(open, chosen, units, model);
@@ -90,16 +91,16 @@ class ApartController {
     return "build/apart";
   }
 
-  private static Set<String> chosen(Rig rig, List<String> out, String place) {
-    Set<String> chosen = new LinkedHashSet<>();
+  private static Set<PartId> chosen(Rig rig, List<PartId> out, String place) {
+    Set<PartId> chosen = new LinkedHashSet<>();
     rig.parts().stream()
-        .filter(p -> out.contains(p.id()) || !place.isEmpty() && p.place().equals(place))
+        .filter(p -> out.contains(p.id()) || !place.isEmpty() && p.place().value().equals(place))
         .map(Part::id)
         .forEach(chosen::add);
     return chosen;
   }
 
-  private static void choices(OpenRig open, Set<String> chosen, Model model) {
+  private static void choices(OpenRig open, Set<PartId> chosen, Model model) {
     Rig rig = open.rig();
     model.addAttribute("rig", open.id());
     model.addAttribute("name", rig.name());
@@ -108,19 +109,20 @@ class ApartController {
         rig.places().stream()
             .map(p ->
                 new Place(
-                    p.id(),
+                    p.id().value(),
                     p.label(),
                     rig.parts().stream()
                         .filter(x -> x.place().equals(p.id()))
-                        .map(x -> new Choice(x.id(), x.label(), chosen.contains(x.id())))
+                        .map(x -> new Choice(x.id().value(), x.label(), chosen.contains(x.id())))
                         .toList()))
             .filter(p -> !p.parts().isEmpty())
             .toList());
-    model.addAttribute("query", "?out=" + String.join("&out=", chosen));
+    model.addAttribute(
+        "query", "?out=" + chosen.stream().map(PartId::value).collect(Collectors.joining("&out=")));
     model.addAttribute("problem", "");
   }
 
-  private void plan(OpenRig open, Set<String> chosen, Units units, Model model) {
+  private void plan(OpenRig open, Set<PartId> chosen, Units units, Model model) {
     Rig rig = open.rig();
     TakeApart plan = TakeApart.of(open.network(), states.of(open).state(), chosen, units.region());
     PortNames names = PortNames.of(rig);
@@ -171,7 +173,7 @@ class ApartController {
           case BUCKET -> Says.A_BUCKET.text();
           case EMPTY_FIRST -> Says.MORE_THAN_A_BUCKET_EMPTY.text();
         },
-        undo.seal());
+        undo.seal().value());
   }
 
   private static List<String> names(List<Job> jobs, Units units) {
@@ -192,16 +194,17 @@ class ApartController {
   @GetMapping("/check")
   String check(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") List<String> out,
+      @RequestParam(defaultValue = "") List<PartId> out,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
     Rig rig = open.rig();
-    Set<String> chosen = chosen(rig, out, "");
-    List<PortRef> joints = joints(rig, out.contains("all") ? null : chosen);
+    Set<PartId> chosen = chosen(rig, out, "");
+    List<PortRef> joints = joints(rig, out.contains(PartId.of("all")) ? null : chosen);
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
-    model.addAttribute("query", "?out=" + String.join("&out=", chosen));
+    model.addAttribute(
+        "query", "?out=" + chosen.stream().map(PartId::value).collect(Collectors.joining("&out=")));
     AssemblyCheck check = AssemblyCheck.of(desk.book(open).plans(), joints);
     PortNames names = PortNames.of(rig);
     Setting before = rig.atRest();
@@ -221,7 +224,7 @@ class ApartController {
     return "build/check";
   }
 
-  private static List<PortRef> joints(Rig rig, @Nullable Set<String> of) {
+  private static List<PortRef> joints(Rig rig, @Nullable Set<PartId> of) {
     List<PortRef> joints = new ArrayList<>();
     rig.lines()
         .forEach(l -> {
@@ -277,7 +280,7 @@ class ApartController {
 
   @GetMapping(value = "/tags.svg", produces = "image/svg+xml")
   String tags(
-      @PathVariable String id, @RequestParam(defaultValue = "") List<String> out, Model model) {
+      @PathVariable String id, @RequestParam(defaultValue = "") List<PartId> out, Model model) {
     OpenRig open = rigs.open(id);
     TakeApart plan =
         TakeApart.of(open.network(), states.of(open).state(), chosen(open.rig(), out, ""));

@@ -20,6 +20,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -182,8 +183,8 @@ class CommissionController {
         });
   }
 
-  private static Map<String, Double> timed(Trip trip, Form form) {
-    Map<String, Double> timed = new TreeMap<>();
+  private static Map<PartId, Double> timed(Trip trip, Form form) {
+    Map<PartId, Double> timed = new TreeMap<>();
     for (Part part : trip.rig().parts()) {
       if (part.kind().is(Purpose.USE)) {
         double flow = form.amount("jug-" + part.id(), part.label(), Measure.FLOW, 0, "");
@@ -195,7 +196,7 @@ class CommissionController {
     return timed;
   }
 
-  private Optional<ModelFit> fit(Trip trip, Map<String, Double> timed) {
+  private Optional<ModelFit> fit(Trip trip, Map<PartId, Double> timed) {
     try {
       return timed.isEmpty()
           ? Optional.empty()
@@ -207,7 +208,7 @@ class CommissionController {
 
   private Question jugs(Trip trip) {
     Form form = trip.form();
-    Map<String, Double> timed = timed(trip, form);
+    Map<PartId, Double> timed = timed(trip, form);
     return Question.of(
         "jugs",
         Says.EACH_TAP_AGAINST_THE_MODEL.text(),
@@ -216,7 +217,7 @@ class CommissionController {
         () -> jugAnswer(trip, timed));
   }
 
-  private Question.Answer jugAnswer(Trip trip, Map<String, Double> timed) {
+  private Question.Answer jugAnswer(Trip trip, Map<PartId, Double> timed) {
     State state =
         waterway
             .toTaps(trip.open())

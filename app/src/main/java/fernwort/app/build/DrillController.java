@@ -19,6 +19,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -156,7 +157,7 @@ class DrillController {
             .map(f -> drawn(trip, f))
             .toList();
     return new Sheet(
-        tank.id(),
+        tank.id().value(),
         tank.label(),
         sheet.flat(),
         faces,
@@ -282,7 +283,7 @@ class DrillController {
   /** What a template is asked for. */
   record Wanted(String paper, String look, boolean all) {}
 
-  private Template template(String id, String tank, String face, Wanted wanted, Units units) {
+  private Template template(String id, PartId tank, String face, Wanted wanted, Units units) {
     Trip trip = desk.trip(id, units);
     Part part = trip.rig().part(tank);
     if (!part.kind().is(Purpose.HOLDS)) {
@@ -337,7 +338,7 @@ class DrillController {
   @GetMapping("/{tank}/{face}.pdf")
   ResponseEntity<byte[]> pdf(
       @PathVariable String id,
-      @PathVariable String tank,
+      @PathVariable PartId tank,
       @PathVariable String face,
       @RequestParam(defaultValue = "a4") String paper,
       @RequestParam(defaultValue = "") String look,
@@ -358,7 +359,7 @@ class DrillController {
   @GetMapping(value = "/{tank}/{face}.svg", produces = "image/svg+xml")
   String svg(
       @PathVariable String id,
-      @PathVariable String tank,
+      @PathVariable PartId tank,
       @PathVariable String face,
       @RequestParam(defaultValue = "a4") String paper,
       @RequestParam(defaultValue = "") String look,

@@ -22,6 +22,7 @@ import fernwort.core.kind.Connection;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -89,7 +90,7 @@ class EndsController {
     for (int i = 0; i < rig.lines().size(); i++) {
       rows.add(
           new Row(
-              rig.lines().get(i).id(),
+              rig.lines().get(i).id().value(),
               rig.lines().get(i).label(),
               rig.place(rig.part(rig.lines().get(i).from().part()).place()).label(),
               List.of(end(names, all.get(2 * i)), end(names, all.get(2 * i + 1)))));
@@ -141,7 +142,7 @@ class EndsController {
   private static End end(PortNames names, JointEnds ends) {
     Optional<List<Adapter>> chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
     return new End(
-        ends.at().part(),
+        ends.at().part().value(),
         ends.at().port(),
         names.at(ends.at()),
         Adapter.words(ends.port().form()),
@@ -157,7 +158,7 @@ class EndsController {
         names.at(found.at()),
         units.say(found.what()),
         units.say(found.fix()),
-        found.at().part(),
+        found.at().part().value(),
         found.at().port());
   }
 
@@ -170,7 +171,7 @@ class EndsController {
             units.show(Measure.FLOW, narrow.costs()),
             units.show(Measure.FLOW, narrow.without())),
         Says.A_FITTING_OF_THE_NEXT_SIZE.text(),
-        narrow.at().part(),
+        narrow.at().part().value(),
         narrow.at().port());
   }
 
@@ -194,7 +195,7 @@ class EndsController {
   @GetMapping("/ends/{part}/{port}")
   String joint(
       @PathVariable String id,
-      @PathVariable String part,
+      @PathVariable PartId part,
       @PathVariable String port,
       @ModelAttribute("units") Units units,
       Model model) {
@@ -205,7 +206,7 @@ class EndsController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.name());
     model.addAttribute("version", open.version());
-    model.addAttribute("part", part);
+    model.addAttribute("part", part.value());
     model.addAttribute("port", port);
     PortNames names = PortNames.of(rig);
     model.addAttribute("where", names.full(at));
@@ -223,7 +224,7 @@ class EndsController {
     return "build/joint";
   }
 
-  private static PortRef at(Rig rig, String part, String port) {
+  private static PortRef at(Rig rig, PartId part, String port) {
     if (!rig.part(part).kind().ports().contains(port)) {
       throw new Refusal(Says.HAS_NO_SUCH_PORT_PICK.with(rig.part(part).label()));
     }
@@ -265,7 +266,7 @@ class EndsController {
   @PostMapping("/ends/{part}/{port}")
   String keep(
       @PathVariable String id,
-      @PathVariable String part,
+      @PathVariable PartId part,
       @PathVariable String port,
       @RequestParam int version,
       @RequestParam Map<String, String> form,

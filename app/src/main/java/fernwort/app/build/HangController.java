@@ -19,6 +19,7 @@ import fernwort.core.describe.TankResize;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.TankSupport;
 import fernwort.core.say.Refusal;
@@ -76,7 +77,7 @@ class HangController {
   @PostMapping("/{tank}")
   String describe(
       @PathVariable String id,
-      @PathVariable String tank,
+      @PathVariable PartId tank,
       @RequestParam int version,
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units,
@@ -119,7 +120,7 @@ class HangController {
 
   private static Asked asked(Trip trip, Form form, Part tank) {
     TankRoom room = trip.network().room(tank.id());
-    String id = tank.id();
+    PartId id = tank.id();
     double mass =
         form.amount(
             "hang-mass-" + id,
@@ -207,7 +208,13 @@ class HangController {
   private static List<String> usual(double along) {
     return row(
         new TankSupport(
-            "", TankSupport.Type.STRAP, along, 0.05, 2, UsualBuild.PULL, UsualBuild.SHEAR));
+            PartId.NONE,
+            TankSupport.Type.STRAP,
+            along,
+            0.05,
+            2,
+            UsualBuild.PULL,
+            UsualBuild.SHEAR));
   }
 
   private static List<String> row(TankSupport s) {

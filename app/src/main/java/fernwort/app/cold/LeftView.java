@@ -6,7 +6,9 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
 import java.util.LinkedHashMap;
@@ -127,7 +129,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
 
   private static Row row(OpenRig rig, FrostRisk one, Units units) {
     return new Row(
-        one.id(),
+        one.id().value(),
         label(rig, one.id()),
         place(rig, one.id()),
         units.show(Measure.VOLUME, one.volume()),
@@ -145,7 +147,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   }
 
   /** A part with a position of it in words. */
-  static String turned(OpenRig rig, String part, String position) {
+  static String turned(OpenRig rig, PartId part, String position) {
     Kind kind = rig.rig().part(part).kind();
     return rig.rig().part(part).label()
         + ": "
@@ -156,20 +158,20 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
             .orElse(position);
   }
 
-  private static String place(OpenRig rig, String id) {
-    String part = line(rig, id).map(l -> l.from().part()).orElse(id);
+  private static String place(OpenRig rig, ElementId id) {
+    PartId part = line(rig, id).map(l -> l.from().part()).orElseGet(id::part);
     return rig.rig().place(rig.rig().part(part).place()).label();
   }
 
   /** What a line or part is called. */
-  static String label(OpenRig rig, String id) {
+  static String label(OpenRig rig, ElementId id) {
     return line(rig, id)
         .map(Line::label)
         .map(Says.LINE.text()::formatted)
-        .orElseGet(() -> rig.rig().part(id).label());
+        .orElseGet(() -> rig.rig().part(id.part()).label());
   }
 
-  private static Optional<Line> line(OpenRig rig, String id) {
+  private static Optional<Line> line(OpenRig rig, ElementId id) {
     return rig.rig().lines().stream().filter(l -> l.id().equals(id)).findFirst();
   }
 }

@@ -14,6 +14,7 @@ import fernwort.core.frost.FreezeForecast;
 import fernwort.core.frost.FrostValve;
 import fernwort.core.frost.Shelter;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Refusal;
 import java.time.LocalDate;
@@ -178,7 +179,7 @@ final class TonightPage {
       rows.add(frostValve(valve));
     }
     rows.add(gas(asked, stores));
-    Set<String> first =
+    Set<ElementId> first =
         frozen.stream().limit(FIRST).map(FreezeForecast.Exposure::id).collect(Collectors.toSet());
     compare(
         rows,
@@ -217,7 +218,7 @@ final class TonightPage {
               ? Marked.Weight.DANGER
               : later < LATE ? Marked.Weight.WARNING : Marked.Weight.NONE;
       String at = clock(e.zero());
-      marks.put(e.id(), new Marked.Mark(weight, at, Says.AT_0_C_ABOUT.filled(at)));
+      marks.put(e.id().value(), new Marked.Mark(weight, at, Says.AT_0_C_ABOUT.filled(at)));
     }
     return new Marked(Says.WHAT_FREEZES_TONIGHT_EACH.text(), marks);
   }

@@ -4,6 +4,9 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Leaning;
@@ -32,9 +35,11 @@ final class Tries {
       case Operation.Tilt tilt ->
           String.format(Locale.ROOT, "%s:%.0f:%.0f", LEAN, tilt.pitch(), tilt.roll());
       case Operation.Blown blown ->
-          AIR + ":" + (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst();
+          AIR
+              + ":"
+              + (blown.lines().isEmpty() ? blown.bodies().getFirst() : blown.lines().getFirst());
       case Operation.Filled filled -> {
-        Map.Entry<String, Double> cup = filled.strengths().entrySet().iterator().next();
+        Map.Entry<ElementId, Double> cup = filled.strengths().entrySet().iterator().next();
         yield String.format(Locale.ROOT, "%s:%s:%.2f", CUP, cup.getKey(), cup.getValue());
       }
       case Operation.Emptied _, Operation.RunDry _, Operation.DrawnDry _, Operation.Heed _ -> "";
@@ -58,8 +63,9 @@ final class Tries {
         case CUP ->
             new Operation.Filled(
                 Map.of(
-                    rig.rig().part(words[1]).id(), Math.clamp(Double.parseDouble(words[2]), 0, 1)));
-        default -> new Operation.Put(words[0], words[1]);
+                    rig.rig().part(PartId.of(words[1])).id(),
+                    Math.clamp(Double.parseDouble(words[2]), 0, 1)));
+        default -> new Operation.Put(PartId.of(words[0]), words[1]);
       };
     } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
       throw new Refusal(Says.CANNOT_BE_TRIED_WRITE_IT_AS_PART.with(text));
@@ -67,10 +73,10 @@ final class Tries {
   }
 
   private static Operation air(OpenRig rig, String id) {
-    boolean line = rig.rig().lines().stream().anyMatch(l -> l.id().equals(id));
+    boolean line = rig.rig().lines().stream().anyMatch(l -> l.id().value().equals(id));
     return line
-        ? new Operation.Blown(List.of(id), List.of())
-        : new Operation.Blown(List.of(), List.of(rig.rig().part(id).id()));
+        ? new Operation.Blown(List.of(LineId.of(id)), List.of())
+        : new Operation.Blown(List.of(), List.of(rig.rig().part(PartId.of(id)).id()));
   }
 
   /** Returns a rig after an act; a pump that is switched on with nothing to draw runs dry. */
@@ -91,7 +97,8 @@ final class Tries {
       case Operation.Blown blown ->
           Says.A_BURST_OF_AIR_THROUGH.filled(
               LeftView.label(
-                  rig, (blown.lines().isEmpty() ? blown.bodies() : blown.lines()).getFirst()));
+                  rig,
+                  blown.lines().isEmpty() ? blown.bodies().getFirst() : blown.lines().getFirst()));
       case Operation.Filled filled ->
           Says.A_CUP_OF_ANTIFREEZE_INTO.filled(
               LeftView.label(rig, filled.strengths().keySet().iterator().next()));

@@ -15,6 +15,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.live.AlarmCode;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -198,8 +199,8 @@ class RigDevicesController {
 
   private static String command(Rig rig, LiveAnswers.CommandNow command) {
     return Says.COMMAND.filled(
-        rig.part(command.part()).label(),
-        rig.position(command.part(), command.position()).words(),
+        rig.part(PartId.of(command.part())).label(),
+        rig.position(PartId.of(command.part()), command.position()).words(),
         command.state());
   }
 
@@ -305,8 +306,8 @@ class RigDevicesController {
   private static Map<String, String> texts(Rig rig, String thing, Map<String, String> all) {
     Map<String, String> texts = new LinkedHashMap<>();
     String part = thing.substring(thing.lastIndexOf('|') + 1);
-    if (rig.partsById().containsKey(part)) {
-      for (Position position : rig.part(part).kind().positions()) {
+    if (rig.partsById().containsKey(PartId.of(part))) {
+      for (Position position : rig.part(PartId.of(part)).kind().positions()) {
         Optional.ofNullable(all.get("send-" + part + "-" + position.id()))
             .filter(t -> !t.isBlank())
             .ifPresent(t -> texts.put(position.id(), t.strip()));
@@ -341,8 +342,8 @@ class RigDevicesController {
     model.addAttribute("rig", id);
     model.addAttribute("part", part);
     model.addAttribute("position", position);
-    model.addAttribute("label", rig.part(part).label());
-    model.addAttribute("words", rig.position(part, position).words());
+    model.addAttribute("label", rig.part(PartId.of(part)).label());
+    model.addAttribute("words", rig.position(PartId.of(part), position).words());
     model.addAttribute("title", units.say(against.title()));
     model.addAttribute("what", units.say(against.what()));
     model.addAttribute("why", units.say(against.why()));
@@ -362,13 +363,13 @@ class RigDevicesController {
       Model model,
       RedirectAttributes done) {
     Rig rig = rigs.open(id).rig();
-    String words = rig.position(part, position).words();
+    String words = rig.position(PartId.of(part), position).words();
     try {
       live.command(id, part, position, anyway, who);
     } catch (StandsAgainst e) {
       return ask(id, part, position, e.warning(), units, model);
     }
-    Done.say(done, Says.MOVES.filled(rig.part(part).label(), words));
+    Done.say(done, Says.MOVES.filled(rig.part(PartId.of(part)).label(), words));
     return PAGE.formatted(id);
   }
 }

@@ -6,6 +6,7 @@ import fernwort.app.live.RuleText;
 import fernwort.app.units.Units;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.rule.RuleProof;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.say.Times;
@@ -88,7 +89,8 @@ record RuleRow(
     }
     if (test.part() != null && test.position() != null) {
       return Says.STANDS_AT.filled(
-          rig.part(test.part()).label(), rig.position(test.part(), test.position()).words());
+          rig.part(PartId.of(test.part())).label(),
+          rig.position(PartId.of(test.part()), test.position()).words());
     }
     Optional<SignalNow> signal = Optional.ofNullable(signals.get(String.valueOf(test.signal())));
     String what =
@@ -125,7 +127,8 @@ record RuleRow(
     }
     String part = String.valueOf(act.turn());
     String position = String.valueOf(act.to());
-    return Says.TURN.filled(rig.part(part).label(), rig.position(part, position).words());
+    return Says.TURN.filled(
+        rig.part(PartId.of(part)).label(), rig.position(PartId.of(part), position).words());
   }
 
   private static String tried(RuleDesk.Proof proof) {

@@ -5,6 +5,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.Position;
 import fernwort.core.live.SignalKind;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Locale;
@@ -62,7 +63,7 @@ record SignalRow(
         known && (signal.state().equals("stale") || signal.state().equals("lost")),
         signal.topic(),
         part,
-        part.isEmpty() ? List.of() : rig.part(part).kind().positions(),
+        part.isEmpty() ? List.of() : rig.part(PartId.of(part)).kind().positions(),
         kind == SignalKind.LEVEL && signal.raw() instanceof Double level ? level : null);
   }
 
@@ -92,7 +93,7 @@ record SignalRow(
       case LEAK, SWITCH -> ((boolean) value ? Says.WET : Says.DRY).text();
       case PUMP -> ((boolean) value ? Says.RUNS : Says.OFF).text();
       case POSITION ->
-          rig.part(Objects.requireNonNull(signal.part())).kind().positions().stream()
+          rig.part(PartId.of(Objects.requireNonNull(signal.part()))).kind().positions().stream()
               .filter(p -> p.id().equals(value))
               .map(Position::words)
               .findFirst()

@@ -7,6 +7,7 @@ import fernwort.app.sim.SimulatedDevice;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.sim.Mishap;
 import java.util.ArrayList;
@@ -137,12 +138,12 @@ class SimulatedController {
     return switch (mishap.on()) {
       case LINE ->
           rig.lines().stream()
-              .filter(l -> l.id().equals(id))
+              .filter(l -> l.id().value().equals(id))
               .map(l -> l.label())
               .findFirst()
               .orElse(id);
       case MOTOR, PUMP ->
-          Optional.ofNullable(rig.partsById().get(id)).map(p -> p.label()).orElse(id);
+          Optional.ofNullable(rig.partsById().get(PartId.of(id))).map(p -> p.label()).orElse(id);
       case SENSOR -> sensors.getOrDefault(id, id);
       case ALL -> "";
     };

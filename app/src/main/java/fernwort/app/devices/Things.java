@@ -5,6 +5,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -43,31 +44,41 @@ final class Things {
         .sorted(
             java.util.Comparator.comparing((Part p) -> !p.kind().holds(Contents.FRESH))
                 .thenComparing(Part::label))
-        .forEach(t -> add(all, SignalKind.LEVEL, "part", t.id(), t.label(), Says.LEVELS));
-    rig.places().forEach(p -> add(all, SignalKind.LEAK, "place", p.id(), p.label(), Says.LEAKS));
+        .forEach(t -> add(all, SignalKind.LEVEL, "part", t.id().value(), t.label(), Says.LEVELS));
+    rig.places()
+        .forEach(p -> add(all, SignalKind.LEAK, "place", p.id().value(), p.label(), Says.LEAKS));
     rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.CATCHES))
-        .forEach(p -> add(all, SignalKind.LEAK, "part", p.id(), p.label(), Says.LEAKS));
+        .forEach(p -> add(all, SignalKind.LEAK, "part", p.id().value(), p.label(), Says.LEAKS));
     rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.TURNS) && p.kind().setsItself())
-        .forEach(p -> add(all, SignalKind.POSITION, "part", p.id(), p.label(), Says.MOTORS));
+        .forEach(
+            p -> add(all, SignalKind.POSITION, "part", p.id().value(), p.label(), Says.MOTORS));
     rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.PUMPS))
-        .forEach(p -> add(all, SignalKind.PUMP, "part", p.id(), p.label(), Says.PUMPS));
+        .forEach(p -> add(all, SignalKind.PUMP, "part", p.id().value(), p.label(), Says.PUMPS));
     all.add(
         new Thing(
             key(SignalKind.TEMPERATURE, "place", "outside"),
             Says.OUTSIDE.text(),
             Says.TEMPERATURES.text()));
     rig.places()
-        .forEach(
-            p -> add(all, SignalKind.TEMPERATURE, "place", p.id(), p.label(), Says.TEMPERATURES));
+        .forEach(p ->
+            add(
+                all,
+                SignalKind.TEMPERATURE,
+                "place",
+                p.id().value(),
+                p.label(),
+                Says.TEMPERATURES));
+    rig.tanks()
+        .forEach(t ->
+            add(all, SignalKind.TEMPERATURE, "part", t.id().value(), t.label(), Says.TEMPERATURES));
     rig.tanks()
         .forEach(
-            t -> add(all, SignalKind.TEMPERATURE, "part", t.id(), t.label(), Says.TEMPERATURES));
-    rig.tanks().forEach(t -> add(all, SignalKind.SWITCH, "part", t.id(), t.label(), Says.SWITCHES));
+            t -> add(all, SignalKind.SWITCH, "part", t.id().value(), t.label(), Says.SWITCHES));
     for (SignalKind kind : List.of(SignalKind.FLOW, SignalKind.TOTAL, SignalKind.PRESSURE)) {
-      rig.lines().forEach(l -> add(all, kind, "line", l.id(), l.label(), heading(kind)));
+      rig.lines().forEach(l -> add(all, kind, "line", l.id().value(), l.label(), heading(kind)));
     }
     all.add(new Thing(key(SignalKind.PITCH, "", ""), Says.NOSE_UP.text(), Says.LEAN.text()));
     all.add(new Thing(key(SignalKind.ROLL, "", ""), Says.LEFT_UP.text(), Says.LEAN.text()));
@@ -253,15 +264,18 @@ final class Things {
 
   /** Returns what a thing of the rig is called. */
   String label(String thing) {
-    if (rig.partsById().containsKey(thing)) {
-      return rig.part(thing).label();
+    if (rig.partsById().containsKey(PartId.of(thing))) {
+      return rig.part(PartId.of(thing)).label();
     }
     return rig.places().stream()
-        .filter(p -> p.id().equals(thing))
+        .filter(p -> p.id().value().equals(thing))
         .map(Place::label)
         .findFirst()
         .or(() ->
-            rig.lines().stream().filter(l -> l.id().equals(thing)).map(l -> l.label()).findFirst())
+            rig.lines().stream()
+                .filter(l -> l.id().value().equals(thing))
+                .map(l -> l.label())
+                .findFirst())
         .orElse(thing);
   }
 }

@@ -5,8 +5,11 @@ import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Refusal;
@@ -25,7 +28,7 @@ final class Complaints {
 
   private final Rig rig;
   private final Setting noted;
-  private final Map<String, String> shut = new TreeMap<>();
+  private final Map<PartId, String> shut = new TreeMap<>();
   private List<Thing> things = new ArrayList<>();
 
   /**
@@ -72,8 +75,9 @@ final class Complaints {
   }
 
   /** Returns the parts, lines and places of which something can be seen: what can be picked. */
-  static Set<String> pickable(Rig rig) {
-    Set<String> all = new HashSet<>(rig.partsById().keySet());
+  static Set<ElementId> pickable(Rig rig) {
+    Set<ElementId> all = new HashSet<>();
+    rig.parts().forEach(p -> all.add(p.id()));
     rig.lines().forEach(l -> all.add(l.id()));
     rig.places().forEach(p -> all.add(p.id()));
     return all;
@@ -87,28 +91,29 @@ final class Complaints {
    * @throws Refusal when the rig has nothing of this id
    */
   static List<Thing> at(Rig rig, Setting noted, String on) {
-    if (!pickable(rig).contains(on)) {
-      throw new Refusal(Says.NOTHING_OF_THIS_NAME.with(on));
-    }
+    ElementId named =
+        pickable(rig).stream()
+            .filter(p -> p.value().equals(on))
+            .findFirst()
+            .orElseThrow(() -> new Refusal(Says.NOTHING_OF_THIS_NAME.with(on)));
     List<Thing> own =
         of(rig, noted).stream()
             .flatMap(g -> g.things().stream())
             .filter(t -> t.on().equals(on))
             .toList();
-    boolean place = rig.places().stream().anyMatch(p -> p.id().equals(on));
     List<Thing> all = new ArrayList<>(own);
-    if (!place) {
+    if (!(named instanceof PlaceId)) {
       all.add(
           new Thing(
               on,
               own.isEmpty() ? new FaultWords(rig).label(on) : Says.AROUND_IT.text(),
-              List.of(choice(Says.IS_WET, Look.WET, on, "wet", Map.of(), Optional.empty()))));
+              List.of(choice(Says.IS_WET, Look.WET, named, "wet", Map.of(), Optional.empty()))));
     }
     return all;
   }
 
   /** Something that a sensor sees: water at a place, a level that falls, a pump that runs on. */
-  record Told(Look what, String on) {}
+  record Told(Look what, ElementId on) {}
 
   /**
    * Returns what sensors see, as what somebody would see; nothing where they see nothing.
@@ -124,9 +129,11 @@ final class Complaints {
               for (Told one : told) {
                 boolean part = rig.partsById().containsKey(one.on());
                 switch (one.what()) {
-                  case WET -> all.place(rig.place(part ? rig.part(one.on()).place() : one.on()));
-                  case LEVEL -> all.falls(rig.part(one.on()));
-                  default -> all.runsOn(rig.part(one.on()));
+                  case WET ->
+                      all.place(
+                          rig.place(part ? rig.part(one.on().part()).place() : one.on().place()));
+                  case LEVEL -> all.falls(rig.part(one.on().part()));
+                  default -> all.runsOn(rig.part(one.on().part()));
                 }
               }
             });
@@ -137,7 +144,7 @@ final class Complaints {
     Optional<Double> later = Optional.of(HALF_AN_HOUR);
     things.add(
         new Thing(
-            tank.id(),
+            tank.id().value(),
             tank.label(),
             List.of(choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later))));
   }
@@ -145,7 +152,7 @@ final class Complaints {
   private void runsOn(Part pump) {
     things.add(
         new Thing(
-            pump.id(),
+            pump.id().value(),
             pump.label(),
             List.of(choice(Says.RUNS_ON, Look.PUMP, pump.id(), "runs", shut, Optional.empty()))));
   }
@@ -170,14 +177,19 @@ final class Complaints {
   }
 
   private static Choice choice(
-      Says words, Look kind, String on, String value, Map<String, String> at, Optional<Double> s) {
+      Says words,
+      Look kind,
+      ElementId on,
+      String value,
+      Map<PartId, String> at,
+      Optional<Double> s) {
     return new Choice(words.text(), SeenText.of(new Observation(kind, on, value, at, s)));
   }
 
   private void tap(Part tap) {
     for (Position way : tap.kind().positions()) {
       if (!way.equals(tap.rest()) && !way.id().equals("warm")) {
-        Map<String, String> at = new TreeMap<>(shut);
+        Map<PartId, String> at = new TreeMap<>(shut);
         at.put(tap.id(), way.id());
         boolean two = tap.kind().positions().size() > 2;
         List<Choice> choices = new ArrayList<>();
@@ -194,7 +206,9 @@ final class Complaints {
               choice(Says.RUNS_OFF_BADLY, Look.DRAIN, tap.id(), "backs-up", at, Optional.empty()));
           choices.add(choice(Says.SMELLS, Look.DRAIN, tap.id(), "smells", at, Optional.empty()));
         }
-        things.add(new Thing(tap.id(), two ? tap.label() + ", " + way.id() : tap.label(), choices));
+        things.add(
+            new Thing(
+                tap.id().value(), two ? tap.label() + ", " + way.id() : tap.label(), choices));
       }
     }
   }
@@ -206,14 +220,14 @@ final class Complaints {
     choices.add(
         choice(Says.STARTS_AGAIN, Look.PUMP, pump.id(), "starts-again", shut, Optional.empty()));
     choices.add(choice(Says.HUMS, Look.PUMP, pump.id(), "hums", Map.of(), Optional.empty()));
-    things.add(new Thing(pump.id(), pump.label(), choices));
+    things.add(new Thing(pump.id().value(), pump.label(), choices));
   }
 
   private void tank(Part tank) {
     Optional<Double> later = Optional.of(HALF_AN_HOUR);
     things.add(
         new Thing(
-            tank.id(),
+            tank.id().value(),
             tank.label(),
             List.of(
                 choice(Says.FALLS, Look.LEVEL, tank.id(), "falls", shut, later),
@@ -225,7 +239,7 @@ final class Complaints {
   private void inlet(Part inlet) {
     things.add(
         new Thing(
-            inlet.id(),
+            inlet.id().value(),
             inlet.label(),
             List.of(
                 choice(
@@ -247,7 +261,7 @@ final class Complaints {
   private void outlet(Part outlet) {
     things.add(
         new Thing(
-            outlet.id(),
+            outlet.id().value(),
             outlet.label(),
             List.of(
                 choice(Says.RUNS_OUT, Look.WATER, outlet.id(), "runs", Map.of(), Optional.empty()),
@@ -263,7 +277,7 @@ final class Complaints {
   private void place(Place place) {
     things.add(
         new Thing(
-            place.id(),
+            place.id().value(),
             place.label(),
             List.of(choice(Says.IS_WET, Look.WET, place.id(), "wet", Map.of(), Optional.empty()))));
   }

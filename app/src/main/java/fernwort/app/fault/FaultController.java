@@ -14,6 +14,8 @@ import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.live.AlarmCode;
 import fernwort.core.live.SignalKind;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -22,7 +24,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Controller;
@@ -115,8 +116,10 @@ class FaultController {
         Complaints.pickable(rig.rig()).stream()
             .collect(
                 Collectors.toMap(
-                    Function.identity(),
-                    o -> Address.of("/rigs/{id}/fault", Map.of("on", List.of(o)), rig.id()))));
+                    ElementId::value,
+                    o ->
+                        Address.of(
+                            "/rigs/{id}/fault", Map.of("on", List.of(o.value())), rig.id()))));
     model.addAttribute("picked", Set.of(on));
     if (!on.isEmpty()) {
       model.addAttribute("things", Complaints.at(rig.rig(), noted.setting(), on));
@@ -139,13 +142,13 @@ class FaultController {
         .filter(s -> s.is(SignalKind.LEAK) && Boolean.TRUE.equals(s.value()))
         .map(s -> Stream.of(s.place(), s.tray(), s.part()).filter(Objects::nonNull).findFirst())
         .flatMap(Optional::stream)
-        .forEach(on -> told.add(new Complaints.Told(Look.WET, on)));
+        .forEach(on -> told.add(new Complaints.Told(Look.WET, rig.rig().element(on))));
     live.alarms(rig.id()).stream()
         .filter(a -> a.code() == AlarmCode.LEVEL_FALLS && a.gone() == null)
-        .forEach(a -> told.add(new Complaints.Told(Look.LEVEL, a.part())));
+        .forEach(a -> told.add(new Complaints.Told(Look.LEVEL, PartId.of(a.part()))));
     live.alarms(rig.id()).stream()
         .filter(a -> a.code() == AlarmCode.PUMP_LONG && a.gone() == null)
-        .forEach(a -> told.add(new Complaints.Told(Look.PUMP, a.part())));
+        .forEach(a -> told.add(new Complaints.Told(Look.PUMP, PartId.of(a.part()))));
     return Complaints.told(rig.rig(), states.of(rig).state().setting(), told);
   }
 
@@ -168,7 +171,7 @@ class FaultController {
   private static void next(
       FaultFinder.Next next, List<String> told, FaultWords words, Model model) {
     model.addAttribute("ask", words.ask(next.look()).toString());
-    model.addAttribute("picked", Set.of(next.look().on()));
+    model.addAttribute("picked", Set.of(next.look().on().value()));
     List<AnswerRow> answers = new ArrayList<>();
     List<String> order = next.look().kind().choices();
     next.means().entrySet().stream()
@@ -224,7 +227,7 @@ class FaultController {
               .map(f -> words.wrong(f).toString())
               .toList());
       model.addAttribute("wrong", words.wrong(fault).toString());
-      model.addAttribute("picked", Set.of(fault.on()));
+      model.addAttribute("picked", Set.of(fault.on().value()));
       model.addAttribute("mend", words.mend(fault.kind()));
       model.addAttribute("needs", words.needs(fault.kind()));
       model.addAttribute("prove", words.ask(observations.getFirst()).toString());

@@ -16,7 +16,9 @@ import fernwort.core.fault.Observation;
 import fernwort.core.fault.Proof;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.SignalState;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -199,7 +201,7 @@ class ProofController {
   /** A change that a person would see of the level that is watched (m³). */
   private static double seen(Case open) {
     return open.complaint().kind() == Look.LEVEL
-        ? Proof.seen(open.rig().network().room(open.complaint().on()).capacity())
+        ? Proof.seen(open.rig().network().room(open.complaint().on().part()).capacity())
         : 0;
   }
 
@@ -221,11 +223,11 @@ class ProofController {
   }
 
   /** What lies in a tray or at a part lies in its place, too. */
-  private static boolean isAt(Rig rig, SignalNow sensor, String on) {
+  private static boolean isAt(Rig rig, SignalNow sensor, ElementId on) {
     return Stream.of(sensor.part(), sensor.tray())
             .filter(Objects::nonNull)
-            .anyMatch(p -> p.equals(on) || rig.part(p).place().equals(on))
-        || on.equals(sensor.place());
+            .anyMatch(p -> p.equals(on.value()) || rig.part(PartId.of(p)).place().equals(on))
+        || on.value().equals(sensor.place());
   }
 
   private List<Proof.Reading> readings(OpenRig rig, SignalNow sensor, Instant mended) {

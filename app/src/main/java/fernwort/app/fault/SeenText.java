@@ -1,6 +1,7 @@
 package fernwort.app.fault;
 
 import fernwort.core.fault.Observation;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -32,7 +33,7 @@ final class SeenText {
     return String.join(
         BETWEEN,
         seen.kind().written(),
-        seen.on(),
+        seen.on().value(),
         seen.value(),
         seen.seconds().map(s -> Long.toString(Math.round(s))).orElse(""),
         new TreeMap<>(seen.positions())
@@ -61,11 +62,11 @@ final class SeenText {
       throw new Refusal(Says.BEGIN_ANEW.with());
     }
     try {
-      Map<String, String> handles = new TreeMap<>();
+      Map<PartId, String> handles = new TreeMap<>();
       for (String handle : words[HANDLES].split(HANDLE)) {
         int at = handle.indexOf('=');
         if (at > 0) {
-          handles.put(handle.substring(0, at), handle.substring(at + 1));
+          handles.put(PartId.of(handle.substring(0, at)), handle.substring(at + 1));
         }
       }
       Optional<Double> seconds =
@@ -73,7 +74,11 @@ final class SeenText {
               ? Optional.empty()
               : Optional.of((double) Integer.parseInt(words[SECONDS]));
       return new Observation(
-              Observation.look(words[KIND]), words[PART], words[VALUE], handles, seconds)
+              Observation.look(words[KIND]),
+              rig.element(words[PART]),
+              words[VALUE],
+              handles,
+              seconds)
           .checked(rig);
     } catch (NumberFormatException e) {
       throw new Refusal(Says.BEGIN_ANEW.with());

@@ -17,7 +17,9 @@ import fernwort.core.guide.QuestionPage;
 import fernwort.core.guide.WaterWalk;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Holds;
@@ -261,7 +263,7 @@ class GuideController {
       String label,
       List<WaterWalk.Stands> stands,
       List<String> beside,
-      Set<String> lines,
+      Set<LineId> lines,
       String page) {
 
     /** Nobody has picked a part yet. */
@@ -273,7 +275,7 @@ class GuideController {
       return Walk.NOWHERE;
     }
     Guided made = Guided.of(given.answers());
-    WaterWalk walk = WaterWalk.of(rig.network(), made.running(), at);
+    WaterWalk walk = WaterWalk.of(rig.network(), made.running(), PartId.of(at));
     return new Walk(
         at,
         walk.part().label(),
@@ -281,8 +283,8 @@ class GuideController {
         walk.beside(),
         walk.lines(),
         // What came in by the editor is put right there.
-        made.pages().containsKey(at)
-            ? "/guide/" + made.pages().getOrDefault(at, QuestionPage.TANKS).id()
+        made.pages().containsKey(PartId.of(at))
+            ? "/guide/" + made.pages().getOrDefault(PartId.of(at), QuestionPage.TANKS).id()
             : "/rig?part=" + at);
   }
 
@@ -291,9 +293,9 @@ class GuideController {
     return rig.network().tanks().stream()
         .map(t ->
             Field.number(
-                t.id(),
+                t.id().value(),
                 t.label(),
-                now.readings().containsKey(t.id())
+                now.readings().containsKey(t.id().value())
                     ? units.number(Measure.VOLUME, now.state().volume(t.id()))
                     : "",
                 units.unit(Measure.VOLUME).sign(),
@@ -323,13 +325,13 @@ class GuideController {
 
   /** Records what a tank holds; what cannot be is noted at its field, the others are recorded. */
   private void record(OpenRig rig, Part tank, FilledPage sheet, String who) {
-    if (sheet.text(tank.id()).isEmpty()) {
+    if (sheet.text(tank.id().value()).isEmpty()) {
       return;
     }
     Units units = sheet.units();
     try {
       double volume =
-          units.parse(Says.NOW.filled(tank.label()), Measure.VOLUME, sheet.text(tank.id()));
+          units.parse(Says.NOW.filled(tank.label()), Measure.VOLUME, sheet.text(tank.id().value()));
       states.record(
           rig,
           tank.id(),
@@ -338,7 +340,7 @@ class GuideController {
           clock.instant(),
           who);
     } catch (Refusal refusal) {
-      sheet.error(tank.id(), units.say(refusal.saying()));
+      sheet.error(tank.id().value(), units.say(refusal.saying()));
     }
   }
 

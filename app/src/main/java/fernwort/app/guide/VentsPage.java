@@ -14,6 +14,7 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -41,7 +42,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Card card(TankAnswers tank, RigAnswers answers, Guided guided, Units units) {
-    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
+    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), PartId.NONE));
     fernwort.core.kind.end.Tank made = (fernwort.core.kind.end.Tank) part.kind();
     List<Field> fields = new ArrayList<>();
     fields.add(
@@ -213,7 +214,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static TankAnswers read(TankAnswers tank, Guided guided, FilledPage sheet) {
-    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), ""));
+    Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), PartId.NONE));
     List<Opening> openings = new ArrayList<>();
     for (String port : part.kind().ports()) {
       Optional<Opening> was =

@@ -21,6 +21,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.HappeningWords;
@@ -79,7 +80,7 @@ class AutomationsController {
   @GetMapping
   String automations(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") String tap,
+      @RequestParam(defaultValue = "") PartId tap,
       @RequestParam(defaultValue = "6") double hours,
       @RequestParam(defaultValue = "false") boolean run,
       @RequestParam(defaultValue = "false") boolean leak,
@@ -124,7 +125,7 @@ class AutomationsController {
         "movers", purpose.equals(Automation.Aim.TOP_UP.name()) ? movers(rig) : List.of());
     model.addAttribute(
         "taps", rig.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList());
-    model.addAttribute("tap", tap);
+    model.addAttribute("tap", tap.value());
     model.addAttribute("hours", hours);
     model.addAttribute("leak", leak);
     if (run && !sound.isEmpty()) {
@@ -219,9 +220,9 @@ class AutomationsController {
   String add(
       @PathVariable String id,
       @RequestParam String purpose,
-      @RequestParam(defaultValue = "") String tank,
-      @RequestParam(defaultValue = "") String other,
-      @RequestParam(defaultValue = "") String valve,
+      @RequestParam(defaultValue = "") PartId tank,
+      @RequestParam(defaultValue = "") PartId other,
+      @RequestParam(defaultValue = "") PartId valve,
       @RequestParam(defaultValue = "") String second,
       @RequestParam(defaultValue = "20") String low,
       @RequestParam(defaultValue = "90") String high,
@@ -230,9 +231,9 @@ class AutomationsController {
     EnteredAutomation entered =
         new EnteredAutomation(
             purpose,
-            tank,
-            other,
-            valve,
+            tank.value(),
+            other.value(),
+            valve.value(),
             second,
             Form.plain(Says.LOWER_MARK.text(), low),
             Form.plain(Says.UPPER_MARK.text(), high),

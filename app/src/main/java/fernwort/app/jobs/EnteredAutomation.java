@@ -2,6 +2,7 @@ package fernwort.app.jobs;
 
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Locale;
@@ -52,20 +53,49 @@ record EnteredAutomation(
     double lowShare = low / PERCENT;
     double highShare = high / PERCENT;
     return switch (Automation.purpose(purpose)) {
-      case KEEP_BETWEEN -> Automation.keepBetween(rig, tank, valve, lowShare, highShare);
-      case STOP_WHEN_FULL -> Automation.stopWhenFull(rig, tank, valve, highShare);
+      case KEEP_BETWEEN ->
+          Automation.keepBetween(rig, PartId.of(tank), PartId.of(valve), lowShare, highShare);
+      case STOP_WHEN_FULL ->
+          Automation.stopWhenFull(rig, PartId.of(tank), PartId.of(valve), highShare);
       case CHANGE_WHEN_DRY ->
           Automation.changeWhenDry(
-              rig, tank, other, valve, second, lowShare, Objects.requireNonNullElse(purge, ""));
+              rig,
+              PartId.of(tank),
+              PartId.of(other),
+              PartId.of(valve),
+              PartId.of(second),
+              lowShare,
+              PartId.of(Objects.requireNonNullElse(purge, "")));
       case STOP_WHEN_DRY ->
-          Automation.stopWhenDry(rig, tank, valve, Objects.requireNonNullElse(purge, ""), lowShare);
-      case FILL_IN_TURN -> Automation.fillInTurn(rig, tank, other, valve, second, highShare);
-      case CIRCULATE -> Automation.circulate(rig, valve);
-      case DRAIN_IN_FROST -> Automation.drainInFrost(rig, valve, low);
+          Automation.stopWhenDry(
+              rig,
+              PartId.of(tank),
+              PartId.of(valve),
+              PartId.of(Objects.requireNonNullElse(purge, "")),
+              lowShare);
+      case FILL_IN_TURN ->
+          Automation.fillInTurn(
+              rig,
+              PartId.of(tank),
+              PartId.of(other),
+              PartId.of(valve),
+              PartId.of(second),
+              highShare);
+      case CIRCULATE -> Automation.circulate(rig, PartId.of(valve));
+      case DRAIN_IN_FROST -> Automation.drainInFrost(rig, PartId.of(valve), low);
       case TOP_UP ->
           job()
-              .map(j -> Automation.topUpBy(rig, tank, other, plan.apply(j), lowShare, highShare))
-              .orElseGet(() -> Automation.topUp(rig, tank, other, valve, lowShare, highShare));
+              .map(j ->
+                  Automation.topUpBy(
+                      rig, PartId.of(tank), PartId.of(other), plan.apply(j), lowShare, highShare))
+              .orElseGet(() ->
+                  Automation.topUp(
+                      rig,
+                      PartId.of(tank),
+                      PartId.of(other),
+                      PartId.of(valve),
+                      lowShare,
+                      highShare));
       case SHUT_ON_LEAK -> Automation.shutOnLeak(rig);
     };
   }
@@ -76,65 +106,65 @@ record EnteredAutomation(
           String.format(
               Locale.ROOT,
               Says.KEEP_BETWEEN_AND_WITH.text(),
-              label(rig, tank),
+              label(rig, PartId.of(tank)),
               low,
               high,
-              label(rig, valve));
+              label(rig, PartId.of(valve)));
       case STOP_WHEN_FULL ->
           String.format(
               Locale.ROOT,
               Says.CLOSE_WHEN_HAS_COME_TO.text(),
-              label(rig, valve),
-              label(rig, tank),
+              label(rig, PartId.of(valve)),
+              label(rig, PartId.of(tank)),
               high);
       case CHANGE_WHEN_DRY ->
           valve.equals(second)
               ? String.format(
                   Locale.ROOT,
                   Says.TURN_TO_WHEN_HAS_FALLEN_TO.text(),
-                  label(rig, valve),
-                  label(rig, other),
-                  label(rig, tank),
+                  label(rig, PartId.of(valve)),
+                  label(rig, PartId.of(other)),
+                  label(rig, PartId.of(tank)),
                   low)
               : String.format(
                   Locale.ROOT,
                   Says.CHANGE_FROM_TO_WHEN_HAS_FALLEN.text(),
-                  label(rig, valve),
-                  label(rig, second),
-                  label(rig, tank),
+                  label(rig, PartId.of(valve)),
+                  label(rig, PartId.of(second)),
+                  label(rig, PartId.of(tank)),
                   low);
       case TOP_UP ->
           String.format(
               Locale.ROOT,
               Says.TOP_UP_FROM_WITH_FROM_TO.text(),
-              label(rig, tank),
-              label(rig, other),
-              label(rig, valve),
+              label(rig, PartId.of(tank)),
+              label(rig, PartId.of(other)),
+              label(rig, PartId.of(valve)),
               low,
               high);
       case STOP_WHEN_DRY ->
           String.format(
               Locale.ROOT,
               Says.STOP_WHEN_HAS_FALLEN_TO.text(),
-              label(rig, valve),
-              label(rig, tank),
+              label(rig, PartId.of(valve)),
+              label(rig, PartId.of(tank)),
               low);
       case FILL_IN_TURN ->
           String.format(
               Locale.ROOT,
               Says.FILL_THEN_EACH_TO.text(),
-              label(rig, tank),
-              label(rig, other),
+              label(rig, PartId.of(tank)),
+              label(rig, PartId.of(other)),
               high);
-      case CIRCULATE -> Says.RUN_UNTIL_HOT_WATER_HAS.filled(label(rig, valve));
+      case CIRCULATE -> Says.RUN_UNTIL_HOT_WATER_HAS.filled(label(rig, PartId.of(valve)));
       case DRAIN_IN_FROST ->
-          String.format(Locale.ROOT, Says.OPEN_BELOW.text(), label(rig, valve), low);
+          String.format(Locale.ROOT, Says.OPEN_BELOW.text(), label(rig, PartId.of(valve)), low);
       case SHUT_ON_LEAK -> Says.CLOSE_EVERY_MOTOR_VALVE_AND_STOP.text();
     };
   }
 
-  private static String label(Rig rig, String part) {
-    if (part.startsWith(BY_JOB)) {
+  private static String label(Rig rig, PartId part) {
+    if (part.value().startsWith(BY_JOB)) {
       return Says.ALL_THAT_IT_TAKES.text();
     }
     return rig.partsById().containsKey(part)

@@ -13,6 +13,7 @@ import fernwort.app.web.When;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -73,7 +74,7 @@ class JobRuns {
     switch (text.read(row.step())) {
       case Step.Move move -> {
         if (Gone.has(rig.rig(), move.part(), move.to())) {
-          states.turn(rig, move.part(), move.to(), who);
+          states.turn(rig, move.part().value(), move.to(), who);
         }
       }
       case Step.Wait wait -> {
@@ -106,7 +107,7 @@ class JobRuns {
     }
     boolean turned =
         text.read(row.step()) instanceof Step.Move move
-            && logbook.turnedSince(rig.id(), move.part(), then);
+            && logbook.turnedSince(rig.id(), move.part().value(), then);
     if (turned) {
       store.mark(run, seq, Mark.DONE, then, who);
       store.note(run, seq, Says.TURNED_AGAIN_SINCE.filled(When.full(then)));
@@ -155,14 +156,14 @@ class JobRuns {
   @Transactional
   void cannot(OpenRig rig, String run, int seq) {
     RunStore.Row row = row(rig, run, seq);
-    Set<String> stuck =
+    Set<PartId> stuck =
         text.read(row.step()) instanceof Step.Move move ? Set.of(move.part()) : Set.of();
     replan(rig, run, stuck);
   }
 
   /** Plans what is left from where the handles really are. */
   @Transactional
-  void replan(OpenRig rig, String run, Set<String> stuck) {
+  void replan(OpenRig rig, String run, Set<PartId> stuck) {
     RunStore.Run going = store.get(rig.id(), run);
     List<RunStore.Row> rows = store.steps(run);
     int stage =
@@ -194,13 +195,13 @@ class JobRuns {
    * @throws Refusal in one sentence, when a tank cannot hold that; then nothing is recorded
    */
   @Transactional
-  void stands(OpenRig rig, String run, Map<String, String> typed, Units units, String who) {
+  void stands(OpenRig rig, String run, Map<PartId, String> typed, Units units, String who) {
     RunStore.Run going = store.get(rig.id(), run);
     if (going.outcome() != RunStore.Outcome.DONE) {
       throw new Refusal(Says.THIS_SHEET_IS_NOT_FINISHED_YET.with());
     }
-    Map<String, Double> expected = RunView.levels(rig, store.steps(run), text);
-    for (Map.Entry<String, Double> tank : expected.entrySet()) {
+    Map<PartId, Double> expected = RunView.levels(rig, store.steps(run), text);
+    for (Map.Entry<PartId, Double> tank : expected.entrySet()) {
       String answer = typed.getOrDefault(tank.getKey(), "").strip();
       if (answer.isEmpty() || answer.equals(RunView.shown(tank.getValue(), units))) {
         states.reckon(rig, tank.getKey(), tank.getValue(), who);

@@ -11,6 +11,8 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
@@ -114,8 +116,8 @@ record JobView(
     return new State(rig.rig().atRest(), halfFull(rig), Slope.LEVEL);
   }
 
-  private static Map<String, Double> halfFull(OpenRig rig) {
-    Map<String, Double> half = new LinkedHashMap<>();
+  private static Map<PartId, Double> halfFull(OpenRig rig) {
+    Map<PartId, Double> half = new LinkedHashMap<>();
     rig.network().tanks().forEach(t -> half.put(t.id(), rig.network().room(t.id()).capacity() / 2));
     return half;
   }
@@ -133,7 +135,8 @@ record JobView(
     if (plan.trouble().isPresent()) {
       return "";
     }
-    List<String> places = plan.moves().stream().map(m -> rig.rig().part(m.part()).place()).toList();
+    List<PlaceId> places =
+        plan.moves().stream().map(m -> rig.rig().part(m.part()).place()).toList();
     long visits = 0;
     for (int i = 0; i < places.size(); i++) {
       visits += i == 0 || !places.get(i).equals(places.get(i - 1)) ? 1 : 0;

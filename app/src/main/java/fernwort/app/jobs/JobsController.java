@@ -20,6 +20,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
@@ -270,12 +271,12 @@ class JobsController {
     Map<String, String> numbers = new LinkedHashMap<>();
     for (int i = 0; i < plan.steps().size(); i++) {
       String number = Integer.toString(i + 1);
-      String part =
+      PartId part =
           switch (plan.steps().get(i)) {
             case Step.Move move -> move.part();
             case Step.Wait wait -> wait.until().part();
           };
-      numbers.merge(part, number, (first, next) -> first + "·" + next);
+      numbers.merge(part.value(), number, (first, next) -> first + "·" + next);
     }
     return numbers;
   }

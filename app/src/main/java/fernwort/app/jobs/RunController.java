@@ -6,6 +6,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
+import fernwort.core.rig.PartId;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
@@ -137,7 +138,7 @@ class RunController {
   String stands(
       @PathVariable String id,
       @PathVariable String run,
-      @RequestParam Map<String, String> levels,
+      @RequestParam Map<PartId, String> levels,
       @ModelAttribute("units") Units units,
       @ModelAttribute("who") String who) {
     runs.stands(rigs.open(id), run, levels, units, who);

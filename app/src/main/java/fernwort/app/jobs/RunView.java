@@ -6,6 +6,7 @@ import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
 import java.time.Instant;
@@ -123,7 +124,7 @@ record RunView(
         .forEach((tank, volume) ->
             stands.add(
                 new Stands(
-                    tank,
+                    tank.value(),
                     rig.rig().part(tank).label(),
                     shown(volume, units),
                     units.unit(Measure.VOLUME).sign())));
@@ -137,8 +138,8 @@ record RunView(
   }
 
   /** Returns what the last wait that was done should have left in each tank, by id (m³). */
-  static Map<String, Double> levels(OpenRig rig, List<RunStore.Row> rows, StepText text) {
-    Map<String, Double> levels = new TreeMap<>();
+  static Map<PartId, Double> levels(OpenRig rig, List<RunStore.Row> rows, StepText text) {
+    Map<PartId, Double> levels = new TreeMap<>();
     for (RunStore.Row row : rows) {
       if (row.mark() == Mark.DONE && text.read(row.step()) instanceof Step.Wait wait) {
         levels.putAll(wait.levels());
@@ -157,8 +158,8 @@ record RunView(
   /** Handles that stand elsewhere than the ticks, or the steps to come, have them. */
   private static List<String> drift(
       OpenRig rig, List<RunStore.Row> rows, StepText text, Setting now) {
-    Map<String, String> expected = new HashMap<>();
-    Set<String> toCome = new HashSet<>();
+    Map<PartId, String> expected = new HashMap<>();
+    Set<PartId> toCome = new HashSet<>();
     for (RunStore.Row row : rows) {
       if (text.read(row.step()) instanceof Step.Move move) {
         if (row.mark() == Mark.DONE) {

@@ -41,15 +41,15 @@ record Stays(List<Row> rows, String total) {
 
   private static String where(Rig rig, ResidualWater left) {
     return switch (left.kind()) {
-      case TANK -> rig.part(left.id()).label();
-      case BODY -> Says.ITS_BODY.filled(rig.part(left.id()).label());
+      case TANK -> rig.part(left.id().part()).label();
+      case BODY -> Says.ITS_BODY.filled(rig.part(left.id().part()).label());
       case LINE ->
           "line "
               + rig.lines().stream()
                   .filter(l -> l.id().equals(left.id()))
                   .findFirst()
                   .map(Line::label)
-                  .orElse(left.id());
+                  .orElse(left.id().value());
     };
   }
 

@@ -47,7 +47,7 @@ record Watched(int seq, String signal, double from, double to, double factor, St
     }
     double to = wait.levels().get(until.part());
     return signals.stream()
-        .filter(s -> s.is(SignalKind.LEVEL) && until.part().equals(s.part()))
+        .filter(s -> s.is(SignalKind.LEVEL) && until.part().value().equals(s.part()))
         .filter(s -> s.state().equals("live") && s.raw() instanceof Double)
         .map(s ->
             new Watched(

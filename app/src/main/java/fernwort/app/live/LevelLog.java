@@ -54,12 +54,12 @@ final class LevelLog {
       if (one.signal().kind() == SignalKind.LEVEL
           && one.state().canBeActedOn()
           && one.value().orElse(null) instanceof Value.Amount level) {
-        Part tank = rig.rig().part(one.signal().on().id());
+        Part tank = rig.rig().part(one.signal().on().id().part());
         double capacity = rig.network().room(tank.id()).capacity();
-        Logbook.Level shown = before.get(tank.id());
+        Logbook.Level shown = before.get(tank.id().value());
         boolean moved =
             shown == null || Math.abs(shown.volume() - level.amount()) > SHOWN_STEP * capacity;
-        levels.put(tank.id(), moved ? level(level.amount(), now.wall()) : shown);
+        levels.put(tank.id().value(), moved ? level(level.amount(), now.wall()) : shown);
         note(rig, tank, level.amount(), capacity, now);
       }
     }
@@ -81,19 +81,19 @@ final class LevelLog {
   private void note(OpenRig rig, Part tank, double volume, double capacity, Now now) {
     LevelCourse course =
         courses.computeIfAbsent(
-            tank.id(), t -> new LevelCourse(capacity, !tank.kind().holds(Contents.FRESH)));
+            tank.id().value(), t -> new LevelCourse(capacity, !tank.kind().holds(Contents.FRESH)));
     Optional<LevelCourse.Passed> passed = course.take(volume, now);
     if (passed.isPresent()) {
       over(rig, tank, passed.get(), now);
       read(rig, tank, volume, now.wall());
-      logged.put(tank.id(), now.steady());
+      logged.put(tank.id().value(), now.steady());
     } else if (!course.isGoing()) {
       // While it fills, readings in between would look like water from nowhere.
       double last =
           Optional.ofNullable(house.states().kept(rig, tank.id()))
               .map(Logbook.Level::volume)
               .orElse(-1.0);
-      if (Math.abs(last - volume) >= READING_STEP * capacity && isDue(tank.id(), now)) {
+      if (Math.abs(last - volume) >= READING_STEP * capacity && isDue(tank.id().value(), now)) {
         read(rig, tank, volume, now.wall());
       }
     }

@@ -126,7 +126,7 @@ public final class LiveAnswers {
     static CommandNow of(MotorCommand command) {
       return new CommandNow(
           command.id(),
-          command.part(),
+          command.part().value(),
           command.position(),
           command.state().written(),
           command.at());

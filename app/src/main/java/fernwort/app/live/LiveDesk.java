@@ -21,6 +21,7 @@ import fernwort.core.live.Alarm;
 import fernwort.core.live.AlarmCode;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -558,7 +559,7 @@ public class LiveDesk implements SmartLifecycle {
       Room room = there(rig);
       Link here = link;
       if (here == null || !connected) {
-        throw new Refusal(Says.NO_CONNECTION.with(room.rig().rig().part(part).label()));
+        throw new Refusal(Says.NO_CONNECTION.with(room.rig().rig().part(PartId.of(part)).label()));
       }
       return LiveAnswers.CommandNow.of(room.command(part, position, anyway, who, here, Now.read()));
     });

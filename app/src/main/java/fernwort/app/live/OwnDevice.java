@@ -2,6 +2,7 @@ package fernwort.app.live;
 
 import fernwort.app.mqtt.Link;
 import fernwort.app.mqtt.Topics;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -68,7 +69,7 @@ final class OwnDevice {
    */
   record Telling(
       Map<String, Double> tanks,
-      Map<String, String> handles,
+      Map<PartId, String> handles,
       Map<String, Double> days,
       Map<String, String> rules) {}
 

@@ -26,6 +26,7 @@ import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -109,7 +110,7 @@ final class Room {
   private double lookedUp = Double.NEGATIVE_INFINITY;
   private double unlinked = Double.NaN;
   private boolean dirty = true;
-  private Map<String, String> handles = Map.of();
+  private Map<PartId, String> handles = Map.of();
   private Map<String, Double> days = Map.of();
   private double counted = Double.NEGATIVE_INFINITY;
 
@@ -153,7 +154,7 @@ final class Room {
   }
 
   /** Returns how handles stood when it looked last. */
-  Map<String, String> handles() {
+  Map<PartId, String> handles() {
     return handles;
   }
 
@@ -191,7 +192,7 @@ final class Room {
 
   /** Tells whether a part can be told to move. */
   boolean canMove(String part) {
-    return live.driveOf(part).isPresent();
+    return live.driveOf(PartId.of(part)).isPresent();
   }
 
   /** Returns the names of the signals by which something can be told to move. */
@@ -248,10 +249,11 @@ final class Room {
    */
   MotorCommand command(
       String part, String position, boolean anyway, String who, Link link, Now now) {
-    Part moved = rig.rig().part(part);
-    rig.rig().position(part, position);
+    Part moved = rig.rig().part(PartId.of(part));
+    rig.rig().position(PartId.of(part), position);
     Signal signal =
-        live.driveOf(part).orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
+        live.driveOf(PartId.of(part))
+            .orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
     Signal.Drive drive = signal.drive().orElseThrow();
     String payload = drive.payloads().get(position);
     if (payload == null) {
@@ -263,7 +265,8 @@ final class Room {
             throw new StandsAgainst(w);
           });
     }
-    MotorCommand command = live.command(UUID.randomUUID().toString(), part, position, who, now);
+    MotorCommand command =
+        live.command(UUID.randomUUID().toString(), PartId.of(part), position, who, now);
     link.publish(drive.topic(), payload, false);
     tellCommands();
     dirty = true;
@@ -273,7 +276,7 @@ final class Room {
   /** Returns the danger that a turn brings and that is not there before it. */
   Optional<Warning> danger(String part, String position, Now now) {
     State state = live.seen(house.states().of(rig).state(), now);
-    Outlook.Preview preview = Outlook.Preview.of(rig, state, part, position);
+    Outlook.Preview preview = Outlook.Preview.of(rig, state, PartId.of(part), position);
     Set<Warning.Key> before =
         preview.before().warnings().stream().map(Warning::key).collect(Collectors.toSet());
     return preview.after().warnings().stream()
@@ -289,7 +292,7 @@ final class Room {
       if (published.put(command.id(), command.state()) != command.state()) {
         house.events().tell(id, LiveEvents.Topic.COMMAND, LiveAnswers.CommandNow.of(command));
         if (command.hasArrived()) {
-          turn(command.part(), command.position(), command.who());
+          turn(command.part().value(), command.position(), command.who());
         }
       }
     }
@@ -375,12 +378,12 @@ final class Room {
       }
 
       @Override
-      public String position(String part) {
+      public String position(PartId part) {
         return setting.of(part);
       }
 
       @Override
-      public boolean failed(String part) {
+      public boolean failed(PartId part) {
         return live.commands().stream()
             .filter(c -> c.part().equals(part))
             .reduce((first, last) -> last)
@@ -399,7 +402,7 @@ final class Room {
           Link there =
               link.orElseThrow(
                   () -> new Refusal(Says.NO_CONNECTION.with(rig.rig().part(turn.part()).label())));
-          command(turn.part(), turn.position(), false, who(rule), there, now);
+          command(turn.part().value(), turn.position(), false, who(rule), there, now);
           return Optional.empty();
         } catch (StandsAgainst e) {
           return against(rule, e.warning().title().toString());
@@ -463,9 +466,9 @@ final class Room {
     for (LiveRig.Told told : live.told(now)) {
       if (told.raw().orElse(null) instanceof Value.Stop stop
           && told.state().canBeActedOn()
-          && !setting.of(told.signal().on().id()).equals(stop.position())
-          && isDue(turned, told.signal().on().id(), TURN_PAUSE, now)) {
-        turn(told.signal().on().id(), stop.position(), SENSOR);
+          && !setting.of(told.signal().on().id().part()).equals(stop.position())
+          && isDue(turned, told.signal().on().id().value(), TURN_PAUSE, now)) {
+        turn(told.signal().on().id().value(), stop.position(), SENSOR);
       }
     }
   }
@@ -480,7 +483,7 @@ final class Room {
   }
 
   private void turn(String part, String position, String who) {
-    if (!house.states().of(rig).state().setting().of(part).equals(position)) {
+    if (!house.states().of(rig).state().setting().of(PartId.of(part)).equals(position)) {
       house.states().turn(rig, part, position, who);
       house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part));
     }

@@ -7,6 +7,7 @@ import fernwort.core.live.rule.Rule;
 import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -195,7 +196,7 @@ final class RuleBook {
 
   /** Lets all rules go on. */
   void go(Sight sight, Hands hands, Now now) {
-    Set<String> held = new HashSet<>();
+    Set<PartId> held = new HashSet<>();
     for (Entry entry : entries.values()) {
       if (entry.run.isActing()) {
         held.addAll(entry.run.rule().parts());

@@ -3,6 +3,9 @@ package fernwort.app.live;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Map;
@@ -97,24 +100,24 @@ public record SignalText(
 
   private Signal.Subject subject(SignalKind is) {
     if (part != null) {
-      return new Signal.Subject(SignalKind.Where.PART, part);
+      return new Signal.Subject(SignalKind.Where.PART, PartId.of(part));
     }
     if (line != null) {
-      return new Signal.Subject(SignalKind.Where.LINE, line);
+      return new Signal.Subject(SignalKind.Where.LINE, LineId.of(line));
     }
     if (place != null) {
-      return new Signal.Subject(
-          place.equals("outside") ? SignalKind.Where.OUTSIDE : SignalKind.Where.PLACE,
-          place.equals("outside") ? "" : place);
+      return place.equals("outside")
+          ? new Signal.Subject(SignalKind.Where.OUTSIDE, PlaceId.NONE)
+          : new Signal.Subject(SignalKind.Where.PLACE, PlaceId.of(place));
     }
     if (tray != null) {
-      return new Signal.Subject(SignalKind.Where.TRAY, tray);
+      return new Signal.Subject(SignalKind.Where.TRAY, PartId.of(tray));
     }
     if (is.tellsOf(SignalKind.Where.VEHICLE)) {
-      return new Signal.Subject(SignalKind.Where.VEHICLE, "");
+      return new Signal.Subject(SignalKind.Where.VEHICLE, PartId.NONE);
     }
     if (is.tellsOf(SignalKind.Where.OUTSIDE)) {
-      return new Signal.Subject(SignalKind.Where.OUTSIDE, "");
+      return new Signal.Subject(SignalKind.Where.OUTSIDE, PartId.NONE);
     }
     throw new Refusal(Says.SAY_WHAT_IT_TELLS_OF.with(is.written()));
   }
@@ -160,6 +163,6 @@ public record SignalText(
   }
 
   private static @Nullable String id(Signal.Subject on, SignalKind.Where where) {
-    return on.where() == where ? on.id() : null;
+    return on.where() == where ? on.id().value() : null;
   }
 }

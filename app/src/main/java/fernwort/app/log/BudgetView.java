@@ -12,6 +12,7 @@ import fernwort.core.budget.Fact;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
+import fernwort.core.rig.PartId;
 import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -268,7 +269,7 @@ record BudgetView(
     List<Double> marks = new ArrayList<>();
     for (Entry entry : entries) {
       double when = entry.at().getEpochSecond();
-      if (when >= now - BACK && when <= now && tanks.contains(entry.what().part())) {
+      if (when >= now - BACK && when <= now && tanks.contains(entry.what().part().value())) {
         switch (entry.what()) {
           case Entry.Reading _ -> at.add(when);
           case Entry.Fill _, Entry.Dump _, Entry.Haul _ -> marks.add((when - now) / DAY);
@@ -284,7 +285,7 @@ record BudgetView(
     for (String tank : tanks) {
       courses.add(
           new Chart.Course(
-              Says.AS_READ.filled(rig.rig().part(tank).label()),
+              Says.AS_READ.filled(rig.rig().part(PartId.of(tank)).label()),
               Chart.Style.DOTS,
               times.stream().map(t -> read(entries, tank, t, units)).toList()));
     }
@@ -331,7 +332,7 @@ record BudgetView(
     for (Entry entry : entries) {
       if (entry.at().getEpochSecond() == at
           && entry.what() instanceof Entry.Reading reading
-          && reading.tank().equals(tank)) {
+          && reading.tank().value().equals(tank)) {
         read = units.in(Measure.VOLUME, reading.volume());
       }
     }

@@ -15,6 +15,7 @@ import fernwort.core.hygiene.Dose;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankFigures;
@@ -157,10 +158,17 @@ class CareController {
         date = form.getOrDefault("last-all", "");
       }
       boolean tank =
-          rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
+          rig.rig()
+              .tanks(Contents.FRESH)
+              .map(Part::id)
+              .anyMatch(t -> t.value().equals(u.subject()));
       if (date.isBlank()) {
         Optional<Instant> month = Optional.of(now.plus(Duration.ofDays(MONTH)));
-        diary.add(rig, new Entry.Upkeep(u.subject(), month, Says.NOT_KNOWN_WHEN.text()), now, who);
+        diary.add(
+            rig,
+            new Entry.Upkeep(PartId.of(u.subject()), month, Says.NOT_KNOWN_WHEN.text()),
+            now,
+            who);
       } else {
         Instant done = day(u.what(), date, now);
         // What is older is due in any case, and would not be looked at.
@@ -169,8 +177,8 @@ class CareController {
         String note = old ? Says.LAST_DONE.filled(date) : "";
         Entry.What what =
             tank
-                ? new Entry.Sanitize(u.subject(), note)
-                : new Entry.Upkeep(u.subject(), Optional.empty(), note);
+                ? new Entry.Sanitize(PartId.of(u.subject()), note)
+                : new Entry.Upkeep(PartId.of(u.subject()), Optional.empty(), note);
         diary.add(rig, what, old ? oldest : done, who);
       }
     }
@@ -188,7 +196,7 @@ class CareController {
 
   private static Row row(OpenRig rig, Upkeep u, Instant now, Units units) {
     boolean tank =
-        rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.equals(u.subject()));
+        rig.rig().tanks(Contents.FRESH).map(Part::id).anyMatch(t -> t.value().equals(u.subject()));
     return new Row(
         u.subject(),
         u.what(),
@@ -205,7 +213,7 @@ class CareController {
         tank ? dose(rig, u.subject(), units) : "",
         tank
             ? Spring.Chore.SANITIZE.name()
-            : u.subject().equals(Upkeep.LEAKS) ? Spring.Chore.LOOK_FOR_LEAKS.name() : "");
+            : u.subject().equals(Upkeep.LEAKS.value()) ? Spring.Chore.LOOK_FOR_LEAKS.name() : "");
   }
 
   private static String used(OpenRig rig, String part, Upkeep.Use use, Units units) {
@@ -226,7 +234,7 @@ class CareController {
 
   /** A cartridge whose doubling is known takes so many times its clean loss by now. */
   private static String clogging(OpenRig rig, String part, Upkeep.Use use) {
-    return rig.rig().part(part).kind().clogs()
+    return rig.rig().part(PartId.of(part)).kind().clogs()
         ? String.format(Locale.ROOT, Says.IT_TAKES_ABOUT_TIMES_ITS_CLEAN.text(), use.clogging())
         : "";
   }
@@ -236,7 +244,7 @@ class CareController {
   }
 
   private static String dose(OpenRig rig, String tank, Units units) {
-    TankFigures figures = rig.network().figures(rig.rig().part(tank), Slope.LEVEL);
+    TankFigures figures = rig.network().figures(rig.rig().part(PartId.of(tank)), Slope.LEVEL);
     double full = figures.full();
     Dose dose = Dose.sanitizing(full, figures.stranded());
     return Says.FULL_OF_PLAIN_BLEACH_OF_6_G.filled(
@@ -299,7 +307,7 @@ class CareController {
     model.addAttribute("rig", id);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("entry", entry);
-    model.addAttribute("tank", batch.what().part());
+    model.addAttribute("tank", batch.what().part().value());
     model.addAttribute("what", EntryWords.of(rig.rig(), batch, units));
     model.addAttribute("when", When.full(batch.at()));
     model.addAttribute("share", String.format(Locale.ROOT, "%.0f %%", 100 * found.share()));

@@ -9,6 +9,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.store.DiaryStore;
 import fernwort.app.web.PlainCell;
 import fernwort.core.diary.Entry;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
@@ -113,7 +114,7 @@ final class DiaryCsv {
         kept.entry().id(),
         kept.entry().at().toString(),
         what.kind().name().toLowerCase(Locale.ROOT),
-        PlainCell.of(what.part()),
+        PlainCell.of(what.part().value()),
         cells.volume,
         cells.shown,
         cells.reckoned,
@@ -265,10 +266,10 @@ final class DiaryCsv {
     Instant at = row.needed("at", Instant::parse, Says.TIME_IN_UTC_SUCH_AS_2026_05.text());
     try {
       Entry.What what = what(row);
-      String part = what.part();
+      String part = what.part().value();
       boolean tank = what.kind() != Entry.Kind.UPKEEP;
       if (!part.isEmpty() && tank) {
-        rig.rig().part(part);
+        rig.rig().part(PartId.of(part));
       }
       String given = row.text("id");
       byte[] content = (rig.id() + row.line().getFields()).getBytes(StandardCharsets.UTF_8);
@@ -305,17 +306,17 @@ final class DiaryCsv {
     return switch (kind) {
       case READING ->
           new Entry.Reading(
-              part,
+              PartId.of(part),
               volume.orElseThrow(
                   () -> row.refused(Says.VOLUME_L.text(), Says.A_READING_NEEDS_ONE.text())),
               row.words("shown"),
               row.yes("reckoned"),
               note);
-      case FILL -> new Entry.Fill(part, volume, row.bought(), row.yes("doubtful"), note);
-      case DUMP -> new Entry.Dump(part, volume, note);
+      case FILL -> new Entry.Fill(PartId.of(part), volume, row.bought(), row.yes("doubtful"), note);
+      case DUMP -> new Entry.Dump(PartId.of(part), volume, note);
       case HAUL ->
           new Entry.Haul(
-              part,
+              PartId.of(part),
               volume.orElseThrow(
                   () -> row.refused(Says.VOLUME_L.text(), Says.A_HAUL_NEEDS_ONE.text())),
               row.read("trips", Integer::valueOf, Says.WHOLE_NUMBER.text()).orElse(1),
@@ -328,8 +329,9 @@ final class DiaryCsv {
               row.volume(Says.PER_PERSON_AND_DAY_L.text()),
               note);
       case AWAY -> new Entry.Away(row.needed("until", Instant::parse, "time"), note);
-      case SANITIZE -> new Entry.Sanitize(part, note);
-      case UPKEEP -> new Entry.Upkeep(part, row.read("until", Instant::parse, "time"), note);
+      case SANITIZE -> new Entry.Sanitize(PartId.of(part), note);
+      case UPKEEP ->
+          new Entry.Upkeep(PartId.of(part), row.read("until", Instant::parse, "time"), note);
       case NOTE -> new Entry.Note(note);
     };
   }

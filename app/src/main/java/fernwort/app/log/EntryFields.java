@@ -19,7 +19,7 @@ final class EntryFields {
     fields.put("kind", what.kind().name().toLowerCase(Locale.ROOT));
     fields.put("at", NoteForm.field(entry.at()));
     fields.put("note", what.note());
-    fields.put("tank", what.part());
+    fields.put("tank", what.part().value());
     switch (what) {
       case Entry.Reading w -> fields.put("amount", units.show(Measure.VOLUME, w.volume()));
       case Entry.Fill w -> {

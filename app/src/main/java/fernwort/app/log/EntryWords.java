@@ -4,6 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.diary.Entry;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +17,7 @@ final class EntryWords {
   /** Returns what an entry says. */
   static String of(Rig rig, Entry entry, Units units) {
     Entry.What what = entry.what();
-    String tank = label(rig, what.part());
+    String tank = label(rig, what.part().value());
     String words =
         switch (what) {
           case Entry.Reading w -> "%s read: %s".formatted(tank, shown(w, units));
@@ -77,6 +78,6 @@ final class EntryWords {
   }
 
   private static String label(Rig rig, String part) {
-    return rig.partsById().containsKey(part) ? rig.part(part).label() : part;
+    return rig.partsById().containsKey(PartId.of(part)) ? rig.part(PartId.of(part)).label() : part;
   }
 }

@@ -13,6 +13,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.Dipstick;
@@ -173,7 +174,7 @@ class GaugesController {
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig rig = rigs.open(id);
-    Part part = rig.rig().part(tank);
+    Part part = rig.rig().part(PartId.of(tank));
     if (!(part.kind() instanceof Tank kind)) {
       throw new Refusal(Says.IS_NOT_A_TANK_A_STICK_GOES.with(part.label()));
     }
@@ -182,7 +183,8 @@ class GaugesController {
       throw new Refusal(Says.NOBODY_PARKS_LIKE.with());
     }
     Dipstick stick =
-        Dipstick.of(kind, rig.network().room(tank), slope, 1 / units.in(Measure.VOLUME, 1));
+        Dipstick.of(
+            kind, rig.network().room(PartId.of(tank)), slope, 1 / units.in(Measure.VOLUME, 1));
     double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;

@@ -18,6 +18,7 @@ import fernwort.core.budget.Fact;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
@@ -148,9 +149,9 @@ class LogController {
           fernwort.core.kind.end.Tank tank = (fernwort.core.kind.end.Tank) t.kind();
           int steps = tank.gauge().showsSteps() ? tank.gauge().steps() : -1;
           return new Tank(
-              t.id(),
+              t.id().value(),
               t.label(),
-              Optional.ofNullable(levels.get(t.id())).map(Logbook.Level::shown).orElse(""),
+              Optional.ofNullable(levels.get(t.id().value())).map(Logbook.Level::shown).orElse(""),
               tank.contents() == Contents.FRESH,
               IntStream.rangeClosed(0, steps).boxed().toList());
         })
@@ -225,7 +226,7 @@ class LogController {
   }
 
   private static List<String> ids(OpenRig rig, Contents contents) {
-    return rig.rig().tanks(contents).map(Part::id).toList();
+    return rig.rig().tanks(contents).map(x -> x.id().value()).toList();
   }
 
   /** Notes something and comes back to the log. */
@@ -303,7 +304,7 @@ class LogController {
   @GetMapping("/rigs/{id}/journal.csv")
   ResponseEntity<String> csv(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    Map<String, Part> parts = rig.rig().partsById();
+    Map<PartId, Part> parts = rig.rig().partsById();
     StringWriter out = new StringWriter();
     try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
       csv.writeRecord(COLUMNS);
@@ -314,7 +315,9 @@ class LogController {
             e.who(),
             e.kind().name(),
             e.subject(),
-            parts.containsKey(e.subject()) ? parts.get(e.subject()).label() : "",
+            parts.containsKey(PartId.of(e.subject()))
+                ? parts.get(PartId.of(e.subject())).label()
+                : "",
             e.before(),
             e.after(),
             e.standing());

@@ -10,6 +10,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.diary.Entry;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -169,12 +170,12 @@ class LogLines {
         ? Set.of()
         : rig.rig().parts().stream()
             .filter(p -> p.label().toLowerCase(Locale.ROOT).contains(part))
-            .map(Part::id)
+            .map(x -> x.id().value())
             .collect(Collectors.toSet());
   }
 
   private List<Line> journal(OpenRig rig, Asked asked, Units units) {
-    Map<String, Part> parts = rig.rig().partsById();
+    Map<PartId, Part> parts = rig.rig().partsById();
     int most = asked.words().isBlank() ? 2 * PAGE : 40 * PAGE;
     return states.journal(rig, most, asked.before()).stream()
         .filter(e -> e.kind() != Logbook.Kind.READING)
@@ -195,8 +196,8 @@ class LogLines {
 
     private JournalWords() {}
 
-    static String of(Map<String, Part> parts, Logbook.Entry entry, Units units) {
-      Optional<Part> part = Optional.ofNullable(parts.get(entry.subject()));
+    static String of(Map<PartId, Part> parts, Logbook.Entry entry, Units units) {
+      Optional<Part> part = Optional.ofNullable(parts.get(PartId.of(entry.subject())));
       String label = part.map(Part::label).orElse(entry.subject());
       return switch (entry.kind()) {
         case TURN ->

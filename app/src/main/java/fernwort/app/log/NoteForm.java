@@ -6,6 +6,7 @@ import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.diary.Entry;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
@@ -108,11 +109,12 @@ record NoteForm(Map<String, String> typed, Units units) {
     String note = text("note");
     return switch (kind()) {
       case READING -> reading(rig, states, slope, note);
-      case FILL -> new Entry.Fill(tank(rig), volume("amount"), bought(), has("doubtful"), note);
-      case DUMP -> new Entry.Dump(tank(rig), volume("amount"), note);
+      case FILL ->
+          new Entry.Fill(PartId.of(tank(rig)), volume("amount"), bought(), has("doubtful"), note);
+      case DUMP -> new Entry.Dump(PartId.of(tank(rig)), volume("amount"), note);
       case HAUL ->
           new Entry.Haul(
-              tank(rig),
+              PartId.of(tank(rig)),
               volume("amount")
                   .orElseThrow(() -> new Refusal(Says.HOW_MUCH_WAS_HAULED_GIVE_LITRES.with())),
               number("trips", "Trips").orElse(1),
@@ -130,8 +132,8 @@ record NoteForm(Map<String, String> typed, Units units) {
               time("until")
                   .orElseThrow(() -> new Refusal(Says.UNTIL_WHEN_IS_NOBODY_ON_BOARD.with())),
               note);
-      case SANITIZE -> new Entry.Sanitize(tank(rig), note);
-      case UPKEEP -> new Entry.Upkeep(text("part"), time("until"), note);
+      case SANITIZE -> new Entry.Sanitize(PartId.of(tank(rig)), note);
+      case UPKEEP -> new Entry.Upkeep(PartId.of(text("part")), time("until"), note);
       case NOTE -> {
         if (note.isEmpty()) {
           throw new Refusal(Says.NOTHING_TO_NOTE_WAS_WRITTEN.with());
@@ -144,13 +146,13 @@ record NoteForm(Map<String, String> typed, Units units) {
   private Entry.Reading reading(OpenRig rig, States states, Slope slope, String note) {
     ReadingText.Typed reading = ReadingText.of(text("amount"), text("unit"), units);
     String tank = tank(rig);
-    double volume = states.volume(rig, tank, reading.reading(), slope);
-    return new Entry.Reading(tank, volume, reading.shown(), false, note);
+    double volume = states.volume(rig, PartId.of(tank), reading.reading(), slope);
+    return new Entry.Reading(PartId.of(tank), volume, reading.shown(), false, note);
   }
 
   private String tank(OpenRig rig) {
     String tank = text("tank");
-    return rig.rig().part(tank).id();
+    return rig.rig().part(PartId.of(tank)).id().value();
   }
 
   private boolean has(String field) {

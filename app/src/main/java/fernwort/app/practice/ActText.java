@@ -4,6 +4,7 @@ import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.kind.Position;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Refusal;
@@ -25,7 +26,7 @@ final class ActText {
 
   private ActText() {}
 
-  static String turn(String part, String position) {
+  static String turn(PartId part, String position) {
     return TURN + BETWEEN + part + BETWEEN + position;
   }
 
@@ -40,7 +41,7 @@ final class ActText {
     return WAIT + BETWEEN + minutes;
   }
 
-  static String full(String tank) {
+  static String full(PartId tank) {
     return FULL + BETWEEN + tank;
   }
 
@@ -53,8 +54,8 @@ final class ActText {
     String[] words = text.split(BETWEEN, -1);
     try {
       if (words[0].equals(TURN) && words.length == TURN_WORDS) {
-        rig.position(words[1], words[2]);
-        return new Trial.Turned(words[1], words[2]);
+        rig.position(PartId.of(words[1]), words[2]);
+        return new Trial.Turned(PartId.of(words[1]), words[2]);
       }
       if (words[0].equals(WAIT) && words.length == 2) {
         double seconds = Integer.parseInt(words[1]) * MINUTE;
@@ -63,7 +64,7 @@ final class ActText {
         }
       }
       if (words[0].equals(FULL) && words.length == 2) {
-        return new Trial.Pause(LONGEST, Optional.of(rig.part(words[1]).id()));
+        return new Trial.Pause(LONGEST, Optional.of(rig.part(PartId.of(words[1])).id()));
       }
     } catch (NumberFormatException e) {
       throw new Refusal(Says.BEGIN_ANEW.text(), e);
@@ -79,7 +80,7 @@ final class ActText {
               rig.part(t.part()).label(), rig.position(t.part(), t.position()).words());
       case Trial.Pause p ->
           p.full()
-              .map(f -> Says.WAITED_UNTIL_FULL.filled(rig.part(f).label()))
+              .map(f -> Says.WAITED_UNTIL_FULL.filled(rig.part(f.part()).label()))
               .orElseGet(() -> Says.WAITED.filled(Math.round(p.seconds() / MINUTE)));
       case Trial.Driven d -> "";
       case Trial.Serve s -> "";

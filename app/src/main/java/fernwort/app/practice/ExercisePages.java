@@ -20,6 +20,7 @@ import fernwort.core.practice.Emergency;
 import fernwort.core.practice.FindIt;
 import fernwort.core.practice.WhatIf;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -33,6 +34,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -93,7 +95,7 @@ class ExercisePages {
             .toList());
     List<String> told = asked.acts().stream().filter(a -> !a.isBlank()).limit(MOST).toList();
     return switch (given.exercise()) {
-      case WhatIf what -> whatIf(rig, given, what, new HashSet<>(told), asked.done(), model);
+      case WhatIf what -> whatIf(rig, given, what, told, asked.done(), model);
       case Emergency hose -> emergency(rig, given, hose, told, model);
       case FindIt hidden -> find(open, given, hidden, asked.on(), told, model);
       case Drill drill -> throw new IllegalArgumentException("a job has a page of its own");
@@ -114,10 +116,11 @@ class ExercisePages {
   }
 
   private String whatIf(
-      Rig rig, PracticeDesk.Open given, WhatIf what, Set<String> said, boolean done, Model model) {
+      Rig rig, PracticeDesk.Open given, WhatIf what, List<String> told, boolean done, Model model) {
+    Set<PartId> said = told.stream().map(PartId::of).collect(Collectors.toSet());
     List<Choice> choices = new ArrayList<>();
     Set<String> ticked = new HashSet<>();
-    for (String id : what.choices()) {
+    for (PartId id : what.choices()) {
       Part part = rig.part(id);
       boolean goes = what.arrives().contains(id);
       boolean named = said.contains(id);
@@ -131,14 +134,14 @@ class ExercisePages {
       }
     }
     model.addAttribute("choices", choices);
-    model.addAttribute("said", List.copyOf(said));
+    model.addAttribute("said", List.copyOf(told));
     model.addAttribute("ticked", ticked);
-    model.addAttribute("picked", said);
+    model.addAttribute("picked", Set.copyOf(told));
     if (!done) {
       model.addAttribute(
           "links",
           what.choices().stream()
-              .collect(Collectors.toMap(c -> c, c -> address(given, toggled(said, c)))));
+              .collect(Collectors.toMap(PartId::value, c -> address(given, toggled(said, c)))));
     }
     if (done) {
       said.retainAll(what.choices());
@@ -153,12 +156,12 @@ class ExercisePages {
     return Address.of(PAGE, Map.of("act", acts), given.rig(), given.id());
   }
 
-  private static List<String> toggled(Set<String> said, String choice) {
-    List<String> all = new ArrayList<>(said);
-    if (!all.remove(choice)) {
-      all.add(choice);
-    }
-    return all;
+  private static List<String> toggled(Set<PartId> said, PartId choice) {
+    Stream<PartId> all =
+        said.contains(choice)
+            ? said.stream().filter(p -> !p.equals(choice))
+            : Stream.concat(said.stream(), Stream.of(choice));
+    return all.map(PartId::value).toList();
   }
 
   private String emergency(
@@ -166,9 +169,9 @@ class ExercisePages {
     model.addAttribute(
         "what",
         switch (hose.mishap()) {
-          case COMES_OFF -> Says.IS_OFF.filled(label(rig, hose.on()));
-          case LEAKS -> Says.LEAKS.filled(label(rig, hose.on()));
-          case RUNS_OVER -> Says.RUNS_OVER.filled(rig.part(hose.on()).label());
+          case COMES_OFF -> Says.IS_OFF.filled(label(rig, hose.on().value()));
+          case LEAKS -> Says.LEAKS.filled(label(rig, hose.on().value()));
+          case RUNS_OVER -> Says.RUNS_OVER.filled(rig.part(hose.on().part()).label());
         });
     boolean done = !told.isEmpty();
     model.addAttribute("done", done);
@@ -204,7 +207,7 @@ class ExercisePages {
               .filter(p -> !p.kind().is(Purpose.USE))
               .collect(
                   Collectors.toMap(
-                      Part::id,
+                      p -> p.id().value(),
                       p -> address(given, List.of(ActText.next(p, hose.from().setting()))))));
     }
     return "practice/emergency";
@@ -212,7 +215,7 @@ class ExercisePages {
 
   private static Turn turn(Rig rig, String text) {
     if (ActText.read(text, rig)
-        instanceof fernwort.core.jobs.goal.Trial.Turned(String part, String position)) {
+        instanceof fernwort.core.jobs.goal.Trial.Turned(PartId part, String position)) {
       return new Turn(part, position);
     }
     throw new Refusal(Says.BEGIN_ANEW.with());
@@ -225,7 +228,7 @@ class ExercisePages {
 
   private static String label(Rig rig, String line) {
     return rig.lines().stream()
-        .filter(l -> l.id().equals(line))
+        .filter(l -> l.id().value().equals(line))
         .map(l ->
             Says.LINE_FROM_TO.filled(
                 l.label(), rig.part(l.from().part()).label(), rig.part(l.to().part()).label()))
@@ -277,7 +280,7 @@ class ExercisePages {
       boolean one = !on.isEmpty();
       List<Integer> shown =
           IntStream.range(0, looks.size())
-              .filter(i -> !one || looks.get(i).on().equals(on))
+              .filter(i -> !one || looks.get(i).on().value().equals(on))
               .boxed()
               .toList();
       model.addAttribute("groups", groups(looks, shown, words));
@@ -285,7 +288,7 @@ class ExercisePages {
       model.addAttribute(
           "links",
           looks.stream()
-              .map(Observation::on)
+              .map(look -> look.on().value())
               .distinct()
               .collect(
                   Collectors.toMap(

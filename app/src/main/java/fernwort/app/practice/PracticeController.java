@@ -213,7 +213,7 @@ class PracticeController {
         rig.handles()
             .collect(
                 Collectors.toMap(
-                    Part::id,
+                    p -> p.id().value(),
                     p ->
                         Address.of(
                             ExercisePages.PAGE,

@@ -6,7 +6,9 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.Habits;
@@ -76,22 +78,22 @@ public record Trip(
   }
 
   /** Returns the line with this id. */
-  public Line line(String id) {
-    return rig().lines().get(network().lineNumber(id));
+  public Line line(ElementId id) {
+    return rig().lines().get(network().lineNumber(id.line()));
   }
 
   /** Returns what parts are called, in a row. */
-  public String names(List<String> parts) {
+  public String names(List<PartId> parts) {
     return String.join(" and ", parts.stream().map(this::label).toList());
   }
 
-  public String label(String part) {
-    return rig().part(part).label();
+  public String label(ElementId part) {
+    return rig().part(part.part()).label();
   }
 
   /** Returns fresh tanks as full as they get, gray empty. */
   public State full() {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig()
         .tanks(Contents.FRESH)
         .forEach(t -> {

@@ -1,6 +1,7 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.services.OpenRig;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
@@ -63,7 +64,7 @@ final class Rehearsal {
 
   /** Sets a handle, switch, cap or tap now. */
   synchronized void set(String part, String position) {
-    note(run.set(part, position));
+    note(run.set(PartId.of(part), position));
     mark();
   }
 

@@ -7,6 +7,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
@@ -70,7 +71,7 @@ final class RehearsalAnswers {
   static List<Row> until(OpenRig rig, Simulation from, Units units) {
     List<Row> rows = new ArrayList<>();
     State before = from.moment().state();
-    Map<String, Double> gains = from.moment().gains();
+    Map<PartId, Double> gains = from.moment().gains();
     Hydraulics hydraulics = rig.hydraulics();
     List<Event> expected = serious(from.copy());
     List<Event> sooner = serious(from.with(hydraulics.withFittings(Hydraulics.SMOOTHER)));
@@ -111,13 +112,13 @@ final class RehearsalAnswers {
         .findFirst();
   }
 
-  private static String working(Event h, State before, Map<String, Double> gains, Units units) {
+  private static String working(Event h, State before, Map<PartId, Double> gains, Units units) {
     boolean tank = h.kind() == Event.Kind.FULL || h.kind() == Event.Kind.DRY;
     if (!tank) {
       return Says.FROM_THE_SAME_RUN.text();
     }
     return Says.FROM_AT_TO_BEGIN_WITH_THE_FLOW.filled(
-        units.show(Measure.VOLUME, before.volume(h.subject())),
+        units.show(Measure.VOLUME, before.volume(h.subject().part())),
         units.show(Measure.FLOW, Math.abs(gains.getOrDefault(h.subject(), 0.0))));
   }
 

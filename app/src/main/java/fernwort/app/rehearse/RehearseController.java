@@ -118,7 +118,7 @@ class RehearseController {
   private static List<Handle> handles(OpenRig rig, Setting setting) {
     return rig.rig()
         .handles()
-        .map(p -> new Handle(p.id(), p.label(), setting.of(p.id()), p.kind().positions()))
+        .map(p -> new Handle(p.id().value(), p.label(), setting.of(p.id()), p.kind().positions()))
         .toList();
   }
 

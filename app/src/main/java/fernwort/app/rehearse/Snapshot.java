@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;
 import java.util.ArrayList;
@@ -74,7 +75,7 @@ record Snapshot(
       if (Math.abs(air) > 50) {
         text += Says.AIR.filled(units.show(Measure.PRESSURE, air));
       }
-      tanks.put(tank.id(), new TankMark(text, share, units.in(Measure.VOLUME, volume)));
+      tanks.put(tank.id().value(), new TankMark(text, share, units.in(Measure.VOLUME, volume)));
       double gain = moment.gains().getOrDefault(tank.id(), 0.0);
       rows.add(
           "%s %s%s"
@@ -93,17 +94,17 @@ record Snapshot(
         .lines()
         .forEach((id, q) -> {
           if (Math.abs(q) > RUNS) {
-            lines.put(id, q > 0 ? 1 : -1);
+            lines.put(id.value(), q > 0 ? 1 : -1);
           }
         });
     Map<String, String> marks = marks(flows, units);
-    moment.warmth().forEach((id, t) -> marks.put(id, units.show(Measure.TEMPERATURE, t)));
+    moment.warmth().forEach((id, t) -> marks.put(id.value(), units.show(Measure.TEMPERATURE, t)));
     marks.forEach((part, text) ->
         rows.add(
-            network.rig().part(part).label()
+            network.rig().part(PartId.of(part)).label()
                 + " "
                 + text
-                + pressure(flows, network.rig().part(part), units)));
+                + pressure(flows, network.rig().part(PartId.of(part)), units)));
     return new Snapshot(
         moment.time(),
         HappeningWords.time(moment.time()),
@@ -124,9 +125,10 @@ record Snapshot(
 
   private static Map<String, Stream> streams(Network network, Flows flows, Units units) {
     Map<String, Stream> streams = new TreeMap<>();
-    for (Map<String, Double> of : List.of(flows.fixtures(), flows.supplies(), flows.ends())) {
+    for (Map<PartId, Double> of : List.of(flows.fixtures(), flows.supplies(), flows.ends())) {
       of.forEach((id, q) ->
-          streams.put(id, new Stream(network.rig().part(id).label(), units.in(Measure.FLOW, q))));
+          streams.put(
+              id.value(), new Stream(network.rig().part(id).label(), units.in(Measure.FLOW, q))));
     }
     return streams;
   }
@@ -146,15 +148,15 @@ record Snapshot(
     flows
         .fixtures()
         .forEach((id, q) -> {
-          marks.put(id, units.show(Measure.FLOW, Math.max(0, q)));
+          marks.put(id.value(), units.show(Measure.FLOW, Math.max(0, q)));
         });
-    flows.ends().forEach((id, q) -> running(marks, id, q, units));
-    flows.supplies().forEach((id, q) -> running(marks, id, q, units));
+    flows.ends().forEach((id, q) -> running(marks, id.value(), q, units));
+    flows.supplies().forEach((id, q) -> running(marks, id.value(), q, units));
     flows
         .pumps()
         .forEach((id, pump) ->
             marks.put(
-                id,
+                id.value(),
                 switch (pump.does()) {
                   case RUNS, CYCLES -> units.show(Measure.FLOW, pump.flow());
                   case RESTS -> "rests";

@@ -10,6 +10,9 @@ import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -39,8 +42,8 @@ final class AddForm {
   /** Returns the form for what was picked; none for a part, or for nothing. */
   static Optional<DescribeView.AddView> at(
       Rig rig, PortNames names, Describing.Picked picked, Units units) {
-    if (rig.lines().stream().anyMatch(l -> l.id().equals(picked.line()))) {
-      return Optional.of(line(names, RigEdit.of(rig).line(picked.line()), rig, units));
+    if (rig.lines().stream().anyMatch(l -> l.id().value().equals(picked.line()))) {
+      return Optional.of(line(names, RigEdit.of(rig).line(LineId.of(picked.line())), rig, units));
     }
     Optional<PortRef> free =
         names.free().stream().filter(p -> name(p).equals(picked.port())).findFirst();
@@ -48,7 +51,7 @@ final class AddForm {
       return Optional.of(port(rig, names, free.orElseThrow(), units));
     }
     return rig.places().stream()
-        .filter(p -> p.id().equals(picked.place()))
+        .filter(p -> p.id().value().equals(picked.place()))
         .findFirst()
         .map(p ->
             new DescribeView.AddView(
@@ -152,10 +155,10 @@ final class AddForm {
 
   private static Addition.Where where(Rig rig, String at) {
     if (at.startsWith(LINE)) {
-      return new Addition.OnLine(at.substring(LINE.length()));
+      return new Addition.OnLine(LineId.of(at.substring(LINE.length())));
     }
     if (at.startsWith(PLACE)) {
-      return new Addition.InPlace(at.substring(PLACE.length()));
+      return new Addition.InPlace(PlaceId.of(at.substring(PLACE.length())));
     }
     if (at.startsWith(PORT)) {
       return new Addition.OnPort(free(rig, at.substring(PORT.length())));
@@ -176,6 +179,6 @@ final class AddForm {
     if (dot < 0) {
       throw new Refusal(Says.IS_NOT_A_PORT_PICK.with(text));
     }
-    return new PortRef(text.substring(0, dot), text.substring(dot + 1));
+    return new PortRef(PartId.of(text.substring(0, dot)), text.substring(dot + 1));
   }
 }

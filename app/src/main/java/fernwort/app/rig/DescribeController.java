@@ -13,8 +13,11 @@ import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Refusal;
@@ -48,14 +51,14 @@ class DescribeController {
   @GetMapping
   String show(
       @PathVariable String id,
-      @RequestParam(defaultValue = "") String part,
-      @RequestParam(defaultValue = "") String line,
+      @RequestParam(defaultValue = "") PartId part,
+      @RequestParam(defaultValue = "") LineId line,
       @RequestParam(defaultValue = "") String port,
       @RequestParam(defaultValue = "") String place,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
-    Describing.Picked picked = new Describing.Picked(part, line, port, place);
+    Describing.Picked picked = new Describing.Picked(part.value(), line.value(), port, place);
     model.addAttribute("view", describing.view(open, picked, units));
     model.addAttribute("last", rigs.last(open).orElse(""));
     model.addAttribute("asked", answers.knows(id));
@@ -80,7 +83,7 @@ class DescribeController {
   @PostMapping("/parts/{part}")
   String part(
       @PathVariable String id,
-      @PathVariable String part,
+      @PathVariable PartId part,
       @RequestParam int version,
       @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
@@ -102,7 +105,7 @@ class DescribeController {
   @PostMapping("/parts/{part}/remove")
   String remove(
       @PathVariable String id,
-      @PathVariable String part,
+      @PathVariable PartId part,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
     return step(new Hand(id, version, who), new Alteration.PartTakenOut(part));
@@ -111,7 +114,7 @@ class DescribeController {
   @PostMapping("/lines/{line}")
   String line(
       @PathVariable String id,
-      @PathVariable String line,
+      @PathVariable LineId line,
       @RequestParam int version,
       @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,
@@ -124,7 +127,7 @@ class DescribeController {
   @PostMapping("/lines/{line}/off")
   String off(
       @PathVariable String id,
-      @PathVariable String line,
+      @PathVariable LineId line,
       @RequestParam int version,
       @ModelAttribute("who") String who) {
     return step(new Hand(id, version, who), new Alteration.LineTakenOff(line));
@@ -185,7 +188,7 @@ class DescribeController {
       @ModelAttribute("who") String who,
       @ModelAttribute("units") Units units) {
     Rig rig = rigs.open(id).rig();
-    Place changed = new PlaceForm(rig, units).read(rig.place(place), form);
+    Place changed = new PlaceForm(rig, units).read(rig.place(PlaceId.of(place)), form);
     Alteration step = new Alteration.PlaceAdded(changed);
     return step(new Hand(id, version, who), step);
   }

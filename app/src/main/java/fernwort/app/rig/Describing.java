@@ -17,8 +17,10 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -55,15 +57,15 @@ class Describing {
         FreeEnds.of(rig, names, drawing),
         rig.places().stream().map(p -> place(rig, p)).toList(),
         rig.parts().stream()
-            .filter(p -> p.id().equals(picked.part()))
+            .filter(p -> p.id().value().equals(picked.part()))
             .findFirst()
             .map(p -> part(rig, names, p, units)),
         rig.lines().stream()
-            .filter(l -> l.id().equals(picked.line()))
+            .filter(l -> l.id().value().equals(picked.line()))
             .findFirst()
             .map(l -> line(names, l, units)),
         rig.places().stream()
-            .filter(p -> p.id().equals(picked.place()))
+            .filter(p -> p.id().value().equals(picked.place()))
             .findFirst()
             .map(p -> new PlaceForm(rig, units).view(p)),
         AddForm.at(rig, names, picked, units),
@@ -75,18 +77,18 @@ class Describing {
 
   private static DescribeView.PlaceParts place(Rig rig, Place place) {
     return new DescribeView.PlaceParts(
-        place.id(),
+        place.id().value(),
         place.label(),
         place.reach(),
         rig.parts().stream()
             .filter(p -> p.place().equals(place.id()))
-            .map(p -> new Field.Option(p.id(), p.label()))
+            .map(p -> new Field.Option(p.id().value(), p.label()))
             .toList());
   }
 
   private static DescribeView.PartView part(Rig rig, PortNames names, Part part, Units units) {
     return new DescribeView.PartView(
-        part.id(),
+        part.id().value(),
         part.label(),
         common(rig, part, units),
         measured(part, units),
@@ -107,7 +109,7 @@ class Describing {
     Optional<Line> line = Optional.ofNullable(rig.linesByPort().get(port));
     return new DescribeView.End(
         names.words(port),
-        line.map(Line::id).orElse(""),
+        line.map(Line::id).orElse(LineId.NONE).value(),
         line.map(Line::label).orElse(""),
         AddForm.name(port));
   }
@@ -119,8 +121,8 @@ class Describing {
         Field.choice(
             "place",
             "Place",
-            part.place(),
-            rig.places().stream().map(p -> new Field.Option(p.id(), p.label())).toList()));
+            part.place().value(),
+            rig.places().stream().map(p -> new Field.Option(p.id().value(), p.label())).toList()));
     boolean tank = part.kind().is(Purpose.HOLDS);
     common.add(
         length(
@@ -213,7 +215,7 @@ class Describing {
 
   private static DescribeView.LineView line(PortNames names, Line line, Units units) {
     return new DescribeView.LineView(
-        line.id(),
+        line.id().value(),
         line.label(),
         names.at(line.from()),
         names.at(line.to()),
@@ -231,7 +233,7 @@ class Describing {
   /** Reads a part's form. */
   static Part part(Rig rig, Part old, Map<String, String> form, Units units) {
     Values v = new Values(form, units, asked(rig, old, units));
-    rig.place(v.text("place"));
+    rig.place(PlaceId.of(v.text("place")));
     Point at = spotted(rig, old, v);
     Kind kind = form(rig, old, units).read(old.kind(), v);
     double height = v.amount("height", Says.HEIGHT_OVER_THE_GROUND.text(), Measure.LENGTH, -1, 4.5);
@@ -243,7 +245,8 @@ class Describing {
                 .or(() -> NewParts.body(old.kind()))
                 .orElse(0.0);
     v.settle();
-    return new Part(old.id(), v.text("label"), v.text("place"), at.x(), at.y(), height, body, kind);
+    return new Part(
+        old.id(), v.text("label"), PlaceId.of(v.text("place")), at.x(), at.y(), height, body, kind);
   }
 
   /** Where a part is: as measured, where that was changed; else where it was tapped to be. */

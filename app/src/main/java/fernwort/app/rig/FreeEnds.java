@@ -2,6 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.core.describe.PortNames;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -20,15 +21,15 @@ final class FreeEnds {
   private FreeEnds() {}
 
   static List<DescribeView.FreeEnd> of(Rig rig, PortNames names, Drawing drawing) {
-    Map<String, Integer> count = new HashMap<>();
+    Map<PartId, Integer> count = new HashMap<>();
     names.free().forEach(p -> count.merge(p.part(), 1, Integer::sum));
-    Map<String, Integer> next = new HashMap<>();
+    Map<PartId, Integer> next = new HashMap<>();
     List<DescribeView.FreeEnd> ends = new ArrayList<>();
     for (PortRef port : names.free()) {
       int i = next.merge(port.part(), 1, Integer::sum) - 1;
       double aside = (i - (count.getOrDefault(port.part(), 1) - 1) / 2.0) * APART;
       drawing.parts().stream()
-          .filter(f -> f.part().equals(port.part()))
+          .filter(f -> f.part().equals(port.part().value()))
           .findFirst()
           .map(f ->
               new DescribeView.FreeEnd(

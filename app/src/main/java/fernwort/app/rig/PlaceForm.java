@@ -7,6 +7,7 @@ import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Locale;
@@ -31,7 +32,7 @@ final class PlaceForm {
   }
 
   DescribeView.PlaceView view(Place place) {
-    return new DescribeView.PlaceView(place.id(), place.label(), fields(place));
+    return new DescribeView.PlaceView(place.id().value(), place.label(), fields(place));
   }
 
   /** The form for one more place. */
@@ -42,7 +43,8 @@ final class PlaceForm {
   /** A place that is not there yet, in the middle of the vehicle. */
   Place anew() {
     Point middle = FloorGrid.of(rig.vehicle()).point(MIDDLE, 0);
-    return new Place("", "", "", middle.x(), middle.y(), rig.vehicle().floor() + OVER_THE_FLOOR);
+    return new Place(
+        PlaceId.NONE, "", "", middle.x(), middle.y(), rig.vehicle().floor() + OVER_THE_FLOOR);
   }
 
   private List<Field> fields(Place place) {
@@ -86,7 +88,7 @@ final class PlaceForm {
     Optional<Double> warmth = share(v, p + "warmth", old.warmth());
     Optional<Double> heating = watts(v, p + "heating", old.heating());
     v.settle();
-    String id = old.id().isEmpty() ? RigEdit.of(rig).freeId(label) : old.id();
+    PlaceId id = old.id().isEmpty() ? PlaceId.of(RigEdit.of(rig).freeId(label)) : old.id();
     String spot = v.text(p + "spot");
     if (v.isAsShown(p + "spot") || !spot.matches("[0-4]-[0-2]")) {
       return new Place(id, label, v.text(p + "reach"), old.x(), old.y(), height, warmth, heating);

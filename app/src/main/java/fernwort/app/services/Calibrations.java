@@ -4,6 +4,7 @@ import fernwort.app.store.SizingStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.end.Tank;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.GaugeCurve;
 import fernwort.core.tank.GaugeScale;
@@ -29,17 +30,17 @@ public class Calibrations {
   }
 
   /** Returns the name of the rows that are entered for a tank. */
-  public static String rows(String tank) {
+  public static String rows(PartId tank) {
     return "cal-" + tank;
   }
 
   /** Returns the name of the rows of fills that are entered for a tank. */
-  public static String fills(String tank) {
+  public static String fills(PartId tank) {
     return "calfill-" + tank;
   }
 
   /** Returns what a sender's steps stand for; nothing where too few looks were written down. */
-  Optional<GaugeCurve> ofSteps(OpenRig rig, String tank) {
+  Optional<GaugeCurve> ofSteps(OpenRig rig, PartId tank) {
     Map<String, SizingStore.Kept> kept = store.entries(rig.id());
     List<GaugeCurve.Point> looks = new ArrayList<>();
     List<GaugeCurve.Fill> fills = new ArrayList<>();

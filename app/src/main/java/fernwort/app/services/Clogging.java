@@ -6,6 +6,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Clock;
@@ -31,10 +32,10 @@ class Clogging {
   }
 
   /** What was found for a version of a rig, who uses it, and so many changes of its log. */
-  private record Found(int version, Habits habits, int changes, Map<String, Double> clogged) {}
+  private record Found(int version, Habits habits, int changes, Map<PartId, Double> clogged) {}
 
   /** Returns how many times its clean loss each filter takes, where it is known and more than 1. */
-  Map<String, Double> of(OpenRig rig, Habits habits) {
+  Map<PartId, Double> of(OpenRig rig, Habits habits) {
     boolean none = rig.rig().parts().stream().noneMatch(p -> p.kind().clogs());
     if (none) {
       return Map.of();
@@ -51,7 +52,7 @@ class Clogging {
     return known.clogged();
   }
 
-  private Map<String, Double> find(OpenRig rig, Habits habits) {
+  private Map<PartId, Double> find(OpenRig rig, Habits habits) {
     Instant now = clock.instant();
     List<Entry> entries = diary.standing(rig.id(), now.minus(Upkeep.MEMORY));
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, habits, ZoneId.systemDefault(), now);

@@ -67,6 +67,6 @@ public class DemoData implements ApplicationRunner {
                 String.format(Locale.ROOT, "%.0f L", litres),
                 read,
                 who));
-    demo.positions().forEach((part, position) -> states.turn(rig, part, position, who));
+    demo.positions().forEach((part, position) -> states.turn(rig, part.value(), position, who));
   }
 }

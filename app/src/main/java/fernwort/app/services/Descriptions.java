@@ -8,6 +8,7 @@ import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.Alteration;
 import fernwort.core.format.RigFormat;
 import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Problem;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
@@ -57,7 +58,7 @@ public class Descriptions {
     OpenRig clean =
         Optional.ofNullable(open.getIfPresent(key(id, stored.version())))
             .orElseGet(() -> newest(id));
-    Map<String, Double> clogged = clogging.of(clean, habits(stored));
+    Map<PartId, Double> clogged = clogging.of(clean, habits(stored));
     return clogged.isEmpty()
         ? clean
         : open.get(

@@ -6,6 +6,7 @@ import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -203,11 +204,15 @@ public class Diary {
   /** What is noted now is of a part that is there; an old log may have others. */
   private static void knows(OpenRig rig, Entry entry) {
     if (entry.what() instanceof Entry.Upkeep w && !w.part().equals(Upkeep.LEAKS)) {
-      rig.rig().part(w.part().startsWith(GAUGE) ? w.part().substring(GAUGE.length()) : w.part());
+      rig.rig()
+          .part(
+              w.part().value().startsWith(GAUGE)
+                  ? PartId.of(w.part().value().substring(GAUGE.length()))
+                  : w.part());
     }
   }
 
-  private static void tank(OpenRig rig, String id, double volume) {
+  private static void tank(OpenRig rig, PartId id, double volume) {
     Part part = rig.rig().part(id);
     if (!part.kind().is(Purpose.HOLDS)) {
       throw new Refusal(Says.IS_NOT_A_TANK_NAME.with(part.label()));

@@ -10,6 +10,7 @@ import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
 import fernwort.core.jobs.plan.Offers;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
@@ -116,7 +117,7 @@ public class JobDesk {
    * @param stuck ids of parts that have to stay as they are
    * @throws fernwort.core.say.Refusal when the rig has no such job
    */
-  public Plan plan(OpenRig rig, String job, State from, int stage, Set<String> stuck) {
+  public Plan plan(OpenRig rig, String job, State from, int stage, Set<PartId> stuck) {
     return book(rig).plans().plan(book(rig).job(job), from, sleep.dry(rig), stage, stuck);
   }
 

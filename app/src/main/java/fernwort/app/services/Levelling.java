@@ -2,6 +2,7 @@ package fernwort.app.services;
 
 import fernwort.app.store.Logbook;
 import fernwort.core.diary.Entry;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
 import java.util.List;
@@ -20,7 +21,7 @@ final class Levelling {
    * @return empty where nothing tells
    */
   static Optional<Logbook.Level> of(
-      OpenRig rig, Slope slope, String tank, List<Entry> newestFirst) {
+      OpenRig rig, Slope slope, PartId tank, List<Entry> newestFirst) {
     TankFigures figures = rig.network().figures(rig.rig().part(tank), slope);
     double full = figures.full();
     double since = 0;

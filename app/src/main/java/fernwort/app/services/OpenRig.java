@@ -3,6 +3,8 @@ package fernwort.app.services;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.streams.LineService;
 import java.util.Map;
@@ -27,8 +29,8 @@ public record OpenRig(
     Network network,
     Hydraulics hydraulics,
     Hazards hazards,
-    Map<String, LineService.Stream> streams,
-    Map<String, Double> clogged) {
+    Map<LineId, LineService.Stream> streams,
+    Map<PartId, Double> clogged) {
 
   /** Prepares a rig. */
   public static OpenRig of(String id, int version, Rig rig) {
@@ -36,7 +38,7 @@ public record OpenRig(
   }
 
   /** Prepares a rig whose filters have been used. */
-  static OpenRig of(String id, int version, Network network, Map<String, Double> clogged) {
+  static OpenRig of(String id, int version, Network network, Map<PartId, Double> clogged) {
     Hydraulics hydraulics = Hydraulics.of(network, clogged);
     return new OpenRig(
         id,
@@ -56,7 +58,7 @@ public record OpenRig(
    * @param rig the description
    * @param clogged how many times its clean loss a filter takes, by id
    */
-  public record Content(Rig rig, Map<String, Double> clogged) {}
+  public record Content(Rig rig, Map<PartId, Double> clogged) {}
 
   /** Returns what tells it from a rig about which something else is true. */
   public Content content() {

@@ -2,6 +2,7 @@ package fernwort.app.services;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Levels;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -40,7 +41,7 @@ public record Outlook(FlowPaths ways, List<Warning> warnings) {
      *
      * @throws Refusal in one sentence, when the handle has no such position
      */
-    public static Preview of(OpenRig rig, State state, String part, String position) {
+    public static Preview of(OpenRig rig, State state, PartId part, String position) {
       rig.rig().position(part, position);
       Levels levels = Levels.of(rig.network(), state);
       return new Preview(

@@ -12,6 +12,7 @@ import fernwort.core.drain.Rewetting;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
@@ -84,7 +85,7 @@ public class Sleep {
   }
 
   private Sheet sheet(OpenRig rig, WinterStore.Kept kept) {
-    WinterText.Kept read = text.read(kept.text());
+    WinterText.Kept read = text.read(rig.rig(), kept.text());
     List<Integer> ticked =
         kept.ticks().keySet().stream().filter(s -> s < read.steps().size()).toList();
     Wintering now = after(rig, kept.id(), read, ticked);
@@ -131,7 +132,7 @@ public class Sleep {
 
   /** The rig may have been changed since: what is gone is left out. */
   static boolean isThere(OpenRig rig, Operation act) {
-    Map<String, Part> parts = rig.rig().partsById();
+    Map<PartId, Part> parts = rig.rig().partsById();
     return switch (act) {
       case Operation.Put put ->
           parts.containsKey(put.part())
@@ -177,7 +178,7 @@ public class Sleep {
     now = Draining.of(rig.network(), now);
     // What somebody read is so, whatever should have run out.
     for (Part tank : rig.network().tanks()) {
-      Logbook.Level level = standing.readings().get(tank.id());
+      Logbook.Level level = standing.readings().get(tank.id().value());
       if (level != null && level.at().isAfter(last)) {
         now = now.withVolume(tank.id(), standing.state().volume(tank.id()));
       }
@@ -188,17 +189,17 @@ public class Sleep {
   /** A line of the journal done to a rig; what the rig no longer has is left out. */
   private static Wintering after(OpenRig rig, Logbook.Entry entry, Wintering now) {
     String subject = entry.subject();
-    Optional<Part> part = Optional.ofNullable(rig.rig().partsById().get(subject));
+    Optional<Part> part = Optional.ofNullable(rig.rig().partsById().get(PartId.of(subject)));
     String value = entry.kind() == Logbook.Kind.UNDO ? entry.before() : entry.after();
     boolean position =
         part.filter(p -> p.kind().positions().stream().anyMatch(at -> at.id().equals(value)))
             .isPresent();
     if (position) {
-      return now.with(rig.rig(), subject, value);
+      return now.with(rig.rig(), PartId.of(subject), value);
     }
     return Logbook.Level.parse(value)
         .filter(level -> part.filter(p -> p.kind().is(Purpose.HOLDS)).isPresent())
-        .map(level -> now.withVolume(subject, level.volume()))
+        .map(level -> now.withVolume(PartId.of(subject), level.volume()))
         .orElse(now);
   }
 

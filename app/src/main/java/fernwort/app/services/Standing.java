@@ -32,7 +32,9 @@ public record Standing(
   /** Returns a state of which all levels are taken as known: that of a copy to practise on. */
   public static Standing supposed(State state) {
     Map<String, Logbook.Level> known = new TreeMap<>();
-    state.volumes().forEach((tank, v) -> known.put(tank, new Logbook.Level(v, Instant.EPOCH, "")));
+    state
+        .volumes()
+        .forEach((tank, v) -> known.put(tank.value(), new Logbook.Level(v, Instant.EPOCH, "")));
     return new Standing(state, known, List.of());
   }
 }

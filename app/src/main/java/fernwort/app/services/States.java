@@ -6,6 +6,7 @@ import fernwort.app.store.RigStore;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -66,8 +67,8 @@ public class States {
   }
 
   /** Returns the level of a tank as it was read last; null where it never was. */
-  public Logbook.@Nullable Level kept(OpenRig rig, String tank) {
-    return logbook.levels(rig.id()).get(tank);
+  public Logbook.@Nullable Level kept(OpenRig rig, PartId tank) {
+    return logbook.levels(rig.id()).get(tank.value());
   }
 
   /**
@@ -77,17 +78,17 @@ public class States {
   public Standing of(OpenRig rig) {
     Map<String, Logbook.Level> readings = new HashMap<>(logbook.levels(rig.id()));
     readings.putAll(live.of(rig.id()));
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     // The description may have changed since: parts gone, handles with other positions.
     rig.rig()
         .tanks()
-        .map(Part::id)
+        .map(x -> x.id().value())
         .filter(readings::containsKey)
-        .forEach(tank -> volumes.put(tank, held(rig, tank, readings)));
-    Map<String, String> positions = new HashMap<>(rig.rig().atRest().positions());
+        .forEach(tank -> volumes.put(PartId.of(tank), held(rig, PartId.of(tank), readings)));
+    Map<PartId, String> positions = new HashMap<>(rig.rig().atRest().positions());
     logbook
         .handles(rig.id())
-        .forEach((part, position) -> keepIfThere(rig, positions, part, position));
+        .forEach((part, position) -> keepIfThere(rig, positions, PartId.of(part), position));
     return new Standing(
         new State(new Setting(positions), volumes, parked(rig)),
         readings,
@@ -114,13 +115,13 @@ public class States {
     store.park(rig.id(), slope.pitch(), slope.roll());
   }
 
-  private static double held(OpenRig rig, String tank, Map<String, Logbook.Level> readings) {
-    Logbook.Level level = readings.get(tank);
+  private static double held(OpenRig rig, PartId tank, Map<String, Logbook.Level> readings) {
+    Logbook.Level level = readings.get(tank.value());
     return level == null ? 0 : Math.min(level.volume(), rig.network().room(tank).capacity());
   }
 
   private static void keepIfThere(
-      OpenRig rig, Map<String, String> positions, String part, String position) {
+      OpenRig rig, Map<PartId, String> positions, PartId part, String position) {
     boolean there =
         positions.containsKey(part)
             && rig.rig().part(part).kind().positions().stream()
@@ -137,17 +138,17 @@ public class States {
    */
   @Transactional
   public void turn(OpenRig rig, String part, String position, String who) {
-    rig.rig().position(part, position);
-    Map<String, String> along =
-        rig.rig().gangOf(part).isEmpty()
+    rig.rig().position(PartId.of(part), position);
+    Map<PartId, String> along =
+        rig.rig().gangOf(PartId.of(part)).isEmpty()
             ? Map.of()
-            : rig.rig().movedAlong(of(rig).state().setting(), part, position);
+            : rig.rig().movedAlong(of(rig).state().setting(), PartId.of(part), position);
     put(rig, part, position, who);
-    along.forEach((other, to) -> put(rig, other, to, who));
+    along.forEach((other, to) -> put(rig, other.value(), to, who));
   }
 
   private void put(OpenRig rig, String part, String position, String who) {
-    logbook.turn(rig.id(), part, rig.rig().atRest().of(part), position, who);
+    logbook.turn(rig.id(), part, rig.rig().atRest().of(PartId.of(part)), position, who);
   }
 
   /**
@@ -158,7 +159,7 @@ public class States {
    */
   @Transactional
   public void record(
-      OpenRig rig, String tank, Reading reading, String shown, Instant at, String who) {
+      OpenRig rig, PartId tank, Reading reading, String shown, Instant at, String who) {
     keep(rig, tank, level(rig, tank, reading, shown, at), false, who);
   }
 
@@ -168,13 +169,13 @@ public class States {
    * @param volume what it holds now (m³)
    */
   @Transactional
-  public void reckon(OpenRig rig, String tank, double volume, String who) {
+  public void reckon(OpenRig rig, PartId tank, double volume, String who) {
     String shown = String.format(Locale.ROOT, Says.L_AS_EXPECTED.text(), volume * 1000);
     Reading reading = new Reading.Volume(volume);
     keep(rig, tank, level(rig, tank, reading, shown, clock.instant()), true, who);
   }
 
-  private void keep(OpenRig rig, String tank, Logbook.Level level, boolean reckoned, String who) {
+  private void keep(OpenRig rig, PartId tank, Logbook.Level level, boolean reckoned, String who) {
     Entry entry =
         new Entry(
             UUID.randomUUID().toString(),
@@ -189,16 +190,16 @@ public class States {
    * or dump, with what was poured in and let out since.
    */
   @Transactional
-  public void relevel(OpenRig rig, String tank, String who) {
+  public void relevel(OpenRig rig, PartId tank, String who) {
     Optional<Logbook.Level> last =
-        Levelling.of(rig, parked(rig), tank, diary.ofTank(rig.id(), tank, MOST));
-    Optional<Logbook.Level> now = Optional.ofNullable(logbook.levels(rig.id()).get(tank));
+        Levelling.of(rig, parked(rig), tank, diary.ofTank(rig.id(), tank.value(), MOST));
+    Optional<Logbook.Level> now = Optional.ofNullable(logbook.levels(rig.id()).get(tank.value()));
     if (last.isPresent() && !last.equals(now)) {
-      logbook.read(rig.id(), tank, last.get(), who);
+      logbook.read(rig.id(), tank.value(), last.get(), who);
     }
   }
 
-  private Logbook.Level level(OpenRig rig, String tank, Reading reading, String shown, Instant at) {
+  private Logbook.Level level(OpenRig rig, PartId tank, Reading reading, String shown, Instant at) {
     Tank kind = tank(rig, tank);
     if (at.isBefore(Instant.EPOCH)) {
       throw new Refusal(Says.THE_TIME_OF_THE_READING.with());
@@ -211,7 +212,7 @@ public class States {
   }
 
   /** What a reading stands for: a step of a sender by the jugs that were poured in, if any were. */
-  private double volume(OpenRig rig, String tank, Tank kind, Reading reading, Slope slope) {
+  private double volume(OpenRig rig, PartId tank, Tank kind, Reading reading, Slope slope) {
     double drawn = reading.volume(kind, rig.network().room(tank), slope);
     return reading instanceof Reading.Steps steps
         ? calibrations
@@ -227,11 +228,11 @@ public class States {
    * @param slope how the vehicle stood
    * @throws Refusal in one sentence, when the tank cannot hold or show that
    */
-  public double volume(OpenRig rig, String tank, Reading reading, Slope slope) {
+  public double volume(OpenRig rig, PartId tank, Reading reading, Slope slope) {
     return volume(rig, tank, tank(rig, tank), reading, slope);
   }
 
-  private static Tank tank(OpenRig rig, String id) {
+  private static Tank tank(OpenRig rig, PartId id) {
     Part part = rig.rig().part(id);
     if (part.kind() instanceof Tank tank) {
       return tank;
@@ -249,8 +250,8 @@ public class States {
   @Transactional
   public void adopt(OpenRig rig, State state, DoubleFunction<String> shown, String who) {
     Standing before = of(rig);
-    Map<String, String> positions = new TreeMap<>(state.setting().positions());
-    for (Map.Entry<String, String> handle : positions.entrySet()) {
+    Map<PartId, String> positions = new TreeMap<>(state.setting().positions());
+    for (Map.Entry<PartId, String> handle : positions.entrySet()) {
       boolean there =
           rig.rig().handles().anyMatch(p -> p.id().equals(handle.getKey()))
               && rig.rig().part(handle.getKey()).kind().positions().stream()
@@ -261,11 +262,11 @@ public class States {
     }
     positions.forEach((part, position) -> {
       if (!before.state().setting().of(part).equals(position)) {
-        put(rig, part, position, who);
+        put(rig, part.value(), position, who);
       }
     });
     for (Part tank : rig.network().tanks()) {
-      if (before.readings().containsKey(tank.id())) {
+      if (before.readings().containsKey(tank.id().value())) {
         double volume =
             Math.clamp(state.volume(tank.id()), 0, rig.network().room(tank.id()).capacity());
         Reading reading = new Reading.Volume(volume);
@@ -286,20 +287,23 @@ public class States {
   }
 
   private Optional<Logbook.Entry> revert(OpenRig rig, boolean forward, String who) {
-    Map<String, String> along = new HashMap<>();
+    Map<PartId, String> along = new HashMap<>();
     logbook
         .next(rig.id(), forward)
-        .filter(e -> e.kind() == Logbook.Kind.TURN && rig.rig().gangOf(e.subject()).isPresent())
+        .filter(e ->
+            e.kind() == Logbook.Kind.TURN && rig.rig().gangOf(PartId.of(e.subject())).isPresent())
         .ifPresent(e ->
             along.putAll(
                 rig.rig()
                     .movedAlong(
-                        of(rig).state().setting(), e.subject(), forward ? e.after() : e.before())));
+                        of(rig).state().setting(),
+                        PartId.of(e.subject()),
+                        forward ? e.after() : e.before())));
     Optional<Logbook.Entry> reverted = revertOne(rig, forward, who);
     while (logbook
         .next(rig.id(), forward)
         .filter(e -> e.kind() == Logbook.Kind.TURN)
-        .filter(e -> along.remove(e.subject(), forward ? e.after() : e.before()))
+        .filter(e -> along.remove(PartId.of(e.subject()), forward ? e.after() : e.before()))
         .isPresent()) {
       revertOne(rig, forward, who);
     }

@@ -8,6 +8,10 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import fernwort.app.format.MessageModule;
 import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wintering;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Operation;
@@ -15,7 +19,10 @@ import fernwort.core.winter.sheets.WinterStep;
 import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.KeyDeserializer;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.module.SimpleModule;
 
 /** Sheets of winter as the text that is kept, and back. */
 @Component
@@ -36,6 +43,7 @@ class WinterText {
   private final JsonMapper mapper =
       JsonMapper.builder()
           .addModule(MessageModule.kept())
+          .addModule(new SimpleModule().addKeyDeserializer(ElementId.class, new OfRig()))
           .addMixIn(Operation.class, Names.class)
           .addMixIn(Stretch.class, WithoutLength.class)
           .addMixIn(Setting.class, Positions.class)
@@ -71,7 +79,19 @@ class WinterText {
     return mapper.writeValueAsString(kept);
   }
 
-  Kept read(String text) {
-    return mapper.readValue(text, Kept.class);
+  /** Reads what was kept of a rig; ids of its lines are told from those of its parts by it. */
+  Kept read(Rig rig, String text) {
+    return mapper.readerFor(Kept.class).withAttribute(Rig.class, rig).readValue(text);
+  }
+
+  /** Reads the id of a line or a part, which are kept alike. */
+  private static final class OfRig extends KeyDeserializer {
+
+    @Override
+    public ElementId deserializeKey(String key, DeserializationContext context) {
+      Rig rig = (Rig) context.getAttribute(Rig.class);
+      LineId line = LineId.of(key);
+      return rig.lines().stream().anyMatch(l -> l.id().equals(line)) ? line : PartId.of(key);
+    }
   }
 }

@@ -12,6 +12,7 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.kind.tank.Contents;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.FrostRisks;
@@ -233,11 +234,11 @@ public class Winters {
             rig.rig().part(put.part()).kind().positions().stream()
                 .anyMatch(p -> p.id().equals(put.position()));
         if (handle) {
-          states.turn(rig, put.part(), put.position(), who);
+          states.turn(rig, put.part().value(), put.position(), who);
         }
       }
       case Operation.Emptied emptied ->
-          emptied.volumes().forEach((tank, volume) -> read(rig, tank, volume, who));
+          emptied.volumes().forEach((tank, volume) -> read(rig, tank.value(), volume, who));
       case Operation.Tilt tilt -> states.park(rig, new Slope(tilt.pitch(), tilt.roll()));
       case Operation.RunDry _,
           Operation.DrawnDry _,
@@ -248,7 +249,7 @@ public class Winters {
   }
 
   private void read(OpenRig rig, String tank, double volume, String who) {
-    states.reckon(rig, tank, volume, who);
+    states.reckon(rig, PartId.of(tank), volume, who);
   }
 
   /** Begins the wait of a step. */

@@ -93,7 +93,7 @@ class LiveDemo implements AutoCloseable {
   /** How a sensor of a simulated rig is bound. */
   static SignalText bound(OpenRig rig, Sensor sensor) {
     String topic = SimulatedDevice.topic(RIG, sensor);
-    String on = sensor.on().id();
+    String on = sensor.on().id().value();
     return switch (sensor.on().where()) {
       case PART -> text(sensor, topic, on, null, null, null, command(rig, sensor, topic));
       case LINE -> text(sensor, topic, null, null, on, null, null);
@@ -141,7 +141,7 @@ class LiveDemo implements AutoCloseable {
     if (!sensor.canMove()) {
       return null;
     }
-    Part part = rig.rig().part(sensor.on().id());
+    Part part = rig.rig().part(sensor.on().id().part());
     return new SignalText.Command(
         topic + "/set",
         part.kind().positions().stream().collect(Collectors.toMap(p -> p.id(), p -> p.id())),

@@ -4,6 +4,7 @@ import fernwort.app.mqtt.BrokerAddress;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.format.RigFormat;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -52,7 +53,7 @@ public final class SimProgram {
   }
 
   private static State filled(Rig rig) {
-    Map<String, Double> volumes = new TreeMap<>();
+    Map<PartId, Double> volumes = new TreeMap<>();
     fernwort.core.network.Network network = fernwort.core.network.Network.of(rig);
     rig.tanks(fernwort.core.kind.tank.Contents.FRESH)
         .forEach(t -> volumes.put(t.id(), FILLED * network.room(t.id()).capacity()));

@@ -8,6 +8,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sim.Mishap;
 import fernwort.core.sim.Sensor;
@@ -85,8 +86,8 @@ public final class SimulatedDevice implements AutoCloseable {
       double time,
       double speed,
       double outside,
-      Map<String, Double> litres,
-      Map<String, String> handles,
+      Map<PartId, Double> litres,
+      Map<PartId, String> handles,
       Map<String, Set<String>> mishaps,
       Map<String, List<String>> choices) {}
 
@@ -247,7 +248,7 @@ public final class SimulatedDevice implements AutoCloseable {
     rig.sensors().stream()
         .filter(Sensor::canMove)
         .filter(s -> path.equals(s.name() + "/value" + SET))
-        .forEach(s -> rig.command(s.on().id(), said));
+        .forEach(s -> rig.command(s.on().id().part(), said));
   }
 
   private void tell(String path, String said) {
@@ -259,7 +260,7 @@ public final class SimulatedDevice implements AutoCloseable {
         LOG.debug("no speed: {}", said);
       }
     } else if (words.length == 3 && words[0].equals("hand") && path.endsWith(SET)) {
-      rig.turn(words[1], said);
+      rig.turn(PartId.of(words[1]), said);
     } else if (words.length == 3 && words[0].equals("mishap") && path.endsWith(SET)) {
       Mishap.of(words[1])
           .ifPresent(m -> {
@@ -277,9 +278,9 @@ public final class SimulatedDevice implements AutoCloseable {
   private void note(String property, String said) {
     if (property.startsWith(Topics.HANDLE) && !said.equals(noted.put(property, said))) {
       String part = property.substring(Topics.HANDLE.length());
-      Part turned = rig.rig().part(part);
+      Part turned = rig.rig().part(PartId.of(part));
       if (!turned.kind().setsItself()) {
-        rig.turn(part, said);
+        rig.turn(PartId.of(part), said);
       }
     }
   }
@@ -314,7 +315,7 @@ public final class SimulatedDevice implements AutoCloseable {
     if (sensor.kind() == SignalKind.POSITION) {
       publish(
           node + "value/$format",
-          rig.rig().part(sensor.on().id()).kind().positions().stream()
+          rig.rig().part(sensor.on().id().part()).kind().positions().stream()
               .map(Position::id)
               .collect(Collectors.joining(",")));
     }
@@ -355,7 +356,7 @@ public final class SimulatedDevice implements AutoCloseable {
   }
 
   private Truth truth() {
-    Map<String, Double> litres = new TreeMap<>();
+    Map<PartId, Double> litres = new TreeMap<>();
     rig.rig()
         .tanks()
         .forEach(t -> litres.put(t.id(), Math.rint(rig.holds(t.id()) * LITRES * 10) / 10));

@@ -14,6 +14,7 @@ import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.PumpAndLines;
 import fernwort.core.sizing.PumpCycle;
@@ -38,7 +39,7 @@ final class PumpPage {
   static List<Question> of(Trip trip) {
     PumpPage page = new PumpPage(trip);
     Form form = trip.form();
-    List<String> together = page.together(form);
+    List<PartId> together = page.together(form);
     Optional<PumpAndLines> figures;
     String problem = "";
     try {
@@ -71,12 +72,18 @@ final class PumpPage {
     return questions;
   }
 
-  private List<String> together(Form form) {
+  private List<PartId> together(Form form) {
     List<Part> fixtures =
         trip.rig().parts().stream().filter(p -> p.kind().is(Purpose.USE)).toList();
-    return form.ticks(
-        "together",
-        fixtures.stream().map(f -> new Field.Option(f.id(), f.label() + " open")).toList());
+    return form
+        .ticks(
+            "together",
+            fixtures.stream()
+                .map(f -> new Field.Option(f.id().value(), f.label() + " open"))
+                .toList())
+        .stream()
+        .map(PartId::of)
+        .toList();
   }
 
   // --- at the fixtures -----------------------------------------------------------------------

@@ -143,7 +143,7 @@ final class WeakestTap {
     Map<String, Marked.Mark> marks = new HashMap<>();
     for (PressureAlong.Stop stop : way.stops()) {
       String there = trip.pressure(stop.pressure());
-      marks.put(stop.part(), new Marked.Mark(Marked.Weight.NONE, there, there + " there"));
+      marks.put(stop.part().value(), new Marked.Mark(Marked.Weight.NONE, there, there + " there"));
     }
     for (PressureAlong.Loss loss : way.losses()) {
       Marked.Weight weight =
@@ -152,7 +152,7 @@ final class WeakestTap {
               : loss.pressure() > SOME * way.lost() ? Marked.Weight.WARNING : Marked.Weight.NONE;
       String taken = "takes " + trip.pressure(loss.pressure());
       marks.merge(
-          loss.id(),
+          loss.id().value(),
           new Marked.Mark(weight, "", taken),
           (there, takes) -> new Marked.Mark(weight, there.text(), there.words() + ", " + taken));
     }

@@ -14,6 +14,7 @@ import fernwort.core.load.LightFill;
 import fernwort.core.load.Loads;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Demand;
 import java.util.ArrayList;
@@ -42,7 +43,7 @@ final class WeightPage {
 
   private Question weight() {
     Form form = trip.form();
-    Map<String, Double> tried = new HashMap<>();
+    Map<PartId, Double> tried = new HashMap<>();
     for (Part tank : trip.network().tanks()) {
       double capacity = trip.network().room(tank.id()).capacity();
       double percent =

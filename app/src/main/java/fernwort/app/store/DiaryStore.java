@@ -5,6 +5,7 @@ import static fernwort.app.store.db.Tables.DIARY;
 import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.DiaryRecord;
 import fernwort.core.diary.Entry;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.time.Clock;
@@ -122,7 +123,7 @@ public class DiaryStore {
     r.setMadeAt(utc(clock.instant()));
     r.setWho(who);
     r.setKind(entry.what().kind().name());
-    r.setPart(entry.what().part());
+    r.setPart(entry.what().part().value());
     r.setNote(entry.what().note());
     r.setShown("");
     r.setReckoned(false);
@@ -158,7 +159,7 @@ public class DiaryStore {
       }
       case Entry.Away w -> r.setUntilAt(utc(w.until()));
       case Entry.Upkeep w -> {
-        r.setPart(w.part());
+        r.setPart(w.part().value());
         w.putOff().ifPresent(until -> r.setUntilAt(utc(until)));
       }
       case Entry.Sanitize _, Entry.Note _ -> {}
@@ -368,12 +369,17 @@ public class DiaryStore {
     return switch (Entry.Kind.valueOf(r.getKind())) {
       case READING ->
           new Entry.Reading(
-              r.getPart(), volume.orElse(0.0), r.getShown(), r.getReckoned(), r.getNote());
-      case FILL -> new Entry.Fill(r.getPart(), volume, bought(r), r.getDoubtful(), r.getNote());
-      case DUMP -> new Entry.Dump(r.getPart(), volume, r.getNote());
+              PartId.of(r.getPart()),
+              volume.orElse(0.0),
+              r.getShown(),
+              r.getReckoned(),
+              r.getNote());
+      case FILL ->
+          new Entry.Fill(PartId.of(r.getPart()), volume, bought(r), r.getDoubtful(), r.getNote());
+      case DUMP -> new Entry.Dump(PartId.of(r.getPart()), volume, r.getNote());
       case HAUL ->
           new Entry.Haul(
-              r.getPart(),
+              PartId.of(r.getPart()),
               volume.orElse(0.0),
               Optional.ofNullable(r.getTrips()).orElse(1),
               bought(r),
@@ -390,10 +396,10 @@ public class DiaryStore {
                   .map(OffsetDateTime::toInstant)
                   .orElse(r.getHappenedAt().toInstant().plusSeconds(1)),
               r.getNote());
-      case SANITIZE -> new Entry.Sanitize(r.getPart(), r.getNote());
+      case SANITIZE -> new Entry.Sanitize(PartId.of(r.getPart()), r.getNote());
       case UPKEEP ->
           new Entry.Upkeep(
-              r.getPart(),
+              PartId.of(r.getPart()),
               Optional.ofNullable(r.getUntilAt()).map(OffsetDateTime::toInstant),
               r.getNote());
       case NOTE -> new Entry.Note(r.getNote());

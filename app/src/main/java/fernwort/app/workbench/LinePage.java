@@ -12,6 +12,7 @@ import fernwort.core.bench.PiecedLine;
 import fernwort.core.bench.VentWidth;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.TimedJug;
 import java.util.List;
@@ -128,7 +129,7 @@ final class LinePage {
             : form.choice(
                 "bench-fixture",
                 Says.TIMED_AT.text(),
-                fixtures.stream().map(p -> new Field.Option(p.id(), p.label())).toList());
+                fixtures.stream().map(p -> new Field.Option(p.id().value(), p.label())).toList());
     double jug = form.amount("bench-jug", Says.THE_JUG_HOLDS.text(), Measure.VOLUME, 5e-3, "");
     List<Double> seconds =
         form.numbers("bench-seconds", Says.SECONDS_EACH_GO.text(), Says.ONLY_THIS_TAP_OPEN.text());
@@ -142,7 +143,7 @@ final class LinePage {
             throw new Refusal(Says.TIME_A_JUG_AT_A_TAP.with());
           }
           TimedJug timed = TimedJug.of(jug, seconds);
-          return timed(JugAgainstModel.of(trip.network(), trip.now(), chosen, timed));
+          return timed(JugAgainstModel.of(trip.network(), trip.now(), PartId.of(chosen), timed));
         });
   }
 

@@ -12,6 +12,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -181,7 +182,7 @@ final class SlopePage {
             : form.choice(
                 "drain-tank",
                 "Tank",
-                tanks.stream().map(t -> new Field.Option(t.id(), t.label())).toList());
+                tanks.stream().map(t -> new Field.Option(t.id().value(), t.label())).toList());
     double bore =
         form.amount(
             "drain-bore", Says.INSIDE_DIAMETER_OF_THE_DRAIN.text(), Measure.LENGTH, 0.019, "");
@@ -203,14 +204,14 @@ final class SlopePage {
   }
 
   private List<Question.Row> drained(String tank, DrainedTank.DrainLine line) {
-    DrainedTank drained = DrainedTank.of(trip.network(), trip.now(), tank, line);
+    DrainedTank drained = DrainedTank.of(trip.network(), trip.now(), PartId.of(tank), line);
     boolean drain = drained.through().use() == TankPort.Use.DRAIN;
     return List.of(
         new Question.Row(
             Says.RUNS_FOR.text(),
             Times.of(drained.seconds()),
             Says.FROM_AS_READ_THROUGH.filled(
-                volume(trip.now().volume(tank)),
+                volume(trip.now().volume(PartId.of(tank))),
                 drain ? Says.ITS_DRAIN.text() : Says.ITS_OUTLET.text())),
         new Question.Row(
             Says.AT_FIRST.text(),
@@ -310,11 +311,11 @@ final class SlopePage {
   private Optional<Question.Table> losses(
       String title,
       String first,
-      Function<Drive.Losses, Map<String, Drive.Lost>> of,
+      Function<Drive.Losses, Map<PartId, Drive.Lost>> of,
       Drive.Losses open,
       Optional<Drive.Losses> shut,
       Drive.Losses aired) {
-    Set<String> ids = new TreeSet<>(of.apply(open).keySet());
+    Set<PartId> ids = new TreeSet<>(of.apply(open).keySet());
     shut.ifPresent(s -> ids.addAll(of.apply(s).keySet()));
     ids.addAll(of.apply(aired).keySet());
     if (ids.isEmpty()) {

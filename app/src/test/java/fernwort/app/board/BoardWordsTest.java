@@ -14,6 +14,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
 import fernwort.core.network.Levels;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -48,7 +49,7 @@ class BoardWordsTest {
     OpenRig rig = OpenRig.of(demo.id(), 1, demo.rig());
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
-      state = state.with(turned[i], turned[i + 1]);
+      state = state.with(PartId.of(turned[i]), turned[i + 1]);
     }
     return new Sentences(demo.rig(), state, outlook(rig, state)).now();
   }
@@ -92,7 +93,7 @@ class BoardWordsTest {
   void aChangeListsWaysOpenedAndShutAndWarningsGainedAndLost() {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
     State before = MARGINALIA.state();
-    State after = before.with("tank-selector", "shut");
+    State after = before.with(PartId.of("tank-selector"), "shut");
     Outlook.Preview preview = new Outlook.Preview(outlook(rig, before), outlook(rig, after));
     Change change =
         Change.of(

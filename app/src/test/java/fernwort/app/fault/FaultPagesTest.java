@@ -11,6 +11,7 @@ import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.io.IOException;
 import java.net.URLEncoder;
@@ -101,7 +102,7 @@ class FaultPagesTest {
     "marginalia, Pump, starts now and then with all taps closed, pump, LEAKS_BACK,"
   })
   void theFaultIsFoundAndWrittenIntoTheLog(
-      String id, String thing, String complaint, String on, FaultKind kind, String position)
+      String id, String thing, String complaint, PartId on, FaultKind kind, String position)
       throws IOException {
     OpenRig rig = copy.bean(Descriptions.class).open(id);
     State noted = copy.bean(States.class).of(rig).state();

@@ -11,6 +11,7 @@ import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.io.IOException;
 import java.util.List;
@@ -47,7 +48,7 @@ class HalfBuiltPagesTest {
   private static Rig without(String name, Predicate<Part> missing) {
     Rig rig = ReadyRig.find("shore-and-bucket").orElseThrow().rig();
     List<Part> parts = rig.parts().stream().filter(missing.negate()).toList();
-    List<String> there = parts.stream().map(Part::id).toList();
+    List<PartId> there = parts.stream().map(Part::id).toList();
     boolean all = there.size() == rig.parts().size();
     return new Rig(
         name,

@@ -14,6 +14,7 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -42,12 +43,12 @@ final class Wiring {
   private final Map<String, List<List<End>>> joined = new HashMap<>();
 
   private Wiring(Rig rig) {
-    Map<String, String> nodes = joints(rig);
+    Map<PartId, PartId> nodes = joints(rig);
     for (Part part : rig.parts()) {
       if (!part.kind().is(Purpose.JOINS)) {
-        kinds.put(part.id(), told(part.kind()));
+        kinds.put(part.id().value(), told(part.kind()));
       } else {
-        kinds.put(nodes.getOrDefault(part.id(), ""), "joint");
+        kinds.put(nodes.getOrDefault(part.id(), PartId.NONE).value(), "joint");
       }
     }
     for (Line line : rig.lines()) {
@@ -62,8 +63,8 @@ final class Wiring {
   }
 
   /** Joints that are joined to each other are one, called as the first of them. */
-  private static Map<String, String> joints(Rig rig) {
-    Map<String, String> nodes = new HashMap<>();
+  private static Map<PartId, PartId> joints(Rig rig) {
+    Map<PartId, PartId> nodes = new HashMap<>();
     rig.parts().forEach(p -> nodes.put(p.id(), p.id()));
     for (int i = 0; i < rig.parts().size(); i++) {
       for (Line line : rig.lines()) {
@@ -71,20 +72,20 @@ final class Wiring {
         Part b = rig.part(line.to().part());
         if (a.kind().is(Purpose.JOINS) && b.kind().is(Purpose.JOINS)) {
           String first =
-              new TreeSet<>(List.of(node(nodes, a.id()), node(nodes, b.id()))).getFirst();
-          nodes.put(a.id(), first);
-          nodes.put(b.id(), first);
+              new TreeSet<>(List.of(node(nodes, a.id()), node(nodes, b.id()))).getFirst().value();
+          nodes.put(a.id(), PartId.of(first));
+          nodes.put(b.id(), PartId.of(first));
         }
       }
     }
     return nodes;
   }
 
-  private static String node(Map<String, String> nodes, String part) {
+  private static PartId node(Map<PartId, PartId> nodes, PartId part) {
     return nodes.getOrDefault(part, part);
   }
 
-  private static End end(Rig rig, Map<String, String> nodes, PortRef ref) {
+  private static End end(Rig rig, Map<PartId, PartId> nodes, PortRef ref) {
     Part part = rig.part(ref.part());
     String role =
         switch (part.kind()) {
@@ -93,7 +94,7 @@ final class Wiring {
           case ThreeWayValve valve -> role(valve, ref.port());
           default -> part.kind().is(Purpose.JOINS) ? "branch" : ref.port();
         };
-    return new End(node(nodes, part.id()), role);
+    return new End(node(nodes, part.id()).value(), role);
   }
 
   /** The port of a three-way valve that is joined most often is its middle. */
@@ -109,7 +110,7 @@ final class Wiring {
   /** A plug that nobody takes out of a joint, and the tail of a waste that runs onto the ground. */
   private void leaveOutWhatDoesNothing(Rig rig) {
     for (Part part : rig.parts()) {
-      List<List<End>> ends = joined.getOrDefault(part.id(), List.of());
+      List<List<End>> ends = joined.getOrDefault(part.id().value(), List.of());
       boolean single = ends.size() == 1;
       String over = single ? kinds.getOrDefault(ends.getFirst().getLast().node(), "") : "";
       boolean tail =
@@ -120,9 +121,11 @@ final class Wiring {
       boolean plug =
           part.kind() instanceof Plug && over.equals("joint") && ventsBy(ends.getFirst().getLast());
       if (tail || plug) {
-        kinds.remove(part.id());
-        joined.remove(part.id());
-        joined.values().forEach(list -> list.removeIf(e -> e.getLast().node().equals(part.id())));
+        kinds.remove(part.id().value());
+        joined.remove(part.id().value());
+        joined
+            .values()
+            .forEach(list -> list.removeIf(e -> e.getLast().node().equals(part.id().value())));
       }
     }
     straighten();
@@ -186,7 +189,7 @@ final class Wiring {
     for (int step = 0; step < steps; step++) {
       Map<String, String> before = seen;
       Map<String, String> now = new LinkedHashMap<>();
-      before.forEach((node, told) -> now.put(node, told + around(node, before)));
+      before.forEach((node, told) -> now.put(node, told + around(PartId.of(node), before)));
       seen = now;
       if (steps > 1) {
         seen.replaceAll((node, told) -> Integer.toHexString(told.hashCode()));
@@ -195,8 +198,8 @@ final class Wiring {
     return seen.values().stream().sorted().toList();
   }
 
-  private String around(String node, Map<String, String> seen) {
-    return joined.getOrDefault(node, List.of()).stream()
+  private String around(PartId node, Map<String, String> seen) {
+    return joined.getOrDefault(node.value(), List.of()).stream()
         .map(e ->
             "%s to %s of %s"
                 .formatted(

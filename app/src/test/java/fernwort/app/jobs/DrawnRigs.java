@@ -16,6 +16,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import java.util.ArrayList;
@@ -232,7 +233,7 @@ final class DrawnRigs {
     wide("y4", "dump.b > outlet.in");
     Rig sofar = rig.build();
     for (int i = 1; i <= 3; i++) {
-      String tap = "tap" + i;
+      PartId tap = PartId.of("tap" + i);
       if (sofar.parts().stream()
           .anyMatch(p -> p.id().equals(tap) && p.kind().ports().contains("waste"))) {
         wide("z" + i, tap + ".waste > wastes." + i);

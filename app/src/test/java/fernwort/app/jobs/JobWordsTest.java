@@ -15,6 +15,7 @@ import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Times;
 import java.time.Instant;
@@ -144,7 +145,7 @@ class JobWordsTest {
 
   @Test
   void theFirstOpenStepIsNext() {
-    Setting now = TRUCK.state().setting().with("fill-selector", "low");
+    Setting now = TRUCK.state().setting().with(PartId.of("fill-selector"), "low");
     RunView run = view(now, Mark.DONE);
     assertThat(run.done()).isEqualTo(1);
     assertThat(run.lines().stream().filter(RunView.Line::next).map(RunView.Line::number))
@@ -156,7 +157,7 @@ class JobWordsTest {
   void aHandleThatWasTurnedElsewhereIsNamed() {
     assertThat(view(TRUCK.state().setting(), Mark.DONE).drift())
         .containsExactly("Fill selector is “points down”, not “points to Low”");
-    assertThat(view(TRUCK.state().setting().with("inlet", "mains")).drift())
+    assertThat(view(TRUCK.state().setting().with(PartId.of("inlet"), "mains")).drift())
         .containsExactly("Hose inlet is “hose from a tap”, not “cap on”");
   }
 

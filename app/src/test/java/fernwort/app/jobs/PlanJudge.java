@@ -11,6 +11,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
@@ -51,14 +52,14 @@ final class PlanJudge {
         .ends()
         .forEach((end, q) -> {
           if (q > 1e-7) {
-            leaking.add(end);
+            leaking.add(end.value());
           }
         });
     before
         .gains()
         .forEach((tank, q) -> {
           if (Math.abs(q) > 1e-7) {
-            moving.add(tank);
+            moving.add(tank.value());
           }
         });
   }
@@ -90,7 +91,7 @@ final class PlanJudge {
 
   private Optional<String> wait(Step.Wait wait) {
     seen.clear();
-    String part = wait.until().part();
+    PartId part = wait.until().part();
     boolean untilDry = wait.words().toString().contains("draws air");
     switch (wait.until().what()) {
       case FULL, FIRST_FULL, MARK, RUNS_OVER, LEVEL, DRY, POURED_OUT, HOT -> {
@@ -159,7 +160,7 @@ final class PlanJudge {
     return Optional.empty();
   }
 
-  private static Optional<String> wrong(String part, String what) {
+  private static Optional<String> wrong(PartId part, String what) {
     return Optional.of(part + " is " + what);
   }
 
@@ -181,7 +182,7 @@ final class PlanJudge {
   }
 
   /** How far a tank's water stands below its lowest vent (m). */
-  private double shortBy(String tank) {
+  private double shortBy(PartId tank) {
     Part part = network.rig().part(tank);
     Levels levels = Levels.of(network, run.moment().state());
     return ((Tank) part.kind())
@@ -192,7 +193,7 @@ final class PlanJudge {
             .orElse(0);
   }
 
-  private boolean isFull(String tank) {
+  private boolean isFull(PartId tank) {
     Part part = network.rig().part(tank);
     State now = run.moment().state();
     Levels levels = Levels.of(network, now);
@@ -210,7 +211,7 @@ final class PlanJudge {
     return vent || floats || now.volume(tank) > 0.999 * network.room(tank).capacity();
   }
 
-  private boolean isDry(String tank) {
+  private boolean isDry(PartId tank) {
     Part part = network.rig().part(tank);
     Levels levels = Levels.of(network, run.moment().state());
     return ((Tank) part.kind())
@@ -226,9 +227,9 @@ final class PlanJudge {
           case EMPTY_OUT, SHED, EMPTY_GRAY, DELIVER -> true;
           default -> false;
         };
-    for (Map.Entry<String, Double> out : run.moment().totals().out().entrySet()) {
+    for (Map.Entry<PartId, Double> out : run.moment().totals().out().entrySet()) {
       boolean own =
-          leaking.contains(out.getKey())
+          leaking.contains(out.getKey().value())
               || network.rig().part(out.getKey()).kind() instanceof Fixture;
       if (!meant && !own && out.getValue() > SPLASH) {
         return Optional.of("%.2f L lost at %s".formatted(1000 * out.getValue(), out.getKey()));
@@ -242,12 +243,12 @@ final class PlanJudge {
     if (job.kind() == Job.Kind.FILL_ALL) {
       return Optional.empty();
     }
-    Set<String> emptied = EmptyingJob.tanksOf(job);
+    Set<PartId> emptied = EmptyingJob.tanksOf(job);
     for (Part tank : network.tanks()) {
       boolean concerned =
           emptied.contains(tank.id())
-              || moving.contains(tank.id())
-              || job.id().contains(tank.id())
+              || moving.contains(tank.id().value())
+              || job.id().contains(tank.id().value())
               || (job.title() + job.by()).contains(tank.label());
       double change = run.moment().state().volume(tank.id()) - before.state().volume(tank.id());
       boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
@@ -267,9 +268,9 @@ final class PlanJudge {
         return Optional.empty();
       }
     }
-    Set<String> taps = new HashSet<>();
+    Set<PartId> taps = new HashSet<>();
     job.stages().forEach(s -> taps.addAll(s.goal().probe().keySet()));
-    for (String tap : taps) {
+    for (PartId tap : taps) {
       Simulation tried = run.copy();
       tried.set(tap, ((Fixture) network.rig().part(tap).kind()).cold().id());
       if (tried.moment().flows().fixture(tap) < TRICKLE) {

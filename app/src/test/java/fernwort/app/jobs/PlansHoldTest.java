@@ -19,6 +19,7 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -112,14 +113,14 @@ class PlansHoldTest {
 
   /** Handles, levels and slope anyhow, as somebody may find a rig. */
   private static State state(Network network, Random random) {
-    Map<String, String> positions = new HashMap<>();
+    Map<PartId, String> positions = new HashMap<>();
     for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(
           part.id(),
           random.nextInt(3) == 0 ? all.get(random.nextInt(all.size())).id() : part.rest().id());
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     for (Part tank : network.tanks()) {
       double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
       volumes.put(tank.id(), share * network.room(tank.id()).capacity());
@@ -182,7 +183,7 @@ class PlansHoldTest {
   void aPumpThatEmptiesATankIsStoppedWhenItDrawsAir() throws IOException {
     Rig rig = rigs().stream().filter(r -> r.name().equals("Kittiwake")).findFirst().orElseThrow();
     Network network = Network.of(rig);
-    State from = new State(rig.atRest(), Map.of("tank", 0.7512), Slope.LEVEL);
+    State from = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.7512), Slope.LEVEL);
     Job job = Jobs.of(network).byId("deliver-tank-hose-pump").orElseThrow();
     Plan plan = Plans.of(network).plan(job, from);
     assertThat(plan.steps())
@@ -196,17 +197,17 @@ class PlansHoldTest {
   void theJudgeSeesAForgottenHandle() {
     DemoRig truck = DemoRig.all().getFirst();
     Network network = Network.of(truck.rig());
-    State from = truck.state().with("low-overflow-valve", "shut");
+    State from = truck.state().with(PartId.of("low-overflow-valve"), "shut");
     Job job = Jobs.of(network).byId("fill-low-inlet").orElseThrow();
     Plan right = Plans.of(network).plan(job, from);
     assertThat(new PlanJudge(network, job, from).judge(right)).isEmpty();
-    for (String handle : List.of("fill-selector", "inlet")) {
+    for (PartId handle : List.of(PartId.of("fill-selector"), PartId.of("inlet"))) {
       List<Step> fewer =
           right.steps().stream()
               .filter(s -> !(s instanceof Step.Move m && m.part().equals(handle)))
               .toList();
       Plan wrong = new Plan(job, fewer, List.of(), right.notes(), right.after(), right.trouble());
-      assertThat(new PlanJudge(network, job, from).judge(wrong)).as(handle).isPresent();
+      assertThat(new PlanJudge(network, job, from).judge(wrong)).as(handle.value()).isPresent();
     }
   }
 

@@ -9,6 +9,7 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -54,7 +55,7 @@ class WarningsForetellTest {
       Optional<Event> harm = harm(Simulation.start(network, from), ahead);
       if (harm.isPresent()) {
         broke++;
-        String tank = harm.get().subject();
+        String tank = harm.get().subject().value();
         Warning.Is is =
             harm.get().kind() == Event.Kind.BULGES ? Warning.Is.BULGES : Warning.Is.SUCKS_IN;
         List<String> told = told(network, from);
@@ -99,7 +100,7 @@ class WarningsForetellTest {
 
   /** Handles anyhow, with vents shut now and then, and the hose on more often than not. */
   private static State state(Network network, Random random) {
-    Map<String, String> positions = new HashMap<>();
+    Map<PartId, String> positions = new HashMap<>();
     for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(part.id(), all.get(random.nextInt(all.size())).id());
@@ -107,7 +108,7 @@ class WarningsForetellTest {
         positions.put(part.id(), HoseInlet.MAINS.id());
       }
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     for (Part tank : network.tanks()) {
       double share = random.nextInt(6) == 0 ? random.nextInt(2) : random.nextDouble();
       volumes.put(tank.id(), share * network.room(tank.id()).capacity());

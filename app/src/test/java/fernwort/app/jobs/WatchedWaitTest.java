@@ -19,6 +19,7 @@ import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.rig.PartId;
 import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Tag;
@@ -112,8 +113,8 @@ class WatchedWaitTest {
           Step step = text.read(row.step());
           if (isFill(step)) {
             Step.Wait wait = (Step.Wait) step;
-            String tank = wait.until().part();
-            return new Fill(run, row.seq(), tank, wait.levels().get(tank));
+            PartId tank = wait.until().part();
+            return new Fill(run, row.seq(), tank.value(), wait.levels().get(tank));
           }
           runs.done(rig, run, row.seq(), false, "ada");
         }

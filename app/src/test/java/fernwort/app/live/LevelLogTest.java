@@ -17,6 +17,7 @@ import fernwort.core.live.LiveRig;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -48,7 +49,7 @@ class LevelLogTest {
         new Signal(
             "fore",
             SignalKind.LEVEL,
-            new Signal.Subject(SignalKind.Where.PART, "fore"),
+            new Signal.Subject(SignalKind.Where.PART, PartId.of("fore")),
             Signal.As.VOLUME,
             Optional.empty(),
             "",
@@ -106,7 +107,8 @@ class LevelLogTest {
           assertThat(f.note()).isEqualTo("seen by the level sensor");
         });
     assertThat(noted(Entry.Kind.READING)).hasSizeBetween(readings + 1, readings + 2);
-    assertThat(copy.bean(States.class).kept(rig, "fore").volume()).isCloseTo(0.06, within(0.001));
+    assertThat(copy.bean(States.class).kept(rig, PartId.of("fore")).volume())
+        .isCloseTo(0.06, within(0.001));
   }
 
   @Test
@@ -116,7 +118,7 @@ class LevelLogTest {
     copy.bean(Diary.class)
         .add(
             rig,
-            new Entry.Fill("fore", Optional.of(0.04), Entry.Bought.UNKNOWN, false, ""),
+            new Entry.Fill(PartId.of("fore"), Optional.of(0.04), Entry.Bought.UNKNOWN, false, ""),
             now.wall(),
             "Ida");
     go(20, 60, 300);

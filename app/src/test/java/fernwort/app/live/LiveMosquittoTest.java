@@ -10,6 +10,7 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.States;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.live.AlarmCode;
+import fernwort.core.rig.PartId;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -84,7 +85,7 @@ class LiveMosquittoTest {
 
   private static String handle(String part) {
     var rig = copy.bean(Descriptions.class).open("tern");
-    return copy.bean(States.class).of(rig).state().setting().of(part);
+    return copy.bean(States.class).of(rig).state().setting().of(PartId.of(part));
   }
 
   @Test

@@ -29,6 +29,7 @@ import fernwort.core.live.AlarmCode;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -238,8 +239,8 @@ class RulesJourneyTest {
         new State(
             rig.atRest(),
             Map.of(
-                "tank", 0.35 * network.room("tank").capacity(),
-                "store", 0.9 * network.room("store").capacity()),
+                PartId.of("tank"), 0.35 * network.room(PartId.of("tank")).capacity(),
+                PartId.of("store"), 0.9 * network.room(PartId.of("store")).capacity()),
             Slope.LEVEL);
     simulate(id, rig, low, 10);
     try (BrowserContext context = browser.newContext()) {
@@ -256,7 +257,7 @@ class RulesJourneyTest {
           Map.of("tank", "tank", "valve", "pump", "low", "50", "high", "70"));
       // It begins by itself, fills to the mark, and stops.
       assertThat(within(() -> Boolean.TRUE.equals(tells(id, "pump-pump")))).isTrue();
-      double mark = 0.68 * network.room("tank").capacity();
+      double mark = 0.68 * network.room(PartId.of("tank")).capacity();
       assertThat(within(() -> tells(id, "tank-level") instanceof Double v && v > mark)).isTrue();
       assertThat(within(() -> Boolean.FALSE.equals(tells(id, "pump-pump")))).isTrue();
 
@@ -276,7 +277,10 @@ class RulesJourneyTest {
     copy.add("tern");
     DemoRig tern = DemoRig.called("tern");
     State working =
-        tern.state().with("fore-motor", "open").with("suction", "tanks").with("pump", "on");
+        tern.state()
+            .with(PartId.of("fore-motor"), "open")
+            .with(PartId.of("suction"), "tanks")
+            .with(PartId.of("pump"), "on");
     simulate("tern", tern.rig(), working, 5);
     try (BrowserContext context =
         browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {

@@ -8,6 +8,7 @@ import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
@@ -75,7 +76,7 @@ class RehearsalTest {
     rehearsal.back(true);
     assertThat(rehearsal.moment().time()).isZero();
     assertThat(rehearsal.events()).isEmpty();
-    assertThat(rehearsal.moment().state().volume("gray")).isEqualTo(0.041);
+    assertThat(rehearsal.moment().state().volume(PartId.of("gray"))).isEqualTo(0.041);
   }
 
   @Test
@@ -85,9 +86,9 @@ class RehearsalTest {
     rehearsal.play();
     rehearsal.tick(0.2);
     rehearsal.set("sink", "shut");
-    double before = rehearsal.moment().state().volume("main");
+    double before = rehearsal.moment().state().volume(PartId.of("main"));
     rehearsal.tick(0.2);
-    assertThat(rehearsal.moment().state().volume("main")).isEqualTo(before);
+    assertThat(rehearsal.moment().state().volume(PartId.of("main"))).isEqualTo(before);
     assertThat(rehearsal.isPlaying()).isTrue();
   }
 

@@ -7,6 +7,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
 import java.util.List;
@@ -50,14 +51,17 @@ class JobDeskTest {
     List<Slip> slips = desk.slips(first, JOB, demo.state(), LONG).orElseThrow();
     assertThat(desk.slips(again, JOB, demo.state(), LONG).orElseThrow()).isSameAs(slips);
     // From another state they are others.
-    assertThat(desk.slips(first, JOB, demo.state().with("sink", "shut"), LONG).orElseThrow())
+    assertThat(
+            desk.slips(first, JOB, demo.state().with(PartId.of("sink"), "shut"), LONG)
+                .orElseThrow())
         .isNotSameAs(slips);
   }
 
   @Test
   void aFilterThatCloggedMakesItAnotherRigInTheSameVersion() {
     OpenRig clean = OpenRig.of("van", 1, demo.rig());
-    OpenRig clogged = OpenRig.of("van", 1, Network.of(demo.rig()), Map.of("sediment", 1.5));
+    OpenRig clogged =
+        OpenRig.of("van", 1, Network.of(demo.rig()), Map.of(PartId.of("sediment"), 1.5));
     assertThat(desk.book(clogged)).isNotSameAs(desk.book(clean));
     List<Slip> slips = desk.slips(clean, JOB, demo.state(), LONG).orElseThrow();
     assertThat(desk.slips(clogged, JOB, demo.state(), LONG).orElseThrow()).isNotSameAs(slips);

@@ -6,6 +6,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.winter.WinterizingMethods;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
@@ -29,7 +30,7 @@ class WinterTextTest {
             .plan(school, Filled.of(network, demo.state()), WinterWish.USUAL);
     WinterText.Kept kept =
         new WinterText.Kept(school.name(), 258.15, plan.before(), plan.steps(), plan.notes());
-    assertThat(text.read(text.write(kept))).isEqualTo(kept);
+    assertThat(text.read(demo.rig(), text.write(kept))).isEqualTo(kept);
   }
 
   /** As the first release with sheets wrote it. */
@@ -37,13 +38,14 @@ class WinterTextTest {
   void theFormOfTheFirstSheetsIsReadStill() {
     WinterText.Kept kept =
         text.read(
+            DemoRig.called("samphire").rig(),
             """
             {"school":"FALL","cold":258.15,"before":{"state":{"setting":{"positions":\
             {"tap":"shut","foot-pump":"off"}},"volumes":{"tank":0.02},"slope":\
             {"pitch":0.0,"roll":0.0}},"service":{},"wetness":{"lines":{"l":[{"from":0.0,\
             "to":1.5}]},"bodies":{}},"glycol":{}},"steps":[],"notes":[]}
             """);
-    assertThat(kept.before().state().setting().of("foot-pump")).isEqualTo("off");
-    assertThat(kept.before().state().volume("tank")).isEqualTo(0.02);
+    assertThat(kept.before().state().setting().of(PartId.of("foot-pump"))).isEqualTo("off");
+    assertThat(kept.before().state().volume(PartId.of("tank"))).isEqualTo(0.02);
   }
 }

@@ -17,6 +17,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Axle;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.sizing.Habits;
@@ -207,7 +208,8 @@ class SizingPagesTest {
 
   @Test
   void aRigWithoutAPumpStillAnswersWhatItCan() {
-    DemoRig still = new DemoRig("s", TRUCK.rig(), Map.of("tank-selector", "shut"), Map.of());
+    DemoRig still =
+        new DemoRig("s", TRUCK.rig(), Map.of(PartId.of("tank-selector"), "shut"), Map.of());
     List<Question> questions = PumpPage.of(trip(still, Units.METRIC));
     assertThat(question(questions, "fixtures").problem()).contains("handles");
     assertThat(question(questions, "drains").tables()).isNotEmpty();
@@ -252,7 +254,7 @@ class SizingPagesTest {
 
   @Test
   void fillingTakesTheHoseAsItWasTimed() {
-    HoseInlet inlet = (HoseInlet) trip().rig().part("inlet").kind();
+    HoseInlet inlet = (HoseInlet) trip().rig().part(PartId.of("inlet")).kind();
     double timed = 60_000 * inlet.tapFlow().orElseThrow();
     Question filling = question(SupplyPage.of(trip()), "filling");
     assertThat(filling.fields())

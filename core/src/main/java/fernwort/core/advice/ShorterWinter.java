@@ -10,8 +10,10 @@ import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.network.Network;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -70,14 +72,14 @@ public final class ShorterWinter {
    * @param parts ids of the parts that it is fitted at
    */
   public record Found(
-      Message words, int acts, double antifreeze, double seconds, List<String> parts) {
+      Message words, int acts, double antifreeze, double seconds, List<ElementId> parts) {
 
     private double worth() {
       return acts + antifreeze / AN_ACT;
     }
   }
 
-  private record Trial(Message words, List<String> parts, UnaryOperator<Rig> change) {}
+  private record Trial(Message words, List<ElementId> parts, UnaryOperator<Rig> change) {}
 
   private final Network network;
   private final State state;
@@ -178,9 +180,9 @@ public final class ShorterWinter {
 
   /** The same state in a changed rig: what is new stands at rest. */
   private State on(Network changed) {
-    Map<String, String> positions = new TreeMap<>(changed.rig().atRest().positions());
+    Map<PartId, String> positions = new TreeMap<>(changed.rig().atRest().positions());
     state.setting().positions().forEach((part, at) -> positions.replace(part, at));
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     changed.tanks().forEach(t -> volumes.put(t.id(), state.volume(t.id())));
     return new State(new Setting(positions), volumes, state.slope());
   }
@@ -198,7 +200,7 @@ public final class ShorterWinter {
           boolean towards = suction.to().part().equals(pump.id());
           Part valve =
               new Part(
-                  RigEdit.of(rig).freeId(pump.id() + "-port"),
+                  RigEdit.of(rig).freePart(pump.id() + "-port"),
                   Says.ANTIFREEZE_PORT.text(),
                   pump.place(),
                   pump.x(),
@@ -212,7 +214,7 @@ public final class ShorterWinter {
               RigEdit.of(rig).insert(suction.id(), valve, towards ? "b" : "a", towards ? "a" : "b");
           Part hose =
               new Part(
-                  RigEdit.of(split).freeId(pump.id() + "-jug-hose"),
+                  RigEdit.of(split).freePart(pump.id() + "-jug-hose"),
                   Says.ANTIFREEZE_HOSE.text(),
                   pump.place(),
                   pump.x(),
@@ -237,7 +239,7 @@ public final class ShorterWinter {
                   double height = RigEdit.of(rig).middle(line.id()).height();
                   Part valve =
                       new Part(
-                          RigEdit.of(rig).freeId(part.id() + "-drain"),
+                          RigEdit.of(rig).freePart(part.id() + "-drain"),
                           RigEdit.shortened(part.label() + " drain"),
                           part.place(),
                           part.x(),
@@ -248,7 +250,7 @@ public final class ShorterWinter {
                   Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, "a", BELOW);
                   Part tail =
                       new Part(
-                          RigEdit.of(teed).freeId(part.id() + "-tail"),
+                          RigEdit.of(teed).freePart(part.id() + "-tail"),
                           RigEdit.shortened(part.label() + " tail"),
                           part.place(),
                           part.x(),

@@ -4,6 +4,7 @@ import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Event;
@@ -20,7 +21,7 @@ import java.util.List;
  * @param siphons whether an overflow siphoned
  * @param watched how long it was watched (s): one that gurgles on is left after a while
  */
-public record BrimFull(String tank, double lost, boolean siphons, double watched) {
+public record BrimFull(PartId tank, double lost, boolean siphons, double watched) {
 
   private static final double HOURS = 6 * 3600;
 

@@ -7,7 +7,9 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -52,14 +54,14 @@ public record DrainedTank(TankPort through, double seconds, double first, double
    *
    * @throws Refusal when it has neither
    */
-  public static DrainedTank of(Network network, State state, String tank, DrainLine line) {
+  public static DrainedTank of(Network network, State state, PartId tank, DrainLine line) {
     Part part = network.rig().part(tank);
     TankPort port = opening(part);
     Rig bench = bench(network, part, port, line);
     State start =
         new State(bench.atRest(), Map.of(part.id(), state.volume(part.id())), state.slope());
     Simulation run = Simulation.start(Network.of(bench), start);
-    double first = run.moment().flows().end("bench-end");
+    double first = run.moment().flows().end(PartId.of("bench-end"));
     double seconds = emptied(run);
     return new DrainedTank(port, seconds, first, run.moment().state().volume(part.id()));
   }
@@ -105,23 +107,31 @@ public record DrainedTank(TankPort through, double seconds, double first, double
             whole.places(),
             List.of(
                 alone,
-                end("bench-end", part, end, OpenEnd.Role.DRAIN),
-                end("bench-air", part, air, OpenEnd.Role.VENT)),
+                end(PartId.of("bench-end"), part, end, OpenEnd.Role.DRAIN),
+                end(PartId.of("bench-air"), part, air, OpenEnd.Role.VENT)),
             List.of());
     Line drain =
-        line("bench-drain", alone.port(port.id()), "bench-end", line.bore(), line.length());
-    Line venting = line("bench-vent-line", alone.port(vent.id()), "bench-air", 0.02, 0.3);
+        line(
+            LineId.of("bench-drain"),
+            alone.port(port.id()),
+            PartId.of("bench-end"),
+            line.bore(),
+            line.length());
+    Line venting =
+        line(
+            LineId.of("bench-vent-line"), alone.port(vent.id()), PartId.of("bench-air"), 0.02, 0.3);
     return RigEdit.of(RigEdit.of(rig).connect(drain)).connect(venting);
   }
 
-  private static Part end(String id, Part beside, double height, OpenEnd.Role role) {
-    return new Part(id, id, beside.place(), beside.x(), beside.y(), height, 0, new OpenEnd(role));
+  private static Part end(PartId id, Part beside, double height, OpenEnd.Role role) {
+    return new Part(
+        id, id.value(), beside.place(), beside.x(), beside.y(), height, 0, new OpenEnd(role));
   }
 
-  private static Line line(String id, PortRef from, String end, double bore, double length) {
+  private static Line line(LineId id, PortRef from, PartId end, double bore, double length) {
     return new Line(
         id,
-        id,
+        id.value(),
         from,
         new PortRef(end, "in"),
         bore,

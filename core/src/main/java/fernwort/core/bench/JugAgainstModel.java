@@ -8,6 +8,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.TimedJug;
 import java.util.Optional;
@@ -45,7 +46,7 @@ public record JugAgainstModel(
    * Holds a timed jug against the model: the handles as they stand, this fixture alone opened cold,
    * supply pumps on.
    */
-  public static JugAgainstModel of(Network network, State state, String fixture, TimedJug timed) {
+  public static JugAgainstModel of(Network network, State state, PartId fixture, TimedJug timed) {
     Flows flows = Hydraulics.of(network).solve(alone(network, state, fixture));
     double expected = flows.fixture(fixture);
     return new JugAgainstModel(
@@ -78,7 +79,7 @@ public record JugAgainstModel(
   }
 
   /** Returns a state with one fixture alone open, cold, and the supply pumps on. */
-  public static State alone(Network network, State from, String fixture) {
+  public static State alone(Network network, State from, PartId fixture) {
     State state = from;
     for (Part part : network.rig().parts()) {
       if (part.kind() instanceof Tap tap) {

@@ -4,6 +4,7 @@ import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -32,9 +33,9 @@ final class Facts {
   private final GaugeDoubt gauges;
   private final List<Part> tanks;
   private final List<Fact> facts = new ArrayList<>();
-  private final Map<String, Fact.Seen> last = new HashMap<>();
-  private final Map<String, Double> fulls = new HashMap<>();
-  private final Set<String> read = new HashSet<>();
+  private final Map<PartId, Fact.Seen> last = new HashMap<>();
+  private final Map<PartId, Double> fulls = new HashMap<>();
+  private final Set<PartId> read = new HashSet<>();
 
   /** When somebody looked last. */
   private double looked = Double.NaN;
@@ -178,7 +179,7 @@ final class Facts {
     }
   }
 
-  private Optional<Part> tank(String id) {
+  private Optional<Part> tank(PartId id) {
     return tanks.stream().filter(t -> t.id().equals(id)).findFirst();
   }
 

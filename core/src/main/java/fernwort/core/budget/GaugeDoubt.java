@@ -5,6 +5,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.Arrays;
@@ -44,8 +45,8 @@ final class GaugeDoubt {
   private static final int LEVELS = 100;
 
   private final Network network;
-  private final Map<String, double[]> sticks = new HashMap<>();
-  private final Map<String, double[]> steps = new HashMap<>();
+  private final Map<PartId, double[]> sticks = new HashMap<>();
+  private final Map<PartId, double[]> steps = new HashMap<>();
 
   GaugeDoubt(Network network) {
     this.network = network;
@@ -100,7 +101,7 @@ final class GaugeDoubt {
   }
 
   /** What a reading of some steps is taken to hold, the one nearest to a volume (m³). */
-  private double nearestStep(String tank, TankRoom room, Gauge gauge, double volume) {
+  private double nearestStep(PartId tank, TankRoom room, Gauge gauge, double volume) {
     double[] shown =
         steps.computeIfAbsent(
             tank,
@@ -125,7 +126,7 @@ final class GaugeDoubt {
   }
 
   /** What a few millimetres on a stick are at some level (m³). */
-  private double stick(String tank, TankRoom room, double volume) {
+  private double stick(PartId tank, TankRoom room, double volume) {
     double[] known =
         sticks.computeIfAbsent(
             tank,

@@ -5,6 +5,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -44,7 +45,7 @@ public final class DemoLog {
   private final Instant end;
   private final Random random;
   private final List<Entry> entries = new ArrayList<>();
-  private final Map<String, Double> holds = new HashMap<>();
+  private final Map<PartId, Double> holds = new HashMap<>();
   private int people = 2;
 
   private DemoLog(DemoRig demo, Network network, Instant end) {

@@ -1,5 +1,6 @@
 package fernwort.core.demo;
 
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -17,7 +18,7 @@ import java.util.TreeMap;
  * @param litres what the tanks hold, in litres by tank id
  */
 public record DemoRig(
-    String id, Rig rig, Map<String, String> positions, Map<String, Double> litres) {
+    String id, Rig rig, Map<PartId, String> positions, Map<PartId, Double> litres) {
 
   private static final List<DemoRig> ALL =
       ExampleFile.list("rigs/as-left.json", AsLeft.class).stream().map(AsLeft::demo).toList();
@@ -28,7 +29,7 @@ public record DemoRig(
   }
 
   /** A demo rig without its rig, as the file lists it. */
-  private record AsLeft(String id, Map<String, String> positions, Map<String, Double> litres) {
+  private record AsLeft(String id, Map<PartId, String> positions, Map<PartId, Double> litres) {
     private DemoRig demo() {
       return new DemoRig(id, ExampleFile.rig("rigs/" + id + ".json"), positions, litres);
     }
@@ -51,10 +52,10 @@ public record DemoRig(
   /** Returns the state its people left it in, on level ground. */
   public State state() {
     Setting setting = rig.atRest();
-    for (Map.Entry<String, String> turned : positions.entrySet()) {
+    for (Map.Entry<PartId, String> turned : positions.entrySet()) {
       setting = setting.with(turned.getKey(), turned.getValue());
     }
-    Map<String, Double> volumes = new TreeMap<>();
+    Map<PartId, Double> volumes = new TreeMap<>();
     litres.forEach((tank, amount) -> volumes.put(tank, amount / 1000));
     return new State(setting, volumes, Slope.LEVEL);
   }

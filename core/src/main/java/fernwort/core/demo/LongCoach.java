@@ -16,6 +16,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Vehicle;
 import java.util.HashMap;
@@ -46,8 +47,8 @@ public final class LongCoach {
   public static DemoRig of(int sections) {
     RigBuilder rig =
         RigBuilder.named("Long coach " + sections * PARTS_PER_SECTION).vehicle(vehicle(sections));
-    Map<String, String> positions = new HashMap<>();
-    Map<String, Double> litres = new HashMap<>();
+    Map<PartId, String> positions = new HashMap<>();
+    Map<PartId, Double> litres = new HashMap<>();
     for (int i = 1; i <= sections; i++) {
       Section section = new Section(rig, i, sections);
       section.supply();
@@ -76,8 +77,8 @@ public final class LongCoach {
   /** One section under construction; part ids carry its number. */
   private record Section(RigBuilder rig, int number, int sections) {
 
-    private String id(String name) {
-      return name + "-" + number;
+    private PartId id(String name) {
+      return PartId.of(name + "-" + number);
     }
 
     private double x(double along) {
@@ -85,11 +86,11 @@ public final class LongCoach {
     }
 
     private void part(String name, String label, double along, double height, Kind kind) {
-      rig.part(id(name), label + " " + number, x(along), 0.4, height, kind);
+      rig.part(id(name).value(), label + " " + number, x(along), 0.4, height, kind);
     }
 
     private void place(String name, String label, double along, double height) {
-      rig.place(id(name), label + " " + number, "open the hatch", x(along), 0.5, height);
+      rig.place(id(name).value(), label + " " + number, "open the hatch", x(along), 0.5, height);
     }
 
     private void line(String ends, double bore) {
@@ -211,7 +212,7 @@ public final class LongCoach {
       }
     }
 
-    void leave(Map<String, String> positions, Map<String, Double> litres) {
+    void leave(Map<PartId, String> positions, Map<PartId, Double> litres) {
       positions.put(id("feed"), "open");
       positions.put(id("pump"), "on");
       positions.put(id("heat"), "open");

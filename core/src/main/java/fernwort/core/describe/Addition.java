@@ -7,8 +7,10 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -35,13 +37,13 @@ public record Addition(
   public sealed interface Where {}
 
   /** At a line. */
-  public record OnLine(String line) implements Where {}
+  public record OnLine(LineId line) implements Where {}
 
   /** At a port that is free. */
   public record OnPort(PortRef port) implements Where {}
 
   /** Into a place. */
-  public record InPlace(String place) implements Where {}
+  public record InPlace(PlaceId place) implements Where {}
 
   /** What a line is longer than the way along, across and up: bends and what is left over (m). */
   public static final double SLACK = 0.15;
@@ -110,10 +112,10 @@ public record Addition(
         made(rig, place.id(), new Point(place.x(), place.y(), place.z())));
   }
 
-  private Part made(Rig rig, String place, Point at) {
+  private Part made(Rig rig, PlaceId place, Point at) {
     String called = name.isBlank() ? what.label() : name.strip();
     return new Part(
-        RigEdit.of(rig).freeId(called),
+        RigEdit.of(rig).freePart(called),
         called,
         place,
         at.x(),

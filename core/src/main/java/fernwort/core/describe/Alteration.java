@@ -3,7 +3,9 @@ package fernwort.core.describe;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -88,7 +90,7 @@ public sealed interface Alteration {
   }
 
   /** A tank stands on other supports. */
-  record Supported(String tank, List<TankSupport> supports) implements Alteration {
+  record Supported(PartId tank, List<TankSupport> supports) implements Alteration {
     public Supported {
       supports = List.copyOf(supports);
     }
@@ -159,7 +161,7 @@ public sealed interface Alteration {
   }
 
   /** A part is taken out. */
-  record PartTakenOut(String part) implements Alteration {
+  record PartTakenOut(PartId part) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).remove(part);
@@ -179,7 +181,7 @@ public sealed interface Alteration {
    * @param in its port towards the line's first end
    * @param out its port towards the line's second end
    */
-  record PartPutIn(String line, Part part, String in, String out) implements Alteration {
+  record PartPutIn(LineId line, Part part, String in, String out) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).insert(line, part, in, out);
@@ -199,7 +201,7 @@ public sealed interface Alteration {
    * @param port its port
    * @param length length of the branch (m)
    */
-  record PartTeedOff(String line, Part part, String port, double length) implements Alteration {
+  record PartTeedOff(LineId line, Part part, String port, double length) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).teeOff(line, part, port, length);
@@ -245,7 +247,7 @@ public sealed interface Alteration {
     public static PortsJoined of(Rig rig, PortRef from, PortRef to, double bore, double length) {
       return new PortsJoined(
           new Line(
-              RigEdit.of(rig).freeId(from.part() + "-" + to.part()),
+              RigEdit.of(rig).freeLine(from.part() + "-" + to.part()),
               RigEdit.shortened(
                   rig.part(from.part()).label() + " to " + rig.part(to.part()).label()),
               from,
@@ -282,7 +284,7 @@ public sealed interface Alteration {
   }
 
   /** A line is taken off; its parts stay. */
-  record LineTakenOff(String line) implements Alteration {
+  record LineTakenOff(LineId line) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).disconnect(line);

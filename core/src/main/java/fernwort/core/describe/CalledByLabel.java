@@ -3,6 +3,7 @@ package fernwort.core.describe;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Problem;
@@ -42,8 +43,8 @@ public final class CalledByLabel {
   }
 
   private static <T> Map<String, String> labels(
-      List<T> all, Function<T, String> id, Function<T, String> label) {
-    return all.stream().collect(Collectors.toMap(id, label));
+      List<T> all, Function<T, ?> id, Function<T, String> label) {
+    return all.stream().collect(Collectors.toMap(t -> id.apply(t).toString(), label));
   }
 
   /** Returns the same faults, with what they name called as in a rig, before the change. */
@@ -58,15 +59,15 @@ public final class CalledByLabel {
   private String said(String words) {
     Matcher position = POSITION.matcher(words);
     if (position.matches() && parts.containsKey(position.group(1))) {
-      String part = position.group(1);
-      return "“%s”, %s".formatted(parts.get(part), position(part, position.group(2)));
+      PartId part = PartId.of(position.group(1));
+      return "“%s”, %s".formatted(parts.get(part.value()), position(part, position.group(2)));
     }
     String ports = PORT.matcher(words).replaceAll(this::port);
     return ID.matcher(ports).replaceAll(this::called);
   }
 
   /** A position of a handle by how it looks; one that is new has only its number in the form. */
-  private String position(String part, String id) {
+  private String position(PartId part, String id) {
     return rig.part(part).kind().positions().stream()
         .filter(p -> p.id().equals(id))
         .map(p -> Says.WHEN_IT.filled(p.words()))
@@ -75,8 +76,8 @@ public final class CalledByLabel {
   }
 
   private String port(MatchResult found) {
-    String part = found.group(1);
-    return parts.containsKey(part)
+    PartId part = PartId.of(found.group(1));
+    return parts.containsKey(part.value())
         ? Matcher.quoteReplacement(PortNames.of(rig).at(new PortRef(part, found.group(2))))
         : found.group();
   }

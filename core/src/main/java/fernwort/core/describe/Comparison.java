@@ -1,5 +1,6 @@
 package fernwort.core.describe;
 
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -37,13 +38,13 @@ public record Comparison(
         differing(first.lines(), second.lines(), Line::id));
   }
 
-  private static <T> List<T> without(List<T> all, List<T> others, Function<T, String> id) {
-    Map<String, T> known = others.stream().collect(Collectors.toMap(id, Function.identity()));
+  private static <T> List<T> without(List<T> all, List<T> others, Function<T, ElementId> id) {
+    Map<ElementId, T> known = others.stream().collect(Collectors.toMap(id, Function.identity()));
     return all.stream().filter(t -> !known.containsKey(id.apply(t))).toList();
   }
 
-  private static <T> List<T> differing(List<T> first, List<T> second, Function<T, String> id) {
-    Map<String, T> known = first.stream().collect(Collectors.toMap(id, Function.identity()));
+  private static <T> List<T> differing(List<T> first, List<T> second, Function<T, ElementId> id) {
+    Map<ElementId, T> known = first.stream().collect(Collectors.toMap(id, Function.identity()));
     return second.stream()
         .filter(t -> known.containsKey(id.apply(t)) && !t.equals(known.get(id.apply(t))))
         .toList();

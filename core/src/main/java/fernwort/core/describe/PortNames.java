@@ -4,6 +4,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayDeque;
@@ -56,11 +57,11 @@ public final class PortNames {
   }
 
   /** What is met from a port: the ports of ends, and the parts that are named for want of any. */
-  private record Found(List<PortRef> ends, List<String> stubs) {}
+  private record Found(List<PortRef> ends, List<PartId> stubs) {}
 
   private Found search(PortRef port) {
     Found found = new Found(new ArrayList<>(), new ArrayList<>());
-    Set<String> seen = new HashSet<>(Set.of(port.part()));
+    Set<PartId> seen = new HashSet<>(Set.of(port.part()));
     ArrayDeque<PortRef> from = new ArrayDeque<>(List.of(port));
     while (!from.isEmpty()) {
       PortRef at = from.removeFirst();

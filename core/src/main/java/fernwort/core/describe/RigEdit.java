@@ -5,8 +5,11 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
@@ -50,12 +53,12 @@ public final class RigEdit {
    * @param out its port towards the line's second end
    * @throws Refusal when the part has no such ports
    */
-  public Rig insert(String line, Part part, String in, String out) {
+  public Rig insert(LineId line, Part part, String in, String out) {
     return insert(line, part, in, out, line(line).length() / 2);
   }
 
   /** Puts a part into a line at some distance from its first end (m). */
-  private Rig insert(String line, Part part, String in, String out, double along) {
+  private Rig insert(LineId line, Part part, String in, String out, double along) {
     Line old = line(line);
     needPort(part, in);
     needPort(part, out);
@@ -74,7 +77,7 @@ public final class RigEdit {
             old.insulation());
     Line after =
         new Line(
-            freeId(old.id()),
+            freeLine(old.id().value()),
             shortened(old.label() + " on"),
             part.port(out),
             old.to(),
@@ -109,7 +112,7 @@ public final class RigEdit {
    *
    * @throws Refusal when more than two lines meet in it, naming what is joined
    */
-  public Rig remove(String id) {
+  public Rig remove(PartId id) {
     Part part = rig.part(id);
     List<Line> joined = linesAt(id);
     if (joined.size() > 2 || joined.size() == 2 && part.kind().is(Purpose.HOLDS)) {
@@ -165,12 +168,12 @@ public final class RigEdit {
    * @param port its port
    * @param length length of the branch (m)
    */
-  public Rig teeOff(String line, Part part, String port, double length) {
+  public Rig teeOff(LineId line, Part part, String port, double length) {
     return teeOff(line, part, port, length, middle(line));
   }
 
   /** Returns where the middle of a line passes. */
-  public ProfilePoint middle(String line) {
+  public ProfilePoint middle(LineId line) {
     Line found = line(line);
     double half = found.length() / 2;
     return new ProfilePoint(half, LineCourse.of(rig, found).heightAt(half));
@@ -185,17 +188,18 @@ public final class RigEdit {
    * @param length length of the branch (m)
    * @param at where the tee is from then on: at a height that the line does not pass it is led over
    */
-  public Rig teeOff(String line, Part part, String port, double length, ProfilePoint at) {
+  public Rig teeOff(LineId line, Part part, String port, double length, ProfilePoint at) {
     Line old = line(line);
     needPort(part, port);
     Part near = rig.part(old.from().part());
     Part tee =
-        new Part(freeId("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Tee());
+        new Part(
+            freePart("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Tee());
     Rig withTee = insert(line, tee, "a", "b", at.along());
     RigEdit next = of(withTee);
     Line branch =
         new Line(
-            next.freeId("to-" + part.id()),
+            next.freeLine("to-" + part.id()),
             shortened("To " + part.label()),
             tee.port("c"),
             part.port(port),
@@ -220,7 +224,7 @@ public final class RigEdit {
     RigEdit next = of(add(part));
     return next.connect(
         new Line(
-            next.freeId(part.id() + "-line"),
+            next.freeLine(part.id() + "-line"),
             shortened("To " + part.label()),
             to,
             part.port(port),
@@ -242,13 +246,13 @@ public final class RigEdit {
   }
 
   /** Takes a line off; its parts stay. */
-  public Rig disconnect(String line) {
+  public Rig disconnect(LineId line) {
     line(line);
     return with(rig.parts(), rig.lines().stream().filter(l -> !l.id().equals(line)).toList());
   }
 
   /** Changes a part; its id stays. */
-  public Rig change(String id, UnaryOperator<Part> how) {
+  public Rig change(PartId id, UnaryOperator<Part> how) {
     rig.part(id);
     return with(
         rig.parts().stream().map(p -> p.id().equals(id) ? how.apply(p) : p).toList(), rig.lines());
@@ -268,7 +272,7 @@ public final class RigEdit {
   }
 
   /** Changes a line; its id stays. */
-  public Rig changeLine(String id, UnaryOperator<Line> how) {
+  public Rig changeLine(LineId id, UnaryOperator<Line> how) {
     line(id);
     return with(
         rig.parts(), rig.lines().stream().map(l -> l.id().equals(id) ? how.apply(l) : l).toList());
@@ -280,7 +284,7 @@ public final class RigEdit {
    *
    * @param height height above the ground (m)
    */
-  public Rig move(String id, String place, double height) {
+  public Rig move(PartId id, PlaceId place, double height) {
     Place to = rig.place(place);
     return change(
         id,
@@ -318,7 +322,7 @@ public final class RigEdit {
    *
    * @throws Refusal when a part is in it, naming it
    */
-  public Rig removePlace(String id) {
+  public Rig removePlace(PlaceId id) {
     rig.parts().stream()
         .filter(p -> p.place().equals(id))
         .findFirst()
@@ -338,22 +342,19 @@ public final class RigEdit {
    *
    * @throws Refusal when there is none
    */
-  public Line line(String id) {
-    return rig.lines().stream()
-        .filter(l -> l.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_LINE_CHECK.with(id)));
+  public Line line(LineId id) {
+    return rig.line(id);
   }
 
   /** Returns the lines at a part. */
-  public List<Line> linesAt(String part) {
+  public List<Line> linesAt(PartId part) {
     return rig.lines().stream()
         .filter(l -> l.from().part().equals(part) || l.to().part().equals(part))
         .toList();
   }
 
   /** Returns the ports of a part that no line is joined to. */
-  public List<String> freePorts(String part) {
+  public List<String> freePorts(PartId part) {
     Set<PortRef> used = rig.linesByPort().keySet();
     Part found = rig.part(part);
     return found.kind().ports().stream().filter(p -> !used.contains(found.port(p))).toList();
@@ -362,10 +363,20 @@ public final class RigEdit {
   /** Returns an id made from a text that neither part, line nor place of the rig has yet. */
   public String freeId(String text) {
     Set<String> taken = new HashSet<>();
-    rig.parts().forEach(p -> taken.add(p.id()));
-    rig.lines().forEach(l -> taken.add(l.id()));
-    rig.places().forEach(p -> taken.add(p.id()));
+    rig.parts().forEach(p -> taken.add(p.id().value()));
+    rig.lines().forEach(l -> taken.add(l.id().value()));
+    rig.places().forEach(p -> taken.add(p.id().value()));
     return freeId(text, taken);
+  }
+
+  /** Returns such an id for a part. */
+  public PartId freePart(String text) {
+    return PartId.of(freeId(text));
+  }
+
+  /** Returns such an id for a line. */
+  public LineId freeLine(String text) {
+    return LineId.of(freeId(text));
   }
 
   /** Returns an id made from a text that is not among some others. */

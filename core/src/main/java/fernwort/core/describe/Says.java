@@ -114,7 +114,6 @@ enum Says implements Phrase {
   // RigEdit: one rig under change.
   IS_NEEDED_BY_REMOVE_ITS_LINES("{} is needed by {}; remove its lines first"),
   IS_IN_MOVE_IT_TO_ANOTHER_PLACE("{} is in {}; move it to another place first"),
-  THE_RIG_HAS_NO_LINE_CHECK("The rig has no line \"{}\"; check its id"),
   HAS_NO_PORT_IT_HAS("{} has no port \"{}\"; it has {}"),
 
   // TankResize: a tank of other sizes: what becomes of its openings, and how large it is for so

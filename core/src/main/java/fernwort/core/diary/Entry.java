@@ -1,5 +1,6 @@
 package fernwort.core.diary;
 
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -49,8 +50,8 @@ public record Entry(String id, Instant at, What what) {
     Kind kind();
 
     /** Returns the id of the tank or part it is about; empty for none. */
-    default String part() {
-      return "";
+    default PartId part() {
+      return PartId.NONE;
     }
 
     /** Returns what was written beside it; empty for nothing. */
@@ -75,7 +76,7 @@ public record Entry(String id, Instant at, What what) {
    * @param shown the reading as it was given, such as "62 %"
    * @param reckoned whether nobody looked, and it was reckoned
    */
-  public record Reading(String tank, double volume, String shown, boolean reckoned, String note)
+  public record Reading(PartId tank, double volume, String shown, boolean reckoned, String note)
       implements What {
     public Reading {
       check(Says.THE_READING.text(), volume);
@@ -97,7 +98,7 @@ public record Entry(String id, Instant at, What what) {
     }
 
     @Override
-    public String part() {
+    public PartId part() {
       return tank;
     }
   }
@@ -124,7 +125,7 @@ public record Entry(String id, Instant at, What what) {
    * @param doubtful whether the water is not to be trusted
    */
   public record Fill(
-      String tank, Optional<Double> volume, Bought bought, boolean doubtful, String note)
+      PartId tank, Optional<Double> volume, Bought bought, boolean doubtful, String note)
       implements Supply {
     public Fill {
       volume.ifPresent(v -> check(Says.THE_FILL.text(), v));
@@ -141,13 +142,13 @@ public record Entry(String id, Instant at, What what) {
     }
 
     @Override
-    public String part() {
+    public PartId part() {
       return tank;
     }
   }
 
   /** A tank was dumped: all that runs out, or so much (m³). */
-  public record Dump(String tank, Optional<Double> volume, String note) implements What {
+  public record Dump(PartId tank, Optional<Double> volume, String note) implements What {
     public Dump {
       volume.ifPresent(v -> check(Says.THE_DUMP.text(), v));
     }
@@ -158,7 +159,7 @@ public record Entry(String id, Instant at, What what) {
     }
 
     @Override
-    public String part() {
+    public PartId part() {
       return tank;
     }
   }
@@ -169,7 +170,7 @@ public record Entry(String id, Instant at, What what) {
    * @param volume all of it (m³)
    * @param trips how many times somebody went
    */
-  public record Haul(String tank, double volume, int trips, Bought bought, String note)
+  public record Haul(PartId tank, double volume, int trips, Bought bought, String note)
       implements Supply {
     public Haul {
       check(Says.THE_HAUL.text(), volume);
@@ -189,7 +190,7 @@ public record Entry(String id, Instant at, What what) {
     }
 
     @Override
-    public String part() {
+    public PartId part() {
       return tank;
     }
   }
@@ -228,14 +229,14 @@ public record Entry(String id, Instant at, What what) {
   }
 
   /** A tank with its lines was sanitized. */
-  public record Sanitize(String tank, String note) implements What {
+  public record Sanitize(PartId tank, String note) implements What {
     @Override
     public Kind kind() {
       return Kind.SANITIZE;
     }
 
     @Override
-    public String part() {
+    public PartId part() {
       return tank;
     }
   }
@@ -246,7 +247,7 @@ public record Entry(String id, Instant at, What what) {
    * @param part id of the part
    * @param putOff until when it is put off; empty where it was done
    */
-  public record Upkeep(String part, Optional<Instant> putOff, String note) implements What {
+  public record Upkeep(PartId part, Optional<Instant> putOff, String note) implements What {
     @Override
     public Kind kind() {
       return Kind.UPKEEP;

@@ -6,6 +6,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -29,7 +30,7 @@ final class Bodies {
 
   /** Returns the wetness with what the bodies keep; what was dry stays dry. */
   Wetness left() {
-    Map<String, Double> left = new TreeMap<>();
+    Map<PartId, Double> left = new TreeMap<>();
     for (Part part : network.rig().parts()) {
       double before = now.wetness().body(part.id());
       if (before > 0) {

@@ -7,6 +7,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.TankAir;
@@ -49,7 +50,7 @@ public final class DrainRoutes {
     return new DrainRoutes(network, setting, levels);
   }
 
-  private record Step(int vertex, double crest, int moves, Map<String, String> needs) {}
+  private record Step(int vertex, double crest, int moves, Map<PartId, String> needs) {}
 
   /**
    * The best way out of a tank.
@@ -58,7 +59,7 @@ public final class DrainRoutes {
    * @param needs the positions it needs, by part id, in the order the water meets them; parts that
    *     stand right already are not named
    */
-  public record Route(double crest, Map<String, String> needs) {}
+  public record Route(double crest, Map<PartId, String> needs) {}
 
   /** Returns the best way out of a tank, if there is one. */
   public Optional<Route> best(Part tank) {
@@ -77,7 +78,7 @@ public final class DrainRoutes {
         continue;
       }
       settled[step.vertex()] = true;
-      Optional<Map<String, String>> out = leaves(step);
+      Optional<Map<PartId, String>> out = leaves(step);
       if (out.isPresent()) {
         return Optional.of(new Route(step.crest(), out.get()));
       }
@@ -87,7 +88,7 @@ public final class DrainRoutes {
   }
 
   /** The needs of the way including its end, when water can leave at this port. */
-  private Optional<Map<String, String>> leaves(Step step) {
+  private Optional<Map<PartId, String>> leaves(Step step) {
     Part part = network.part(step.vertex());
     if (!isPort(part, step.vertex())) {
       return Optional.empty();
@@ -140,7 +141,7 @@ public final class DrainRoutes {
   }
 
   private void spread(
-      Step step, Map<String, String> needs, OpenGraph graph, PriorityQueue<Step> queue) {
+      Step step, Map<PartId, String> needs, OpenGraph graph, PriorityQueue<Step> queue) {
     for (int e = graph.first(step.vertex()); e >= 0; e = graph.next(e)) {
       if (graph.line(e) < 0 && graph.law(e) != Link.Law.DRIVE) {
         int u = graph.to(e);
@@ -149,7 +150,7 @@ public final class DrainRoutes {
     }
   }
 
-  private Optional<Map<String, String>> need(Step step, Part part, String position) {
+  private Optional<Map<PartId, String>> need(Step step, Part part, String position) {
     String wanted = step.needs().get(part.id());
     if (wanted != null) {
       return wanted.equals(position) ? Optional.of(step.needs()) : Optional.empty();
@@ -157,14 +158,14 @@ public final class DrainRoutes {
     if (setting.of(part.id()).equals(position)) {
       return Optional.of(step.needs());
     }
-    Map<String, String> needs = new LinkedHashMap<>(step.needs());
+    Map<PartId, String> needs = new LinkedHashMap<>(step.needs());
     needs.put(part.id(), position);
     return Optional.of(needs);
   }
 
   /** Returns the handles whose single turn would let air into a tank, as part and position. */
-  public List<Map.Entry<String, String>> airGivers(Part tank) {
-    List<Map.Entry<String, String>> givers = new ArrayList<>();
+  public List<Map.Entry<PartId, String>> airGivers(Part tank) {
+    List<Map.Entry<PartId, String>> givers = new ArrayList<>();
     for (Part part : network.rig().handles().toList()) {
       if (part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.INLET)) {
         continue;

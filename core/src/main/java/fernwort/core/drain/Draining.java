@@ -3,6 +3,8 @@ package fernwort.core.drain;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -61,7 +63,7 @@ public final class Draining {
       }
       GravityDrainage leaving = new GravityDrainage(passages);
       // A body runs dry with the column that leads through it, not after it.
-      Map<String, Double> bodies =
+      Map<PartId, Double> bodies =
           new Bodies(network, now, levels, passages, leaving).left().bodies();
       Wetness left = new Wetness(linesRun(passages, leaving), bodies);
       if (left.equals(now.wetness())) {
@@ -74,9 +76,9 @@ public final class Draining {
   }
 
   private boolean tanksRun(Passages passages) {
-    Map<String, Double> left = new TankRun(network, now, levels, passages).left();
+    Map<PartId, Double> left = new TankRun(network, now, levels, passages).left();
     boolean ran = false;
-    for (Map.Entry<String, Double> tank : left.entrySet()) {
+    for (Map.Entry<PartId, Double> tank : left.entrySet()) {
       if (tank.getValue() < now.state().volume(tank.getKey()) - SLIVER) {
         now = now.withVolume(tank.getKey(), tank.getValue());
         ran = true;
@@ -85,10 +87,10 @@ public final class Draining {
     return ran;
   }
 
-  private Map<String, List<Stretch>> linesRun(Passages passages, GravityDrainage leaving) {
+  private Map<LineId, List<Stretch>> linesRun(Passages passages, GravityDrainage leaving) {
     double[] heights = heights(passages, leaving);
     List<Line> lines = network.rig().lines();
-    Map<String, List<Stretch>> stretches = new TreeMap<>();
+    Map<LineId, List<Stretch>> stretches = new TreeMap<>();
     for (Passages.Piece piece : passages.pieces()) {
       if (piece.wet()) {
         Stretch stays = stays(passages, leaving, heights, piece);

@@ -8,7 +8,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -31,18 +33,18 @@ public final class Filled {
   public static Wintering of(Network network, State state) {
     Rig rig = network.rig();
     Levels levels = Levels.of(network, state);
-    Set<String> dry = new HashSet<>();
+    Set<LineId> dry = new HashSet<>();
     dry.addAll(vents(rig));
     dry.addAll(waste(rig));
     dry.addAll(jugs(rig));
     dry.addAll(behindGray(network, levels));
-    Map<String, List<Stretch>> lines = new TreeMap<>();
+    Map<LineId, List<Stretch>> lines = new TreeMap<>();
     for (Line line : rig.lines()) {
       if (!dry.contains(line.id())) {
         lines.put(line.id(), List.of(new Stretch(0, line.length())));
       }
     }
-    Map<String, Double> bodies = new TreeMap<>();
+    Map<PartId, Double> bodies = new TreeMap<>();
     for (Part part : rig.parts()) {
       if (part.volume() > 0) {
         bodies.put(part.id(), part.volume());
@@ -51,7 +53,7 @@ public final class Filled {
     return new Wintering(state, Map.of(), new Wetness(lines, bodies), Map.of());
   }
 
-  private static Set<String> vents(Rig rig) {
+  private static Set<LineId> vents(Rig rig) {
     List<PortRef> from = new ArrayList<>();
     for (Part part : rig.parts()) {
       part.kind().tankPorts().stream()
@@ -65,7 +67,7 @@ public final class Filled {
   }
 
   /** What a jug is poured through is put away with it. */
-  private static Set<String> jugs(Rig rig) {
+  private static Set<LineId> jugs(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
             .filter(p -> p.kind().is(Purpose.CARRIED))
@@ -74,7 +76,7 @@ public final class Filled {
     return new Walk(rig, p -> false).lines(from);
   }
 
-  private static Set<String> waste(Rig rig) {
+  private static Set<LineId> waste(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
             .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"))
@@ -90,7 +92,7 @@ public final class Filled {
         || part.kind().is(Purpose.STRAINS);
   }
 
-  private static Set<String> behindGray(Network network, Levels levels) {
+  private static Set<LineId> behindGray(Network network, Levels levels) {
     List<PortRef> from = new ArrayList<>();
     for (Part part : network.tanks()) {
       Tank tank = (Tank) part.kind();

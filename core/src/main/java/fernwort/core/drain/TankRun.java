@@ -5,6 +5,7 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;
@@ -51,8 +52,8 @@ final class TankRun {
   }
 
   /** Returns what stays in each tank that holds water and breathes, by its id (m³). */
-  Map<String, Double> left() {
-    Map<String, Double> left = new TreeMap<>();
+  Map<PartId, Double> left() {
+    Map<PartId, Double> left = new TreeMap<>();
     for (int i = 0; i < network.tanks().size(); i++) {
       Part tank = network.tanks().get(i);
       int[] ports = network.tankVertices(i);

@@ -1,6 +1,8 @@
 package fernwort.core.drain;
 
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -11,7 +13,7 @@ import java.util.TreeMap;
  * @param lines the stretches of each line that are full of water, by line id, in order
  * @param bodies the water in each part's own body, by part id (m³)
  */
-public record Wetness(Map<String, List<Stretch>> lines, Map<String, Double> bodies) {
+public record Wetness(Map<LineId, List<Stretch>> lines, Map<PartId, Double> bodies) {
 
   /** Nothing is wet. */
   public static final Wetness DRY = new Wetness(Map.of(), Map.of());
@@ -33,20 +35,20 @@ public record Wetness(Map<String, List<Stretch>> lines, Map<String, Double> bodi
   }
 
   /** Returns the water in the body of a part (m³). */
-  public double body(String part) {
+  public double body(PartId part) {
     return bodies.getOrDefault(part, 0.0);
   }
 
   /** Returns this wetness with other stretches in one line. */
-  public Wetness with(String line, List<Stretch> stretches) {
-    Map<String, List<Stretch>> changed = new TreeMap<>(lines);
+  public Wetness with(LineId line, List<Stretch> stretches) {
+    Map<LineId, List<Stretch>> changed = new TreeMap<>(lines);
     changed.put(line, List.copyOf(stretches));
     return new Wetness(changed, bodies);
   }
 
   /** Returns this wetness with other water (m³) in one body. */
-  public Wetness withBody(String part, double volume) {
-    Map<String, Double> changed = new TreeMap<>(bodies);
+  public Wetness withBody(PartId part, double volume) {
+    Map<PartId, Double> changed = new TreeMap<>(bodies);
     changed.put(part, volume);
     return new Wetness(lines, changed);
   }

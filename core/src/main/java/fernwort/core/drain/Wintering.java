@@ -4,8 +4,11 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -27,7 +30,7 @@ import java.util.stream.Stream;
  * @param glycol share of glycol in it by line and part id (0 to 1); none where nothing is named
  */
 public record Wintering(
-    State state, Map<String, String> service, Wetness wetness, Map<String, Double> glycol) {
+    State state, Map<PartId, String> service, Wetness wetness, Map<ElementId, Double> glycol) {
 
   /** Less than this is nothing (m³). */
   private static final double NOTHING = 1e-7;
@@ -38,12 +41,12 @@ public record Wintering(
   }
 
   /** Returns how strong the antifreeze in a line or body is (0 to 1). */
-  public double strength(String id) {
+  public double strength(ElementId id) {
     return glycol.getOrDefault(id, 0.0);
   }
 
   /** Returns this with other antifreeze in lines and bodies. */
-  public Wintering withGlycol(Map<String, Double> changed) {
+  public Wintering withGlycol(Map<ElementId, Double> changed) {
     return new Wintering(state, service, wetness, changed);
   }
 
@@ -57,9 +60,9 @@ public record Wintering(
    *
    * @throws Refusal when the part cannot be so
    */
-  public Wintering with(Rig rig, String partId, String position) {
+  public Wintering with(Rig rig, PartId partId, String position) {
     Part part = rig.part(partId);
-    Map<String, String> off = new TreeMap<>(service);
+    Map<PartId, String> off = new TreeMap<>(service);
     if (named(part.kind().positions().stream(), position).isPresent()) {
       if (part.kind().is(Purpose.TURNS)) {
         off.remove(partId);
@@ -93,14 +96,14 @@ public record Wintering(
   /** Returns what its lines and bodies lack before water passes them as in use. */
   public Dry dry(Network network) {
     Wetness full = Filled.of(network, state).wetness();
-    Map<String, Double> lines = new TreeMap<>();
+    Map<LineId, Double> lines = new TreeMap<>();
     for (Line line : network.rig().lines()) {
       double lacks = full.volume(line) - wetness.volume(line);
       if (lacks > NOTHING) {
         lines.put(line.id(), lacks);
       }
     }
-    Map<String, Double> bodies = new TreeMap<>();
+    Map<PartId, Double> bodies = new TreeMap<>();
     for (Part part : network.rig().parts()) {
       // A tee of vents or wastes stands among lines that are dry in use, too.
       boolean supplied =
@@ -129,7 +132,7 @@ public record Wintering(
   }
 
   /** Returns this with other water (m³) in one tank. */
-  public Wintering withVolume(String tank, double volume) {
+  public Wintering withVolume(PartId tank, double volume) {
     return new Wintering(state.withVolume(tank, volume), service, wetness, glycol);
   }
 }

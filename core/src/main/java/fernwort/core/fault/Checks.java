@@ -3,8 +3,10 @@ package fernwort.core.fault;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -71,17 +73,17 @@ final class Checks {
     return checks.all;
   }
 
-  private void add(Look kind, String on, double minutes) {
+  private void add(Look kind, ElementId on, double minutes) {
     add(kind, on, Map.of(), Optional.empty(), minutes);
   }
 
   private void add(
       Look kind,
-      String on,
-      Map<String, String> positions,
+      ElementId on,
+      Map<PartId, String> positions,
       Optional<Double> seconds,
       double minutes) {
-    Map<String, String> otherwise = new TreeMap<>(positions);
+    Map<PartId, String> otherwise = new TreeMap<>(positions);
     all.add(new Check(new Observation(kind, on, "", otherwise, seconds), minutes));
   }
 
@@ -101,7 +103,7 @@ final class Checks {
       if (handle.kind().is(Purpose.TURNS) && !complaint.positions().containsKey(handle.id())) {
         for (Position position : handle.kind().positions()) {
           if (!noted.has(handle.id(), position.id())) {
-            Map<String, String> turned = new TreeMap<>(complaint.positions());
+            Map<PartId, String> turned = new TreeMap<>(complaint.positions());
             turned.put(handle.id(), position.id());
             add(complaint.kind(), complaint.on(), turned, complaint.seconds(), minutes + GLANCE);
           }
@@ -114,13 +116,13 @@ final class Checks {
   private void taps() {
     List<Part> taps =
         rig.parts().stream().filter(p -> p.kind().is(Purpose.USE) && p.hasHandle()).toList();
-    Map<String, String> shut = new TreeMap<>();
+    Map<PartId, String> shut = new TreeMap<>();
     taps.forEach(t -> shut.put(t.id(), t.rest().id()));
     List<Part> pumps = rig.parts().stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();
     for (Part tap : taps) {
       for (Position way : tap.kind().positions()) {
         if (!way.equals(tap.rest()) && !way.id().equals("warm")) {
-          Map<String, String> at = new TreeMap<>(shut);
+          Map<PartId, String> at = new TreeMap<>(shut);
           at.put(tap.id(), way.id());
           add(Look.WATER, tap.id(), at, Optional.empty(), TURN);
           if (way.id().equals("hot")) {
@@ -145,7 +147,7 @@ final class Checks {
 
   private void part(Part part) {
     Kind kind = part.kind();
-    String id = part.id();
+    PartId id = part.id();
     if (kind.is(Purpose.HOLDS)) {
       add(Look.DIP, id, GLANCE);
       add(Look.LEVEL, id, Map.of(), Optional.of(SOON), WAIT);

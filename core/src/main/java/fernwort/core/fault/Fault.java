@@ -1,6 +1,7 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.rig.ElementId;
 import java.util.Optional;
 
 /**
@@ -10,10 +11,10 @@ import java.util.Optional;
  * @param kind what is wrong with it
  * @param position where it really stands, if it stands elsewhere than noted
  */
-public record Fault(String on, FaultKind kind, Optional<String> position) {
+public record Fault(ElementId on, FaultKind kind, Optional<String> position) {
 
   /** A fault that is not about where something stands. */
-  public Fault(String on, FaultKind kind) {
+  public Fault(ElementId on, FaultKind kind) {
     this(on, kind, Optional.empty());
   }
 }

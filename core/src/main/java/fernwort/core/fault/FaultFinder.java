@@ -10,7 +10,9 @@ import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.ways.OpenWays;
@@ -370,7 +372,7 @@ public final class FaultFinder {
       return true;
     }
     State turned = noted;
-    for (Map.Entry<String, String> turn : look.positions().entrySet()) {
+    for (Map.Entry<PartId, String> turn : look.positions().entrySet()) {
       turned = turned.with(turn.getKey(), turn.getValue());
     }
     Set<Warning.Key> before = dangers(noted);
@@ -449,12 +451,13 @@ public final class FaultFinder {
     Observation look = check.look();
     switch (look.kind()) {
       case HANDLE ->
-          rig.part(look.on()).kind().positions().stream()
+          rig.part(look.on().part()).kind().positions().stream()
               .map(Position::id)
               .forEach(p -> means.putIfAbsent(p, List.of()));
       case INSPECT -> {
         means.putIfAbsent(Observation.FINE, List.of());
-        Observation.linesIn(rig, look.on()).forEach(l -> means.putIfAbsent(l.id(), List.of()));
+        Observation.linesIn(rig, look.on())
+            .forEach(l -> means.putIfAbsent(l.id().value(), List.of()));
         rig.parts().stream()
             .filter(p -> p.id().equals(look.on()))
             .flatMap(p -> p.kind().faults().stream())
@@ -508,11 +511,11 @@ public final class FaultFinder {
   }
 
   /** Lines that one part joins, with nothing else at it. */
-  private boolean areNeighbours(String one, String other) {
+  private boolean areNeighbours(ElementId one, ElementId other) {
     return lines(one).anyMatch(l -> lines(other).anyMatch(o -> !l.equals(o) && meet(l, o)));
   }
 
-  private Stream<Line> lines(String id) {
+  private Stream<Line> lines(ElementId id) {
     return rig.lines().stream().filter(l -> l.id().equals(id));
   }
 
@@ -524,7 +527,7 @@ public final class FaultFinder {
 
   /** One look in one state is asked once, whatever was seen, and however its time was said. */
   private static Observation key(State noted, Observation look) {
-    Map<String, String> otherwise = new TreeMap<>(look.positions());
+    Map<PartId, String> otherwise = new TreeMap<>(look.positions());
     otherwise.entrySet().removeIf(e -> noted.setting().has(e.getKey(), e.getValue()));
     double seconds = look.seconds().orElse(0.0);
     boolean late =

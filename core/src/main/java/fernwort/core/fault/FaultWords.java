@@ -2,8 +2,10 @@ package fernwort.core.fault;
 
 import fernwort.core.kind.Position;
 import fernwort.core.kind.fault.FaultKind;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
@@ -30,16 +32,23 @@ public final class FaultWords {
   /** Returns what people call a part, line or place. */
   public String label(String id) {
     return rig.parts().stream()
-        .filter(p -> p.id().equals(id))
+        .filter(p -> p.id().value().equals(id))
         .map(Part::label)
         .findFirst()
-        .or(() -> rig.lines().stream().filter(l -> l.id().equals(id)).map(Line::label).findFirst())
         .or(() ->
-            rig.places().stream().filter(p -> p.id().equals(id)).map(Place::label).findFirst())
+            rig.lines().stream()
+                .filter(l -> l.id().value().equals(id))
+                .map(Line::label)
+                .findFirst())
+        .or(() ->
+            rig.places().stream()
+                .filter(p -> p.id().value().equals(id))
+                .map(Place::label)
+                .findFirst())
         .orElse(id);
   }
 
-  private String position(String part, String position) {
+  private String position(PartId part, String position) {
     return rig.part(part).kind().positions().stream()
         .filter(p -> p.id().equals(position))
         .map(Position::words)
@@ -49,9 +58,9 @@ public final class FaultWords {
 
   /** Returns what is wrong. */
   public Message wrong(Fault fault) {
-    String label = label(fault.on());
+    String label = label(fault.on().value());
     if (fault.kind().isOfPosition()) {
-      String at = position(fault.on(), fault.position().orElse(""));
+      String at = position(fault.on().part(), fault.position().orElse(""));
       return (fault.kind() == FaultKind.MISPLACED ? Says.STANDS_AT : Says.DID_NOT_ARRIVE)
           .with(label, at);
     }
@@ -149,7 +158,7 @@ public final class FaultWords {
 
   /** Returns what to do and look at. */
   public Message ask(Observation look) {
-    String label = label(look.on());
+    String label = label(look.on().value());
     Optional<String> open =
         look.positions().entrySet().stream()
             .filter(e -> !rig.part(e.getKey()).rest().id().equals(e.getValue()))
@@ -184,7 +193,7 @@ public final class FaultWords {
     };
   }
 
-  private String opened(String part, String position) {
+  private String opened(PartId part, String position) {
     Part tap = rig.part(part);
     return tap.kind().positions().size() > 2
         ? tap.label() + ", " + warmth(position).orElseGet(() -> position(part, position))
@@ -202,13 +211,13 @@ public final class FaultWords {
   /** Returns what was seen, in words. */
   public String seen(Observation look, String value) {
     return switch (look.kind()) {
-      case HANDLE -> position(look.on(), value);
+      case HANDLE -> position(look.on().part(), value);
       case INSPECT -> inspected(look.on(), value);
       default -> word(look.kind(), value).map(Says::text).orElse(value);
     };
   }
 
-  private String inspected(String on, String value) {
+  private String inspected(ElementId on, String value) {
     if (value.equals(Observation.FINE)) {
       return Says.ALL_IS_WELL.text();
     }

@@ -11,9 +11,12 @@ import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -34,7 +37,7 @@ import java.util.function.UnaryOperator;
  * @param outlets the parts where water runs out that should not, the wettest first
  */
 public record FaultyRig(
-    Rig rig, Map<String, String> forced, Map<String, Double> held, List<String> outlets) {
+    Rig rig, Map<PartId, String> forced, Map<PartId, Double> held, List<PartId> outlets) {
 
   /** What the ids of parts begin with that only the fault brings. */
   static final String MARK = "fault-";
@@ -75,10 +78,10 @@ public record FaultyRig(
 
   /** Where handles stand under this fault, and what tanks hold. */
   public State state(State noted) {
-    Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
+    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
     positions.putAll(noted.setting().positions());
     positions.putAll(forced);
-    Map<String, Double> volumes = new TreeMap<>(noted.volumes());
+    Map<PartId, Double> volumes = new TreeMap<>(noted.volumes());
     volumes.putAll(held);
     return new State(new Setting(positions), volumes, noted.slope());
   }
@@ -96,9 +99,9 @@ public record FaultyRig(
   private static final class Making {
 
     private Rig rig;
-    private final Map<String, String> forced = new TreeMap<>();
-    private final Map<String, Double> held = new TreeMap<>();
-    private final List<String> outlets = new ArrayList<>();
+    private final Map<PartId, String> forced = new TreeMap<>();
+    private final Map<PartId, Double> held = new TreeMap<>();
+    private final List<PartId> outlets = new ArrayList<>();
 
     private Making(Rig rig) {
       this.rig = rig;
@@ -106,18 +109,18 @@ public record FaultyRig(
 
     private Optional<FaultyRig> with(Fault fault) {
       boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(fault.on()));
-      boolean done = line ? line(fault) : part(rig.part(fault.on()), fault);
+      boolean done = line ? line(fault) : part(rig.part(fault.on().part()), fault);
       return done
           ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets)))
           : Optional.empty();
     }
 
     private boolean line(Fault fault) {
-      String id = fault.on();
+      ElementId id = fault.on();
       switch (fault.kind()) {
-        case LEAKING -> leak(id);
-        case FROZEN, BLOCKED, AIR_LOCKED -> block(id);
-        case KINKED -> edit(id, l -> l.losing(kinked(l)));
+        case LEAKING -> leak(id.line());
+        case FROZEN, BLOCKED, AIR_LOCKED -> block(id.line());
+        case KINKED -> edit(id.line(), l -> l.losing(kinked(l)));
         case DETACHED -> detach(id);
         case DRAWS_AIR -> drawAir(id);
         default -> {
@@ -198,24 +201,24 @@ public record FaultyRig(
       return RigEdit.of(rig);
     }
 
-    private void edit(String line, UnaryOperator<Line> how) {
+    private void edit(LineId line, UnaryOperator<Line> how) {
       rig = edit().changeLine(line, how);
     }
 
     /** A part of this kind near another, at a height (m). */
-    private Part near(String other, String id, double height, Kind kind) {
+    private Part near(PartId other, String id, double height, Kind kind) {
       Part at = rig.part(other);
-      String free = edit().freeId(id);
-      return new Part(free, free, at.place(), at.x(), at.y(), height, BODY, kind);
+      PartId free = edit().freePart(id);
+      return new Part(free, free.value(), at.place(), at.x(), at.y(), height, BODY, kind);
     }
 
     /** Where a fault of a line is met: at its second end, or its first where that is a tank. */
-    private String beside(Line line) {
+    private PartId beside(Line line) {
       boolean tank = rig.part(line.to().part()).kind().is(Purpose.HOLDS);
       return tank ? line.from().part() : line.to().part();
     }
 
-    private String tee(String line, ProfilePoint at) {
+    private PartId tee(LineId line, ProfilePoint at) {
       Line old = edit().line(line);
       Part tee = near(beside(old), "fault-tee", at.height(), new Tee());
       rig = edit().insert(line, tee, "a", "b");
@@ -223,16 +226,24 @@ public record FaultyRig(
     }
 
     private void join(PortRef from, PortRef to, double bore) {
-      String id = edit().freeId("fault-line");
+      LineId id = edit().freeLine("fault-line");
       rig =
           edit()
               .connect(
                   new Line(
-                      id, id, from, to, bore, SHORT, Line.Material.PEX, FITTING_LOSS, List.of()));
+                      id,
+                      id.value(),
+                      from,
+                      to,
+                      bore,
+                      SHORT,
+                      Line.Material.PEX,
+                      FITTING_LOSS,
+                      List.of()));
     }
 
-    private void leak(String line) {
-      String tee = tee(line, edit().middle(line));
+    private void leak(LineId line) {
+      PartId tee = tee(line, edit().middle(line));
       Part end =
           near(tee, "fault-leak", rig.part(tee).height() - LOWER, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(end);
@@ -240,7 +251,7 @@ public record FaultyRig(
       outlets.add(end.id());
     }
 
-    private void block(String line) {
+    private void block(LineId line) {
       Line old = edit().line(line);
       Part valve = near(beside(old), "fault-block", edit().middle(line).height(), plug());
       rig = edit().insert(line, valve, "a", "b");
@@ -255,12 +266,12 @@ public record FaultyRig(
           Optional.empty());
     }
 
-    private void detach(String id) {
-      Line old = edit().line(id);
+    private void detach(ElementId id) {
+      Line old = edit().line(id.line());
       PortRef off = old.to();
       double height = rig.part(off.part()).at(off.port()).z();
       Part end = near(beside(old), "fault-leak", height, new OpenEnd(OpenEnd.Role.DRAIN));
-      rig = edit().disconnect(id);
+      rig = edit().disconnect(id.line());
       rig = edit().add(end);
       rig =
           edit()
@@ -283,14 +294,14 @@ public record FaultyRig(
       outlets.add(other.id());
     }
 
-    private void drawAir(String id) {
-      Line old = edit().line(id);
+    private void drawAir(ElementId id) {
+      Line old = edit().line(id.line());
       double highest =
           LineCourse.of(rig, old).points().stream()
               .mapToDouble(ProfilePoint::height)
               .max()
               .orElseThrow();
-      String tee = tee(id, new ProfilePoint(old.length() / 2, highest));
+      PartId tee = tee(id.line(), new ProfilePoint(old.length() / 2, highest));
       Part air = near(tee, "fault-air", highest + LOWER, new AirAdmittanceValve());
       rig = edit().add(air);
       join(rig.part(tee).port("c"), air.port("in"), SNIFF);
@@ -315,8 +326,8 @@ public record FaultyRig(
     }
 
     private boolean bypass(Line one, Line other, double bore) {
-      String first = tee(one.id(), edit().middle(one.id()));
-      String second = tee(other.id(), edit().middle(other.id()));
+      PartId first = tee(one.id(), edit().middle(one.id()));
+      PartId second = tee(other.id(), edit().middle(other.id()));
       join(rig.part(first).port("c"), rig.part(second).port("c"), bore);
       return true;
     }

@@ -1,8 +1,10 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;
@@ -22,7 +24,11 @@ import java.util.stream.Stream;
  * @param seconds after how long it was seen (s); empty for at once, or a level's usual time
  */
 public record Observation(
-    Look kind, String on, String value, Map<String, String> positions, Optional<Double> seconds) {
+    Look kind,
+    ElementId on,
+    String value,
+    Map<PartId, String> positions,
+    Optional<Double> seconds) {
 
   /** The value that tells nothing. */
   public static final String UNSURE = "unsure";
@@ -48,19 +54,19 @@ public record Observation(
       case WET, INSPECT -> {
         boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(on));
         if (!line && !rig.partsById().containsKey(on)) {
-          rig.place(on);
+          rig.place(on.place());
         }
       }
       case HANDLE -> {
         if (!value.equals(UNSURE)) {
-          rig.position(on, value);
+          rig.position(on.part(), value);
         }
       }
       case LEVEL, DIP -> needs(rig, Purpose.HOLDS);
       case PUMP -> needs(rig, Purpose.DRIVES);
       case BUCKET -> needs(rig, Purpose.INLET);
       case DRAIN, WARMTH -> needs(rig, Purpose.USE);
-      case WATER, POWER -> rig.part(on);
+      case WATER, POWER -> rig.part(on.part());
     }
     boolean free = kind.choices().isEmpty() || value.equals(UNSURE);
     if (!free && !kind.choices().contains(value)) {
@@ -70,14 +76,14 @@ public record Observation(
   }
 
   private void needs(Rig rig, Purpose purpose) {
-    if (!rig.part(on).kind().is(purpose)) {
-      throw new Refusal(Says.CANNOT_BE_LOOKED_AT.with(rig.part(on).label()));
+    if (!rig.part(on.part()).kind().is(purpose)) {
+      throw new Refusal(Says.CANNOT_BE_LOOKED_AT.with(rig.part(on.part()).label()));
     }
   }
 
   /** Returns the lines that end in a place: those that are felt along there. */
-  static Stream<Line> linesIn(Rig rig, String place) {
-    Set<String> there =
+  static Stream<Line> linesIn(Rig rig, ElementId place) {
+    Set<PartId> there =
         rig.parts().stream()
             .filter(p -> p.place().equals(place))
             .map(Part::id)

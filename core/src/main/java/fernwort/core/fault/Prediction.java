@@ -10,8 +10,11 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -76,7 +79,7 @@ final class Prediction {
   private final Map<Asked, Optional<String>> answered = newest(ANSWERS);
 
   /** The gray tanks and all that hangs on them up to the fixtures, by id. */
-  private final Set<String> wasteSide;
+  private final Set<ElementId> wasteSide;
 
   private record Asked(Observation look, State noted) {}
 
@@ -96,7 +99,7 @@ final class Prediction {
 
   /** What a run came to. */
   private record Outcome(
-      Map<String, Double> volumes, Map<String, Double> drawn, Set<String> backsUp) {}
+      Map<PartId, Double> volumes, Map<PartId, Double> drawn, Set<ElementId> backsUp) {}
 
   private Prediction(Rig rig) {
     this.rig = rig;
@@ -118,14 +121,14 @@ final class Prediction {
     hydraulics = same ? sound.hydraulics : Hydraulics.of(network);
   }
 
-  private static Set<String> wasteSide(Rig rig) {
-    Set<String> found = new HashSet<>();
-    Deque<String> open = new ArrayDeque<>();
+  private static Set<ElementId> wasteSide(Rig rig) {
+    Set<ElementId> found = new HashSet<>();
+    Deque<PartId> open = new ArrayDeque<>();
     rig.parts().stream()
         .filter(p -> p.kind().contained().equals(Optional.of(Contents.GRAY)))
         .forEach(p -> open.add(p.id()));
     while (!open.isEmpty()) {
-      String at = open.poll();
+      PartId at = open.poll();
       if (found.add(at) && !rig.part(at).kind().is(Purpose.USE)) {
         for (Line line : rig.lines()) {
           if (line.from().part().equals(at) || line.to().part().equals(at)) {
@@ -154,7 +157,7 @@ final class Prediction {
     }
   }
 
-  private boolean is(String on, FaultKind... kinds) {
+  private boolean is(ElementId on, FaultKind... kinds) {
     return fault.filter(f -> f.on().equals(on) && Set.of(kinds).contains(f.kind())).isPresent();
   }
 
@@ -177,7 +180,7 @@ final class Prediction {
   }
 
   private Optional<String> worked(Observation of, State noted, Prediction sound) {
-    String on = of.on();
+    ElementId on = of.on();
     boolean put =
         fault.isPresent()
             && is(fault.get().on(), FaultKind.MISPLACED)
@@ -193,8 +196,8 @@ final class Prediction {
           Optional.of(
               is(on, FaultKind.MISPLACED)
                   ? fault.orElseThrow().position().orElseThrow()
-                  : believed.setting().of(on));
-      case DIP -> Optional.of(dip(on));
+                  : believed.setting().of(on.part()));
+      case DIP -> Optional.of(dip(on.part()));
       case POWER -> Optional.of(is(on, FaultKind.NO_POWER) ? "no" : "yes");
       case BUCKET ->
           Optional.of(
@@ -202,9 +205,9 @@ final class Prediction {
                   ? "none"
                   : is(on, FaultKind.WEAK_SUPPLY) ? "weak" : "normal");
       case INSPECT -> Optional.of(inspected(on));
-      case PUMP -> pump(on, believed);
+      case PUMP -> pump(on.part(), believed);
       case WATER -> water(of, believed, sound);
-      case WARMTH -> solve(believed).flatMap(f -> warmth(f, on, state(believed).setting()));
+      case WARMTH -> solve(believed).flatMap(f -> warmth(f, on.part(), state(believed).setting()));
       case LEVEL -> level(of, believed);
       case WET -> wet(on, believed);
       case DRAIN -> drain(of, noted, sound);
@@ -212,7 +215,7 @@ final class Prediction {
   }
 
   /** What is found on a part or a line; in a place the line on which something is found. */
-  private String inspected(String on) {
+  private String inspected(ElementId on) {
     if (fault.isEmpty()) {
       return Observation.FINE;
     }
@@ -221,22 +224,22 @@ final class Prediction {
       return wrong.kind().written();
     }
     return Observation.linesIn(rig, on).anyMatch(l -> l.id().equals(wrong.on()))
-        ? wrong.on()
+        ? wrong.on().value()
         : Observation.FINE;
   }
 
-  private String dip(String tank) {
+  private String dip(PartId tank) {
     if (is(tank, FaultKind.EMPTIER, FaultKind.GAUGE_STUCK)) {
       return FaultKind.EMPTIER.written();
     }
     return is(tank, FaultKind.FULLER) ? FaultKind.FULLER.written() : "as-shown";
   }
 
-  private static Setting over(Setting noted, Map<String, String> turned) {
+  private static Setting over(Setting noted, Map<PartId, String> turned) {
     if (turned.isEmpty()) {
       return noted;
     }
-    Map<String, String> all = new TreeMap<>(noted.positions());
+    Map<PartId, String> all = new TreeMap<>(noted.positions());
     all.putAll(turned);
     return new Setting(all);
   }
@@ -265,7 +268,7 @@ final class Prediction {
             Simulation run =
                 Simulation.start(
                     network, hydraulics, r.state(), fernwort.core.hydraulics.Conditions.ORDINARY);
-            Set<String> backsUp = new HashSet<>();
+            Set<ElementId> backsUp = new HashSet<>();
             for (Event event : run.runTo(r.seconds())) {
               if (event.kind() == Event.Kind.BACKS_UP && event.begins()) {
                 backsUp.add(event.subject());
@@ -280,7 +283,7 @@ final class Prediction {
         });
   }
 
-  private Optional<String> pump(String pump, State believed) {
+  private Optional<String> pump(PartId pump, State believed) {
     boolean on = believed.setting().has(pump, Kind.ON);
     if (is(pump, FaultKind.JAMMED)) {
       return Optional.of(on ? "hums" : "silent");
@@ -288,7 +291,7 @@ final class Prediction {
     return solve(believed).map(f -> heard(pump, f));
   }
 
-  private String heard(String pump, Flows flows) {
+  private String heard(PartId pump, Flows flows) {
     Flows.Running running = flows.pumps().get(pump);
     if (running == null) {
       return "silent";
@@ -301,7 +304,7 @@ final class Prediction {
   }
 
   /** A pump that does not come to its cut-out runs on and on, though nothing flows. */
-  private boolean keepsOn(String pump, Flows.Running running) {
+  private boolean keepsOn(PartId pump, Flows.Running running) {
     Kind kind = network.rig().part(pump).kind();
     if (!(kind instanceof fernwort.core.kind.machine.Pump switched) || switched.cutIn() == 0) {
       return true;
@@ -311,13 +314,13 @@ final class Prediction {
   }
 
   private Optional<String> water(Observation of, State believed, Prediction sound) {
-    String on = of.on();
-    Part part = rig.part(on);
+    ElementId on = of.on();
+    Part part = rig.part(on.part());
     boolean tap = part.kind().is(Purpose.USE);
     if (tap && of.seconds().orElse(0.0) > LATER) {
-      return later(on, believed, of.seconds().orElseThrow())
-          .flatMap(
-              q -> sound.later(on, believed, of.seconds().orElseThrow()).map(q0 -> share(q, q0)));
+      return later(on.part(), believed, of.seconds().orElseThrow())
+          .flatMap(q ->
+              sound.later(on.part(), believed, of.seconds().orElseThrow()).map(q0 -> share(q, q0)));
     }
     return solve(believed).flatMap(a -> sound.solve(believed).map(b -> water(part, tap, a, b)));
   }
@@ -328,7 +331,7 @@ final class Prediction {
     if (q < UNSEEN) {
       return "none";
     }
-    if (tap && here.airAt().stream().anyMatch(a -> a.startsWith(FaultyRig.MARK))) {
+    if (tap && here.airAt().stream().anyMatch(a -> a.value().startsWith(FaultyRig.MARK))) {
       return "spitting";
     }
     if (q0 < UNSEEN) {
@@ -353,7 +356,7 @@ final class Prediction {
   }
 
   /** What a tap gives after a while: the mean of half a minute (m³/s). */
-  private Optional<Double> later(String tap, State believed, double seconds) {
+  private Optional<Double> later(PartId tap, State believed, double seconds) {
     return run(believed, seconds)
         .flatMap(a ->
             run(believed, seconds + LATER_SPAN)
@@ -363,7 +366,7 @@ final class Prediction {
   }
 
   private Optional<String> level(Observation of, State believed) {
-    String tank = of.on();
+    PartId tank = of.on().part();
     if (is(tank, FaultKind.GAUGE_STUCK)) {
       return Optional.of("steady");
     }
@@ -376,13 +379,13 @@ final class Prediction {
         });
   }
 
-  private Optional<String> wet(String on, State believed) {
-    List<String> outlets = faulty.map(FaultyRig::outlets).orElse(List.of());
+  private Optional<String> wet(ElementId on, State believed) {
+    List<PartId> outlets = faulty.map(FaultyRig::outlets).orElse(List.of());
     if (outlets.isEmpty()) {
       return Optional.of("dry");
     }
-    String place = network.rig().part(outlets.getFirst()).place();
-    String at = fault.orElseThrow().on();
+    PlaceId place = network.rig().part(outlets.getFirst()).place();
+    ElementId at = fault.orElseThrow().on();
     boolean near = on.equals(at) || on.equals(place) || isEndOf(at, on);
     if (!near) {
       return Optional.of("dry");
@@ -392,7 +395,7 @@ final class Prediction {
   }
 
   /** Tells whether a part stands at an end of a line: what drips there is seen at the part. */
-  private boolean isEndOf(String line, String part) {
+  private boolean isEndOf(ElementId line, ElementId part) {
     return rig.lines().stream()
         .filter(l -> l.id().equals(line))
         .anyMatch(l -> l.from().part().equals(part) || l.to().part().equals(part));
@@ -407,11 +410,13 @@ final class Prediction {
   }
 
   private Optional<String> drain(Observation of, State believed) {
-    if (fault.filter(f -> isInTheWay(f.kind()) && waste(of.on()).contains(f.on())).isPresent()) {
+    if (fault
+        .filter(f -> isInTheWay(f.kind()) && waste(of.on().part()).contains(f.on()))
+        .isPresent()) {
       return Optional.of("backs-up");
     }
     if (fault
-        .filter(f -> f.kind() == FaultKind.DRY && waste(of.on()).contains(f.on()))
+        .filter(f -> f.kind() == FaultKind.DRY && waste(of.on().part()).contains(f.on()))
         .isPresent()) {
       return Optional.of("smells");
     }
@@ -424,8 +429,8 @@ final class Prediction {
   }
 
   /** The traps and lines by which the waste of a fixture runs off. */
-  private Set<String> waste(String fixture) {
-    Set<String> found = new HashSet<>();
+  private Set<ElementId> waste(PartId fixture) {
+    Set<ElementId> found = new HashSet<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     PortRef at = rig.part(fixture).port("waste");
     while (lines.containsKey(at)) {
@@ -441,7 +446,7 @@ final class Prediction {
   }
 
   /** The share of what leaves a tap that came out of a heater that is on. */
-  private Optional<String> warmth(Flows flows, String tap, Setting setting) {
+  private Optional<String> warmth(Flows flows, PartId tap, Setting setting) {
     if (flows.fixture(tap) < UNSEEN) {
       return Optional.empty();
     }
@@ -450,7 +455,7 @@ final class Prediction {
   }
 
   private double hot(
-      String at, Flows flows, Setting setting, Map<String, Double> known, Set<String> passed) {
+      PartId at, Flows flows, Setting setting, Map<PartId, Double> known, Set<PartId> passed) {
     Double before = known.get(at);
     if (before != null) {
       return before;
@@ -479,7 +484,7 @@ final class Prediction {
     return share;
   }
 
-  private List<Line> linesAt(String part) {
+  private List<Line> linesAt(PartId part) {
     List<Line> at = new ArrayList<>();
     for (Line line : network.rig().lines()) {
       if (line.from().part().equals(part) || line.to().part().equals(part)) {

@@ -6,6 +6,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -62,7 +63,7 @@ final class Suspects {
   private List<Suspect> all() {
     List<Suspect> all = new ArrayList<>();
     rig.parts().forEach(p -> p.kind().faults().forEach(f -> all.addAll(of(p, f))));
-    Set<String> sucking = suction();
+    Set<LineId> sucking = suction();
     for (Line line : rig.lines()) {
       if (!carriesAirOrWaste(line)) {
         List<FaultKind> kinds =
@@ -125,8 +126,8 @@ final class Suspects {
   }
 
   /** The lines by which pumps draw. */
-  private Set<String> suction() {
-    Set<String> found = new HashSet<>();
+  private Set<LineId> suction() {
+    Set<LineId> found = new HashSet<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     Deque<PortRef> open = new ArrayDeque<>();
     rig.parts().stream()

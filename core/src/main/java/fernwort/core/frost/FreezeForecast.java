@@ -3,9 +3,12 @@ package fernwort.core.frost;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -58,7 +61,7 @@ public record FreezeForecast(
       double start,
       boolean doorsOpen,
       double moreInsulation,
-      Set<String> drained) {
+      Set<ElementId> drained) {
     public Asked {
       drained = Set.copyOf(drained);
     }
@@ -88,8 +91,8 @@ public record FreezeForecast(
     }
 
     /** Returns this with some things drained. */
-    public Asked draining(Set<String> ids) {
-      Set<String> all = new HashSet<>(drained);
+    public Asked draining(Set<ElementId> ids) {
+      Set<ElementId> all = new HashSet<>(drained);
       all.addAll(ids);
       return new Asked(outside, inside, wind, start, doorsOpen, moreInsulation, all);
     }
@@ -108,9 +111,9 @@ public record FreezeForecast(
    * @param drip water that a tap must let through it to keep it from 0 °C then (m³/s)
    */
   public record Exposure(
-      String id,
+      ElementId id,
       String label,
-      String place,
+      PlaceId place,
       double lowest,
       OptionalDouble zero,
       OptionalDouble stops,
@@ -167,7 +170,7 @@ public record FreezeForecast(
         }
       }
       List<Body> bodies = new ArrayList<>();
-      Map<String, Double> losses = new HashMap<>();
+      Map<PlaceId, Double> losses = new HashMap<>();
       for (Part part : network.rig().parts()) {
         if (cools(part, asked)) {
           Place place = network.rig().place(part.place());
@@ -223,7 +226,7 @@ public record FreezeForecast(
     }
 
     private Exposure exposure(
-        String id, String label, Place place, Cooling cooling, double times, Asked asked) {
+        ElementId id, String label, Place place, Cooling cooling, double times, Asked asked) {
       Curve air = FreezeForecast.place(network, place, asked);
       double cooled =
           Math.max(
@@ -240,7 +243,7 @@ public record FreezeForecast(
           id, label, place.id(), night.lowest(), night.zero(), night.stops(), watts, drip);
     }
 
-    private Place place(String part) {
+    private Place place(PartId part) {
       return network.rig().place(network.rig().part(part).place());
     }
 
@@ -304,7 +307,7 @@ public record FreezeForecast(
   }
 
   /** Returns how many things come to 0 °C in each place, by place id. */
-  public Map<String, Long> byPlace() {
+  public Map<PlaceId, Long> byPlace() {
     return exposures.stream()
         .filter(e -> e.zero().isPresent())
         .collect(

@@ -6,6 +6,7 @@ import fernwort.core.kind.Motor;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Moment;
@@ -68,7 +69,7 @@ public record FrostValve(
    * are run through in time, for air may come to them by ways that only a run knows; then the lines
    * run dry.
    */
-  public static double loses(Network network, Wintering now, String valve, String open) {
+  public static double loses(Network network, Wintering now, PartId valve, String open) {
     Simulation run = Simulation.start(network, now.state().with(valve, open));
     boolean moves = true;
     while (moves && run.time() < LONGEST) {

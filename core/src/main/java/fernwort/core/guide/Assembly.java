@@ -12,8 +12,11 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
@@ -50,11 +53,11 @@ final class Assembly {
   private static final String[] SIDE = {"left", "middle", "right"};
 
   private final Vehicle vehicle;
-  private final Map<String, Place> places = new LinkedHashMap<>();
-  private final Map<String, Part> parts = new LinkedHashMap<>();
+  private final Map<PlaceId, Place> places = new LinkedHashMap<>();
+  private final Map<PartId, Part> parts = new LinkedHashMap<>();
   private final List<Line> lines = new ArrayList<>();
-  private final Map<String, String> running = new LinkedHashMap<>();
-  private final Map<String, QuestionPage> pages = new LinkedHashMap<>();
+  private final Map<PartId, String> running = new LinkedHashMap<>();
+  private final Map<PartId, QuestionPage> pages = new LinkedHashMap<>();
 
   Assembly(RigAnswers answers) {
     Vehicle usual = vehicle(answers.vehicle());
@@ -100,10 +103,11 @@ final class Assembly {
   /** Returns the place of a spot at some height, which it makes when it is the first there. */
   private Place place(Spot spot, double height) {
     boolean under = height < vehicle.floor();
-    String id =
-        "%s-%s%s"
-            .formatted(ALONG[spot.along()], SIDE[spot.side()], under ? "-under" : "")
-            .toLowerCase(Locale.ROOT);
+    PlaceId id =
+        PlaceId.of(
+            "%s-%s%s"
+                .formatted(ALONG[spot.along()], SIDE[spot.side()], under ? "-under" : "")
+                .toLowerCase(Locale.ROOT));
     Point at = point(spot, under ? vehicle.floor() - 0.2 : vehicle.floor() + 0.6);
     return places.computeIfAbsent(
         id,
@@ -125,27 +129,28 @@ final class Assembly {
   }
 
   /** Adds a part at a spot (height in m above the ground, body in m³); returns its id. */
-  String part(QuestionPage page, String label, Spot spot, double height, double body, Kind kind) {
+  PartId part(QuestionPage page, String label, Spot spot, double height, double body, Kind kind) {
     return part(page, label, spot, point(spot, height), body, kind);
   }
 
   /** Adds a part of a spot at its own point, which a page asks for. */
-  String part(QuestionPage page, String label, Spot spot, Point at, double body, Kind kind) {
-    String id = freeId(label);
+  PartId part(QuestionPage page, String label, Spot spot, Point at, double body, Kind kind) {
+    PartId id = freeId(label);
     pages.put(id, page);
-    String place = place(spot, at.z()).id();
+    PlaceId place = place(spot, at.z()).id();
     parts.put(
         id, new Part(id, RigEdit.shortened(label), place, at.x(), at.y(), at.z(), body, kind));
     return id;
   }
 
-  private String freeId(String label) {
-    Set<String> taken = new HashSet<>(parts.keySet());
-    taken.addAll(places.keySet());
-    return RigEdit.freeId(label, taken);
+  private PartId freeId(String label) {
+    Set<String> taken = new HashSet<>();
+    parts.keySet().forEach(id -> taken.add(id.value()));
+    places.keySet().forEach(id -> taken.add(id.value()));
+    return PartId.of(RigEdit.freeId(label, taken));
   }
 
-  Part get(String id) {
+  Part get(PartId id) {
     Part part = parts.get(id);
     if (part == null) {
       throw new IllegalArgumentException("no part " + id);
@@ -171,7 +176,7 @@ final class Assembly {
     double length = Addition.SLACK + level + (rises ? 2 * over - a.z() - b.z() : up);
     lines.add(
         new Line(
-            "l" + (lines.size() + 1) + "-" + from.part(),
+            LineId.of("l" + (lines.size() + 1) + "-" + from.part()),
             RigEdit.shortened(get(from.part()).label() + " to " + get(to.part()).label()),
             from,
             to,
@@ -183,17 +188,17 @@ final class Assembly {
   }
 
   /** Notes how a handle stands while the pump draws from the first tank. */
-  void runsWith(String part, String position) {
+  void runsWith(PartId part, String position) {
     running.put(part, position);
   }
 
   /** Returns how handles stand while the pump draws from the first tank, by part. */
-  Map<String, String> running() {
+  Map<PartId, String> running() {
     return running;
   }
 
   /** Returns which page asks for each part. */
-  Map<String, QuestionPage> pages() {
+  Map<PartId, QuestionPage> pages() {
     return pages;
   }
 

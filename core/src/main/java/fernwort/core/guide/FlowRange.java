@@ -6,6 +6,7 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -37,7 +38,7 @@ record FlowRange(String tap, double least, double most) {
    *
    * @param handles how handles stand while the pump draws, by part
    */
-  static Optional<FlowRange> of(Rig rig, Map<String, String> handles) {
+  static Optional<FlowRange> of(Rig rig, Map<PartId, String> handles) {
     Optional<Part> tap =
         rig.parts().stream()
             .filter(p -> p.kind().is(Purpose.USE))
@@ -46,7 +47,7 @@ record FlowRange(String tap, double least, double most) {
       return Optional.empty();
     }
     Setting set = running(rig, handles, tap.orElseThrow());
-    String id = tap.orElseThrow().id();
+    PartId id = tap.orElseThrow().id();
     double least = flow(rig, set, id, LONGER);
     double most = flow(rig, set, id, SHORTER);
     return least > 0
@@ -58,15 +59,15 @@ record FlowRange(String tap, double least, double most) {
     return part.kind() instanceof Tap f && f.showers();
   }
 
-  private static Setting running(Rig rig, Map<String, String> handles, Part tap) {
+  private static Setting running(Rig rig, Map<PartId, String> handles, Part tap) {
     Setting set = rig.atRest().with(tap.id(), ((Tap) tap.kind()).cold().id());
-    for (Map.Entry<String, String> handle : handles.entrySet()) {
+    for (Map.Entry<PartId, String> handle : handles.entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     return set;
   }
 
-  private static double flow(Rig rig, Setting set, String tap, double times) {
+  private static double flow(Rig rig, Setting set, PartId tap, double times) {
     Rig other =
         new Rig(
             rig.name(),

@@ -19,6 +19,7 @@ import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -55,13 +56,13 @@ final class FreshSide {
   }
 
   /** Joins the fresh tanks (ids by their answers) to the pump, and to one another. */
-  void join(Map<TankAnswers, String> tanks, PressureSide pressure) {
+  void join(Map<TankAnswers, PartId> tanks, PressureSide pressure) {
     List<TankAnswers> drawn =
         tanks.keySet().stream().filter(t -> TankTies.isDrawnFrom(answers, t)).toList();
     boolean pumps = answers.pump().mover() != PumpParts.Mover.NONE;
     if (!drawn.isEmpty()) {
       suction(drawn, tanks, pressure);
-      pressure.sendsBackTo(drawn.getFirst(), tanks.getOrDefault(drawn.getFirst(), ""));
+      pressure.sendsBackTo(drawn.getFirst(), tanks.getOrDefault(drawn.getFirst(), PartId.NONE));
     } else if (pumps && answers.pump().parts().source() != PumpParts.Source.NOTHING) {
       drawnFromOutside(pressure);
     }
@@ -72,7 +73,7 @@ final class FreshSide {
   // --- suction ---------------------------------------------------------------------------------
 
   private void suction(
-      List<TankAnswers> named, Map<TankAnswers, String> tanks, PressureSide pressure) {
+      List<TankAnswers> named, Map<TankAnswers, PartId> tanks, PressureSide pressure) {
     boolean chooses =
         (answers.suction().contains(Piece.THREE_WAY)
                 || answers.suction().contains(Piece.TWO_VALVES))
@@ -97,7 +98,7 @@ final class FreshSide {
     PumpAnswers pump = answers.pump();
     String label = can ? Says.WATER_CAN.text() : Says.SUCTION_HOSE.text();
     Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, Assembly.IN_A_BUCKET);
-    String id = rig.part(QuestionPage.SUCTION, label, pump.spot(), below(), 0, kind);
+    PartId id = rig.part(QuestionPage.SUCTION, label, pump.spot(), below(), 0, kind);
     draw(
         rig.get(id).port(can ? "spout" : "out"),
         pressure,
@@ -163,7 +164,7 @@ final class FreshSide {
     boolean motor = answers.pump().parts().motor();
     run.openValve(Says.TANK_VALVE.text(), below(), Run.valve(motor));
     PortRef aside = run.branch(Says.OUTLET_TEE.text(), below());
-    String valve =
+    PartId valve =
         rig.part(
             QuestionPage.SUCTION,
             Says.OUTSIDE_VALVE.text(),
@@ -176,7 +177,7 @@ final class FreshSide {
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
-  private PortRef together(List<TankAnswers> some, Map<TankAnswers, String> tanks) {
+  private PortRef together(List<TankAnswers> some, Map<TankAnswers, PartId> tanks) {
     PortRef at = outlet(some.getFirst(), tanks, some.size() > 1);
     double height = some.getFirst().bottom() + 5 * Assembly.STEP;
     for (TankAnswers tank : some.subList(1, some.size())) {
@@ -189,8 +190,8 @@ final class FreshSide {
     return at;
   }
 
-  private PortRef outlet(TankAnswers tank, Map<TankAnswers, String> tanks, boolean valved) {
-    PortRef feed = branched(tank, new PortRef(tanks.getOrDefault(tank, ""), "feed"));
+  private PortRef outlet(TankAnswers tank, Map<TankAnswers, PartId> tanks, boolean valved) {
+    PortRef feed = branched(tank, new PortRef(tanks.getOrDefault(tank, PartId.NONE), "feed"));
     if (!valved) {
       return feed;
     }
@@ -226,7 +227,7 @@ final class FreshSide {
     }
     PumpAnswers pump = answers.pump();
     double height = rig.below(pump.height(), 12 * Assembly.STEP);
-    String id =
+    PartId id =
         rig.part(
             QuestionPage.SUCTION,
             Says.TANK_VALVE.text(),
@@ -291,7 +292,7 @@ final class FreshSide {
       }
       case OTHER_TANK -> {
         ways.add(Says.THREE_WAY_VALVE_A_PLUG.with());
-        String plug =
+        PartId plug =
             rig.part(
                 QuestionPage.SUCTION,
                 Says.VALVE_PLUG.text(),
@@ -303,7 +304,7 @@ final class FreshSide {
       }
       case DRAIN -> {
         ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
-        String tail =
+        PartId tail =
             rig.part(
                 QuestionPage.SUCTION,
                 Says.DRAIN_TAIL.text(),

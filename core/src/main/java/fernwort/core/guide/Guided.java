@@ -5,6 +5,7 @@ import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -30,9 +31,9 @@ public record Guided(
     Rig rig,
     List<Guess> guesses,
     List<Message> ways,
-    Map<String, String> running,
-    Map<String, String> tanks,
-    Map<String, QuestionPage> pages) {
+    Map<PartId, String> running,
+    Map<String, PartId> tanks,
+    Map<PartId, QuestionPage> pages) {
 
   public Guided {
     guesses = List.copyOf(guesses);
@@ -52,14 +53,14 @@ public record Guided(
     List<Guess> guesses = new ArrayList<>();
     List<Message> ways = new ArrayList<>();
     TankMaker maker = new TankMaker(rig, answers, guesses);
-    Map<TankAnswers, String> fresh = new LinkedHashMap<>();
+    Map<TankAnswers, PartId> fresh = new LinkedHashMap<>();
     answers.tanks(Contents.FRESH).forEach(t -> fresh.put(t, maker.add(t, List.of())));
     PressureSide pressure = new PressureSide(rig, answers, ways);
     FreshSide drawing = new FreshSide(rig, answers, maker, ways);
     drawing.join(fresh, pressure);
     new InletSide(rig, answers, ways).join(fresh, pressure, drawing.fromInlet());
     pressure.join();
-    Map<String, String> tanks = new HashMap<>();
+    Map<String, PartId> tanks = new HashMap<>();
     fresh.forEach((tank, part) -> tanks.put(tank.id(), part));
     tanks.putAll(new WasteSide(rig, answers, ways).join(maker, pressure.taps()));
     maker.closeOpenVents();
@@ -99,7 +100,7 @@ public record Guided(
     }
     long plates =
         made.parts().stream()
-            .filter(p -> !p.id().equals("pump") && !p.kind().is(Purpose.HOLDS))
+            .filter(p -> !p.id().equals(PartId.of("pump")) && !p.kind().is(Purpose.HOLDS))
             .filter(p -> p.kind().properties().stream().anyMatch(x -> x.amount().isPresent()))
             .count();
     if (plates > 0) {

@@ -12,6 +12,7 @@ import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.LeakTray;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Heater;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.Optional;
 
@@ -27,7 +28,7 @@ final class HeaterSide {
   private final Assembly rig;
   private final RigAnswers answers;
   private final double bore;
-  private String heater = "";
+  private PartId heater = PartId.NONE;
 
   HeaterSide(Assembly rig, RigAnswers answers) {
     this.rig = rig;
@@ -39,7 +40,7 @@ final class HeaterSide {
    * The ports by which cold water comes to the heater and its valves, and hot water leaves; where
    * the hot lines end in a loop, the port by which it comes back.
    */
-  record Heated(String heater, PortRef cold, PortRef hot, Optional<PortRef> loop) {}
+  record Heated(PartId heater, PortRef cold, PortRef hot, Optional<PortRef> loop) {}
 
   /** Adds the heater and what is around it; returns what it is and where its lines begin. */
   Heated join() {
@@ -73,7 +74,7 @@ final class HeaterSide {
     }
     Optional<PortRef> loop = Optional.empty();
     if (heat.parts().loop()) {
-      String tee =
+      PartId tee =
           rig.part(
               QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
       rig.join(rig.get(tee).port("b"), cold, bore);
@@ -93,7 +94,7 @@ final class HeaterSide {
   /** A pump that keeps hot water going round; returns the port by which it is fed. */
   private PortRef loop(PortRef into, Heat heat) {
     double at = heat.height() + 5 * Assembly.STEP;
-    String round =
+    PartId round =
         rig.part(
             QuestionPage.PUMP,
             Says.LOOP_PUMP.text(),
@@ -101,7 +102,7 @@ final class HeaterSide {
             at,
             Run.PUMP,
             Fittings.circulationPump(6, 0.3));
-    String check =
+    PartId check =
         rig.part(
             QuestionPage.PUMP,
             Says.LOOP_CHECK_VALVE.text(),
@@ -116,10 +117,10 @@ final class HeaterSide {
 
   /** A relief valve whose tube leads outside. */
   private PortRef relieved(PortRef cold, Heat heat) {
-    String tee =
+    PartId tee =
         rig.part(
             QuestionPage.PUMP, Says.RELIEF_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-    String valve =
+    PartId valve =
         rig.part(
             QuestionPage.PUMP,
             Says.RELIEF_VALVE.text(),
@@ -127,7 +128,7 @@ final class HeaterSide {
             heat.height() + 2 * Assembly.STEP,
             Run.VALVE,
             new CheckValve(RELIEF));
-    String tube =
+    PartId tube =
         rig.part(
             QuestionPage.PUMP,
             Says.RELIEF_TUBE.text(),
@@ -145,9 +146,9 @@ final class HeaterSide {
   private PortRef drained(PortRef cold, Heat heat) {
     double low = rig.below(heat.height(), 3 * Assembly.STEP);
     double hand = rig.below(heat.height(), 6 * Assembly.STEP);
-    String tee =
+    PartId tee =
         rig.part(QuestionPage.PUMP, Says.HEATER_TEE.text(), heat.spot(), low, 0, new Tee());
-    String valve =
+    PartId valve =
         rig.part(
             QuestionPage.PUMP,
             Says.HEATER_DRAIN.text(),
@@ -157,7 +158,7 @@ final class HeaterSide {
             Fittings.twoWay(0));
     double under =
         Math.min(low - 10 * Assembly.STEP, rig.vehicle().clearance() + 15 * Assembly.STEP);
-    String tail =
+    PartId tail =
         rig.part(
             QuestionPage.PUMP,
             Says.HEATER_DRAIN_TAIL.text(),
@@ -174,9 +175,9 @@ final class HeaterSide {
   /** Valves lead the water past the heater, so that no antifreeze goes into it. */
   private Heated bypassed(
       PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop, boolean three) {
-    String before =
+    PartId before =
         rig.part(QuestionPage.PUMP, Says.COLD_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-    String after =
+    PartId after =
         rig.part(
             QuestionPage.PUMP,
             Says.HOT_TEE.text(),
@@ -184,17 +185,17 @@ final class HeaterSide {
             heat.height() + 10 * Assembly.STEP,
             0,
             new Tee());
-    String in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), "open");
+    PartId in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), "open");
     rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
     rig.join(rig.get(in).port("b"), cold, bore);
     PortRef left = hot;
     if (three) {
-      String out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), "open");
+      PartId out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), "open");
       rig.join(hot, rig.get(out).port("a"), bore);
       left = rig.get(out).port("b");
     }
     rig.join(left, rig.get(after).port("a"), bore);
-    String past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), "shut");
+    PartId past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), "shut");
     rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
     rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
     return new Heated(heater, rig.get(before).port("a"), rig.get(after).port("c"), loop);
@@ -202,24 +203,24 @@ final class HeaterSide {
 
   /** Two three-way valves do the same: one before the heater, one after it. */
   private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
-    String in = past(Says.HEATER_IN.text(), heat);
-    String out = past(Says.HEATER_OUT.text(), heat);
+    PartId in = past(Says.HEATER_IN.text(), heat);
+    PartId out = past(Says.HEATER_OUT.text(), heat);
     rig.join(rig.get(in).port("b"), cold, bore);
     rig.join(hot, rig.get(out).port("b"), bore);
     rig.join(rig.get(in).port("c"), rig.get(out).port("c"), bore);
     return new Heated(heater, rig.get(in).port("a"), rig.get(out).port("a"), loop);
   }
 
-  private String past(String label, Heat heat) {
+  private PartId past(String label, Heat heat) {
     Kind kind =
         InletSide.diverter(
             Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false);
     return valve(label, heat, kind, "first");
   }
 
-  private String valve(String label, Heat heat, Kind kind, String running) {
+  private PartId valve(String label, Heat heat, Kind kind, String running) {
     double height = heat.height() + 5 * Assembly.STEP;
-    String id = rig.part(QuestionPage.PUMP, label, heat.spot(), height, Run.VALVE, kind);
+    PartId id = rig.part(QuestionPage.PUMP, label, heat.spot(), height, Run.VALVE, kind);
     rig.runsWith(id, running);
     return id;
   }

@@ -12,6 +12,7 @@ import fernwort.core.kind.Motor;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -44,7 +45,7 @@ final class InletSide {
    * Joins the inlet to what it fills (tanks by their answers), to the taps, and to the port before
    * the pump that its diverter leads to.
    */
-  void join(Map<TankAnswers, String> tanks, PressureSide pressure, Optional<PortRef> beforePump) {
+  void join(Map<TankAnswers, PartId> tanks, PressureSide pressure, Optional<PortRef> beforePump) {
     List<Target> targets = new ArrayList<>();
     tanks.forEach((tank, id) -> {
       boolean low = tank.fills().contains(Fill.LOW_FLOAT);
@@ -81,7 +82,7 @@ final class InletSide {
       at = run.at();
     }
     if (left.size() == 2) {
-      String valve = diverter(left);
+      PartId valve = diverter(left);
       rig.join(at, rig.get(valve).port("a"), bore);
       lead(rig.get(valve).port("b"), left.getFirst(), passed, false);
       lead(rig.get(valve).port("c"), left.getLast(), passed, false);
@@ -105,7 +106,7 @@ final class InletSide {
     ways.add(Message.words(String.join(" → ", passed) + " → " + target.words()));
   }
 
-  private String diverter(List<Target> two) {
+  private PartId diverter(List<Target> two) {
     boolean off = mains.branches().chosenBy() == ChosenBy.DIVERTER_WITH_OFF;
     return rig.part(
         QuestionPage.FILL,
@@ -162,7 +163,7 @@ final class InletSide {
     }
     InletBranches.SecondInlet other = mains.branches().second().orElseThrow();
     PortRef second = mouth(Says.SECOND_INLET.text(), other.spot(), other.height());
-    String diverter =
+    PartId diverter =
         rig.part(
             QuestionPage.FILL,
             Says.INLET_SELECTOR.text(),
@@ -177,7 +178,7 @@ final class InletSide {
   }
 
   private PortRef mouth(String label, Spot spot, double height) {
-    String inlet = rig.part(QuestionPage.FILL, label, spot, height, 0, Fittings.inlet(4));
+    PartId inlet = rig.part(QuestionPage.FILL, label, spot, height, 0, Fittings.inlet(4));
     return rig.get(inlet).port("out");
   }
 

@@ -22,6 +22,7 @@ import fernwort.core.kind.line.Manifold;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.GangSwitch;
 import fernwort.core.kind.machine.Pump;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -63,14 +64,14 @@ final class PressureSide {
   private final Spot spot;
   private final double height;
   private final List<Made> taps = new ArrayList<>();
-  private String pump = "";
-  private String house = "";
-  private String heater = "";
+  private PartId pump = PartId.NONE;
+  private PartId house = PartId.NONE;
+  private PartId heater = PartId.NONE;
   private Optional<PortRef> source = Optional.empty();
   private Optional<Sent> back = Optional.empty();
 
   /** A tap that was answered, and the part that it became. */
-  record Made(Tap tap, String id) {}
+  record Made(Tap tap, PartId id) {}
 
   /** The tank that the pump sends water back to, and its opening. */
   private record Sent(String words, PortRef port) {}
@@ -102,7 +103,7 @@ final class PressureSide {
   }
 
   /** Has the pump send water back into a tank, where somebody said that it can. */
-  void sendsBackTo(TankAnswers tank, String id) {
+  void sendsBackTo(TankAnswers tank, PartId id) {
     if (TankTies.returns(answers, tank)) {
       back = Optional.of(new Sent(tank.label(), new PortRef(id, TankOpenings.RETURN)));
     }
@@ -159,7 +160,7 @@ final class PressureSide {
     if (!house.isEmpty()) {
       if (at.isEmpty()) {
         passed.add(Says.THE_MAINS.text());
-        String plug =
+        PartId plug =
             rig.part(QuestionPage.FILL, Says.TEE_PLUG.text(), spot, up(15), 0, new Plug(false));
         rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
       } else {
@@ -211,7 +212,7 @@ final class PressureSide {
     boolean motor = answers.pump().parts().motor();
     PumpParts.Back how = answers.pump().parts().back();
     if (how.diverts()) {
-      String valve =
+      PartId valve =
           rig.part(
               QuestionPage.PUMP,
               Says.DELIVERY_VALVE.text(),
@@ -256,7 +257,7 @@ final class PressureSide {
   private void accumulator(Run run) {
     PortRef aside = run.branch(Says.ACCUMULATOR_TEE.text(), up(5));
     double charge = Math.max(LEAST_CHARGE, answers.pump().cutOut() - BELOW_CUT_OUT);
-    String vessel =
+    PartId vessel =
         rig.part(QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
     rig.join(aside, rig.get(vessel).port("in"), bore);
   }
@@ -293,7 +294,7 @@ final class PressureSide {
     List<String> hotWords = new ArrayList<>();
     List<String> coldWords = new ArrayList<>();
     for (Tap tap : answers.taps()) {
-      String id = tap(tap);
+      PartId id = tap(tap);
       cold.add(rig.get(id).port("cold"));
       coldWords.add(rig.get(id).label());
       if (rig.get(id).kind().ports().contains("hot")) {
@@ -332,7 +333,7 @@ final class PressureSide {
       String label = (hot ? Says.HOT_DRAIN_CAP : Says.COLD_DRAIN_CAP).text();
       return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
     }
-    String valve =
+    PartId valve =
         rig.part(
             QuestionPage.LOWS,
             (hot ? Says.HOT_DRAIN : Says.COLD_DRAIN).text(),
@@ -340,7 +341,7 @@ final class PressureSide {
             low,
             Run.VALVE,
             Fittings.twoWay(0));
-    String tail =
+    PartId tail =
         rig.part(
             QuestionPage.LOWS,
             (hot ? Says.HOT_DRAIN_TAIL : Says.COLD_DRAIN_TAIL).text(),
@@ -356,14 +357,14 @@ final class PressureSide {
   private void spread(String which, PortRef from, List<PortRef> to) {
     if (to.isEmpty()) {
       // Nothing is said yet of where it leads: it ends in a plug until then.
-      String plug =
+      PartId plug =
           rig.part(QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, up(30), 0, new Plug(false));
       rig.join(from, rig.get(plug).port("in"), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
-      String id =
+      PartId id =
           rig.part(QuestionPage.PUMP, label, spot, up(35), Run.PUMP, new Manifold(to.size()));
       rig.join(from, rig.get(id).port("in"), bore);
       for (int i = 0; i < to.size(); i++) {
@@ -374,7 +375,7 @@ final class PressureSide {
     PortRef at = from;
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
-      String tee = rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
+      PartId tee = rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
       rig.join(at, rig.get(tee).port("a"), bore);
       rig.join(rig.get(tee).port("c"), port, bore);
       at = rig.get(tee).port("b");
@@ -388,7 +389,7 @@ final class PressureSide {
     return wider * wider;
   }
 
-  private String tap(Tap tap) {
+  private PartId tap(Tap tap) {
     boolean warm = answers.pump().hot() != Hot.NONE && tap.gives() == Water.COLD_AND_HOT;
     Kind kind =
         switch (tap.use()) {
@@ -401,7 +402,7 @@ final class PressureSide {
         };
     long same = taps.stream().filter(t -> t.tap().use() == tap.use()).count();
     String label = name(tap.use()) + (same == 0 ? "" : " " + (same + 1));
-    String id = rig.part(QuestionPage.TAPS, label, tap.spot(), tap.height(), 0, kind);
+    PartId id = rig.part(QuestionPage.TAPS, label, tap.spot(), tap.height(), 0, kind);
     taps.add(new Made(tap, id));
     return id;
   }

@@ -5,6 +5,7 @@ import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.line.Tee;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 
 /** A line as one lays it at one spot: from a port, through piece after piece, to another. */
@@ -43,24 +44,24 @@ final class Run {
   }
 
   /** Leads it through a part (its body in m³), entered as water usually comes; returns its id. */
-  String through(String label, double height, double body, Kind kind) {
+  PartId through(String label, double height, double body, Kind kind) {
     InOut ends = kind.through().orElseThrow();
-    String id = rig.part(page, label, spot, height, body, kind);
+    PartId id = rig.part(page, label, spot, height, body, kind);
     rig.join(at, rig.get(id).port(ends.in()), bore);
     at = rig.get(id).port(ends.out());
     return id;
   }
 
   /** Leads it through a valve that stands open while the pump draws; returns its id. */
-  String openValve(String label, double height, Kind kind) {
-    String id = through(label, height, VALVE, kind);
+  PartId openValve(String label, double height, Kind kind) {
+    PartId id = through(label, height, VALVE, kind);
     rig.runsWith(id, "open");
     return id;
   }
 
   /** Puts a tee into it and goes on; returns where the branch begins. */
   PortRef branch(String label, double height) {
-    String tee = rig.part(page, label, spot, height, 0, new Tee());
+    PartId tee = rig.part(page, label, spot, height, 0, new Tee());
     rig.join(at, rig.get(tee).port("a"), bore);
     at = rig.get(tee).port("c");
     return rig.get(tee).port("b");
@@ -68,7 +69,7 @@ final class Run {
 
   /** Ends it in a part by the first of its ports. */
   void endsIn(String label, double height, Kind kind) {
-    String id = rig.part(page, label, spot, height, 0, kind);
+    PartId id = rig.part(page, label, spot, height, 0, kind);
     to(rig.get(id).port(kind.ports().getFirst()));
   }
 

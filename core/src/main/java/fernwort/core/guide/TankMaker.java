@@ -17,6 +17,7 @@ import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -53,7 +54,7 @@ final class TankMaker {
    *
    * @param inlets ids of openings through which something else runs in, such as wastes
    */
-  String add(TankAnswers tank, List<String> inlets) {
+  PartId add(TankAnswers tank, List<String> inlets) {
     TankSizes sizes = TankSizes.of(tank, rig.vehicle());
     sizes.guess().ifPresent(guesses::add);
     Size size = sizes.outside();
@@ -66,7 +67,7 @@ final class TankMaker {
             openings.of(tank, sizes, inlets).toArray(TankPort[]::new));
     Box box = beside(new Box(corner(tank, size, sizes.wall()), size));
     placed.add(box);
-    String id = rig.part(QuestionPage.TANKS, tank.label(), tank.spot(), box.corner(), 0, kind);
+    PartId id = rig.part(QuestionPage.TANKS, tank.label(), tank.spot(), box.corner(), 0, kind);
     vents.add(tank, id);
     fills(tank, id);
     drain(tank, id);
@@ -152,14 +153,14 @@ final class TankMaker {
 
   // --- how it is filled ------------------------------------------------------------------------
 
-  private void fills(TankAnswers tank, String id) {
+  private void fills(TankAnswers tank, PartId id) {
     if (tank.fills().contains(Fill.BARREL) && tank.contents() == Contents.FRESH) {
       barrel(tank, id);
     }
     if (!TankTies.hasNeck(tank)) {
       return;
     }
-    String neck =
+    PartId neck =
         rig.part(
             QuestionPage.FILL,
             tank.label() + " neck",
@@ -176,7 +177,7 @@ final class TankMaker {
     }
     run.to(rig.get(id).port("neck"));
     if (tank.fills().contains(Fill.JUG)) {
-      String jug =
+      PartId jug =
           rig.part(
               QuestionPage.FILL,
               Says.JUG_FOR.filled(tank.label()),
@@ -189,10 +190,10 @@ final class TankMaker {
   }
 
   /** A pump that hangs in a barrel beside the vehicle, on a port of its own; a float stops it. */
-  private void barrel(TankAnswers tank, String id) {
+  private void barrel(TankAnswers tank, PartId id) {
     double bore = answers.bores().supply();
     double port = answers.mains().height();
-    String inlet =
+    PartId inlet =
         rig.part(
             QuestionPage.FILL,
             Says.BARREL_PORT.filled(tank.label()),
@@ -211,13 +212,13 @@ final class TankMaker {
   }
 
   /** Returns where water from another tank comes into a tank. */
-  PortRef entry(TankAnswers tank, String id) {
+  PortRef entry(TankAnswers tank, PartId id) {
     return fillers.getOrDefault(tank.id(), new PortRef(id, TankOpenings.TRANSFER));
   }
 
   // --- how it is emptied -----------------------------------------------------------------------
 
-  private void drain(TankAnswers tank, String id) {
+  private void drain(TankAnswers tank, PartId id) {
     if (tank.contents() == Contents.GRAY) {
       if (tank.drain() == Drain.CARRIED) {
         cap(tank, Says.SPOUT_CAP.filled(tank.label()), rig.get(id).port(TankOpenings.SPOUT));

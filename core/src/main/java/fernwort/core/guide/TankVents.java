@@ -7,6 +7,7 @@ import fernwort.core.guide.answers.Venting;
 import fernwort.core.guide.answers.Venting.Second;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayDeque;
 import java.util.Deque;
@@ -29,7 +30,7 @@ final class TankVents {
   }
 
   /** Adds the vent of a tank (its part), and its overflow. */
-  void add(TankAnswers tank, String id) {
+  void add(TankAnswers tank, PartId id) {
     Venting venting = tank.venting();
     Run run = run(tank, rig.get(id).port("vent"));
     double high = rig.get(id).at("vent").z();
@@ -80,7 +81,7 @@ final class TankVents {
 
   private void end(TankAnswers tank, PortRef at, double end, boolean rises) {
     boolean over = tank.venting().overflow();
-    String vent =
+    PartId vent =
         rig.part(
             QuestionPage.VENTS,
             (over ? Says.OVERFLOW_OF : Says.VENT_OF).filled(tank.label()),
@@ -96,7 +97,7 @@ final class TankVents {
   }
 
   /** An overflow of its own, which lets water out under the vehicle. */
-  private void overflow(TankAnswers tank, String id) {
+  private void overflow(TankAnswers tank, PartId id) {
     double high = rig.get(id).at(TankOpenings.OVERFLOW).z();
     Run run = run(tank, rig.get(id).port(TankOpenings.OVERFLOW));
     if (tank.venting().second() == Second.VALVED) {

@@ -4,6 +4,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankTies;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.List;
@@ -45,7 +46,7 @@ final class Transfers {
   }
 
   /** Joins a tank (its part) to the one that it is filled from, if it is. */
-  void join(TankAnswers tank, String id, Map<TankAnswers, String> tanks) {
+  void join(TankAnswers tank, PartId id, Map<TankAnswers, PartId> tanks) {
     Optional<TankAnswers> source = TankTies.source(answers, tank);
     if (source.isEmpty()) {
       return;
@@ -53,7 +54,7 @@ final class Transfers {
     TankAnswers from = source.orElseThrow();
     PortRef outlet =
         branches.getOrDefault(
-            tank.id(), new PortRef(tanks.getOrDefault(from, ""), TankTies.toward(tank)));
+            tank.id(), new PortRef(tanks.getOrDefault(from, PartId.NONE), TankTies.toward(tank)));
     PortRef entry = maker.entry(tank, id);
     switch (tank.passages().by()) {
       case PUMP -> pumped(tank, from, outlet, entry);

@@ -14,6 +14,7 @@ import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -61,8 +62,8 @@ final class WasteSide {
    *
    * @return the gray tanks' parts, by the short names of their answers
    */
-  Map<String, String> join(TankMaker maker, List<Made> taps) {
-    Map<String, String> tanks = new HashMap<>();
+  Map<String, PartId> join(TankMaker maker, List<Made> taps) {
+    Map<String, PartId> tanks = new HashMap<>();
     List<TankAnswers> gray = answers.tanks(Contents.GRAY);
     List<Into> drops = drops(taps);
     for (int i = 0; i < gray.size(); i++) {
@@ -76,7 +77,7 @@ final class WasteSide {
       if (rinsed) {
         inlets.add(RINSE);
       }
-      String tank = maker.add(gray.get(i), inlets);
+      PartId tank = maker.add(gray.get(i), inlets);
       List<PortRef> into = inlets.stream().map(inlet -> rig.get(tank).port(inlet)).toList();
       drop(own, into, gray.get(i));
       if (rinsed) {
@@ -106,7 +107,7 @@ final class WasteSide {
     PortRef at = into.getFirst();
     double height = rig.get(at.part()).at(at.port()).z() + 5 * Assembly.STEP;
     for (Into one : own.subList(0, own.size() - 1)) {
-      String tee =
+      PartId tee =
           rig.part(
               QuestionPage.WASTE,
               Says.GRAY_TEE.filled(tank.label()),
@@ -156,7 +157,7 @@ final class WasteSide {
   /** The inlet of a urine separator, with a trap below it. */
   private void separator(PortRef into, TankAnswers tank) {
     double over = rig.get(into.part()).at(into.port()).z();
-    String inlet =
+    PartId inlet =
         rig.part(
             QuestionPage.WASTE,
             Says.SEPARATOR.text(),
@@ -164,7 +165,7 @@ final class WasteSide {
             Math.max(over, rig.vehicle().floor()) + SEAT,
             0,
             new GravityFiller());
-    String trap =
+    PartId trap =
         rig.part(
             QuestionPage.WASTE,
             Says.SEPARATOR_TRAP.text(),
@@ -181,10 +182,10 @@ final class WasteSide {
   private void rinse(TankAnswers tank, PortRef into) {
     double height = rig.get(into.part()).at(into.port()).z() + 10 * Assembly.STEP;
     double pipe = answers.bores().supply();
-    String inlet =
+    PartId inlet =
         rig.part(
             QuestionPage.WASTE, Says.RINSE_INLET.text(), tank.spot(), height, 0, Fittings.inlet(4));
-    String check =
+    PartId check =
         rig.part(
             QuestionPage.WASTE,
             Says.RINSE_CHECK_VALVE.text(),
@@ -211,7 +212,7 @@ final class WasteSide {
     for (Part tap : above) {
       PortRef waste = tap.port("waste");
       if (at.isPresent()) {
-        String tee =
+        PartId tee =
             rig.part(
                 QuestionPage.WASTE,
                 Says.WASTE_TEE.text(),
@@ -231,7 +232,7 @@ final class WasteSide {
       ways.add(Says.STRAIGHT_INTO.with(String.join(", ", labels), tank.label()));
       return;
     }
-    String trap =
+    PartId trap =
         rig.part(
             QuestionPage.WASTE,
             labels.getFirst() + " trap",
@@ -250,9 +251,9 @@ final class WasteSide {
     return tap.use() == Use.SHOWER ? Math.min(hung, rig.vehicle().floor() + TRAY) : hung;
   }
 
-  private void ground(Tap tap, String id) {
+  private void ground(Tap tap, PartId id) {
     double low = rig.vehicle().clearance() + 10 * Assembly.STEP;
-    String end =
+    PartId end =
         rig.part(
             QuestionPage.TAPS,
             rig.get(id).label() + " waste",
@@ -264,7 +265,7 @@ final class WasteSide {
     ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
 
-  private void dump(TankAnswers tank, String id) {
+  private void dump(TankAnswers tank, PartId id) {
     if (tank.drain() == TankAnswers.Drain.CARRIED) {
       ways.add(Says.IT_IS_CARRIED_OUT.with(tank.label()));
       return;
@@ -275,7 +276,7 @@ final class WasteSide {
     PortRef at = rig.get(id).port("drain");
     String words = tank.label();
     if (answers.waste().dumpValve()) {
-      String valve =
+      PartId valve =
           rig.part(
               QuestionPage.WASTE,
               tank.label() + " dump",
@@ -287,7 +288,7 @@ final class WasteSide {
       at = rig.get(valve).port("b");
       words += Says.DUMP_VALVE.text();
     }
-    String outlet =
+    PartId outlet =
         rig.part(
             QuestionPage.WASTE,
             tank.label() + " outlet",

@@ -6,7 +6,9 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -30,7 +32,7 @@ import java.util.TreeSet;
  * @param beside what its lines lead to, for a part by which no water comes by itself: a vent, a cap
  * @param lines ids of the lines on any of its ways, or beside it
  */
-public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set<String> lines) {
+public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set<LineId> lines) {
 
   /**
    * One position of a handle.
@@ -58,24 +60,24 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
    * @param running how handles stand while the pump draws from the first tank, by part
    * @throws fernwort.core.say.Refusal when there is no such part
    */
-  public static WaterWalk of(Network asItIs, Map<String, String> running, String id) {
+  public static WaterWalk of(Network asItIs, Map<PartId, String> running, PartId id) {
     // Somebody has primed the pumps: how high they draw while dry is no question of the lines.
     Network network = Primed.of(asItIs);
     Rig rig = network.rig();
     Part part = rig.part(id);
-    Map<String, String> open = new HashMap<>();
+    Map<PartId, String> open = new HashMap<>();
     // A cap that is off elsewhere lets its tank run out; only what one stands before is taken off.
     rig.handles()
         .forEach(p -> open.put(p.id(), isCap(p.kind()) ? p.rest().id() : widest(p.kind())));
     open.putAll(running);
-    Map<String, Double> half = network.halfFull();
-    Set<String> lines = new TreeSet<>();
+    Map<PartId, Double> half = network.halfFull();
+    Set<LineId> lines = new TreeSet<>();
     List<Stands> stands = stands(network, open, half, part, lines);
     // A valve of three ways, or a hose from outside, gives its water in another of its positions.
     for (Part other : rig.handles().toList()) {
       for (Position position : other.kind().positions()) {
         if (lines.isEmpty() && !isCap(other.kind()) && !other.equals(part)) {
-          Map<String, String> turned = new HashMap<>(open);
+          Map<PartId, String> turned = new HashMap<>(open);
           turned.put(other.id(), position.id());
           stands = stands(network, turned, half, part, lines);
         }
@@ -84,7 +86,7 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
     // Between tanks that are level nothing runs: the first of them is the fuller one then.
     for (Part tank : network.tanks()) {
       if (lines.isEmpty()) {
-        Map<String, Double> uneven = new HashMap<>(half);
+        Map<PartId, Double> uneven = new HashMap<>(half);
         uneven.put(tank.id(), FULLER * network.room(tank.id()).capacity());
         stands = stands(network, open, uneven, part, lines);
       }
@@ -104,14 +106,14 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
 
   private static List<Stands> stands(
       Network network,
-      Map<String, String> open,
-      Map<String, Double> half,
+      Map<PartId, String> open,
+      Map<PartId, Double> half,
       Part part,
-      Set<String> lines) {
+      Set<LineId> lines) {
     List<Position> positions = part.kind().positions();
     List<Stands> stands = new ArrayList<>();
     for (Position position : positions.isEmpty() ? List.of(NO_HANDLE) : positions) {
-      Map<String, String> tried = new HashMap<>(open);
+      Map<PartId, String> tried = new HashMap<>(open);
       if (position != NO_HANDLE) {
         tried.put(part.id(), position.id());
       }
@@ -152,7 +154,7 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
     return kind.links(position.id()).size();
   }
 
-  private static List<FlowPath> through(Network network, State state, String part) {
+  private static List<FlowPath> through(Network network, State state, PartId part) {
     return OpenWays.find(network, state).ways().stream()
         .filter(way -> way.parts().contains(part))
         .sorted(Comparator.comparingInt(way -> way.parts().size()))

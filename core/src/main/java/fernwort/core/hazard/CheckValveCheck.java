@@ -1,13 +1,14 @@
 package fernwort.core.hazard;
 
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.streams.Directions;
 import java.util.List;
 
 /** Check valves that face the wrong way; found once per rig, since no handle changes it. */
 final class CheckValveCheck implements Check {
 
-  private final List<String> reversed;
+  private final List<PartId> reversed;
 
   CheckValveCheck(Network network) {
     reversed = Directions.of(network).reversedCheckValves();
@@ -15,7 +16,7 @@ final class CheckValveCheck implements Check {
 
   @Override
   public void look(Scene scene, List<Warning> found) {
-    for (String valve : reversed) {
+    for (PartId valve : reversed) {
       found.add(
           new Warning(
               Warning.Code.CHECK_VALVE_REVERSED,

@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.End;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.FlowPath;
@@ -81,12 +82,12 @@ final class FlowCheck {
 
   /** Pumps that the mains hold off only as long as nothing flows, looked at as they really run. */
   static void runningAllTheSame(Scene scene, Solving solving, List<Warning> found) {
-    List<String> held =
+    List<PartId> held =
         scene.ways().pumps().stream().filter(PumpWork::heldOff).map(PumpWork::pump).toList();
     if (held.isEmpty()) {
       return;
     }
-    Set<String> running =
+    Set<PartId> running =
         solving
             .flows()
             .map(flows ->
@@ -104,13 +105,13 @@ final class FlowCheck {
   }
 
   /** Tells whether the pressure, as it is with what flows, stands above where the switch opens. */
-  private static boolean isHeld(Scene scene, String pump, Flows flows) {
+  private static boolean isHeld(Scene scene, PartId pump, Flows flows) {
     return scene.part(pump).kind() instanceof Pump kind
         && flows.pressure(pump, "out").filter(p -> p >= kind.cutOut() - 1).isPresent();
   }
 
   private static Warning withShare(Scene scene, Warning warning, Flows flows) {
-    String pump = warning.parts().getFirst();
+    PartId pump = warning.parts().getFirst().part();
     Flows.Running runs = flows.pumps().get(pump);
     double used = 0;
     for (FlowPath way : scene.ways().ways()) {
@@ -133,7 +134,7 @@ final class FlowCheck {
         warning.parts());
   }
 
-  private static Warning starves(Scene scene, String tap) {
+  private static Warning starves(Scene scene, PartId tap) {
     return new Warning(
         Warning.Code.TAP_STARVES,
         Severity.NOTE,

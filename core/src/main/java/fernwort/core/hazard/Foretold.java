@@ -9,7 +9,9 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Relief;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
@@ -101,7 +103,7 @@ final class Foretold {
     if (timed(found, Warning.Is.BULGES, h, Says.THAT_IS_IN_ABOUT.text())) {
       return;
     }
-    String tank = h.subject();
+    PartId tank = h.subject().part();
     boolean vented = Relief.of(scene.network(), scene.setting()).has(tank, Optional.empty());
     found.add(
         vented
@@ -131,7 +133,7 @@ final class Foretold {
         new Warning(
             Warning.Code.NO_AIR_IN,
             Severity.DANGER,
-            Says.EMPTIES_AND_NOT_ENOUGH_AIR_GETS.with(scene.label(h.subject())),
+            Says.EMPTIES_AND_NOT_ENOUGH_AIR_GETS.with(scene.label(h.subject().part())),
             Says.ITS_WALLS_ARE_SUCKED.with(when(h)),
             Says.MORE_LEAVES_THAN_ITS_VENT_LETS.with(),
             Says.OPEN_ITS_VENT_OR_TRAVEL_VALVE.with(),
@@ -142,12 +144,12 @@ final class Foretold {
     if (timed(found, Warning.Is.DRAWS_AIR, h, Says.THAT_IS_IN_ABOUT.text())) {
       return;
     }
-    boolean byHand = scene.part(h.subject()).kind().byHand();
+    boolean byHand = scene.part(h.subject().part()).kind().byHand();
     found.add(
         new Warning(
             Warning.Code.PUMP_DRY_SOON,
             Severity.NOTE,
-            Says.DRAWS_AIR.with(scene.label(h.subject()), when(h)),
+            Says.DRAWS_AIR.with(scene.label(h.subject().part()), when(h)),
             byHand ? Says.NO_MORE_WATER_COMES_THEN.with() : Says.IT_RUNS_DRY.with(),
             Says.THE_TANK_THAT_IT_DRAWS.with(),
             Says.SWITCH_IT_OFF.with(),
@@ -155,7 +157,7 @@ final class Foretold {
   }
 
   private static void runsOut(Scene scene, Event h, List<Warning> found) {
-    String end = h.subject();
+    ElementId end = h.subject();
     boolean told =
         found.stream()
             .anyMatch(w ->
@@ -166,8 +168,8 @@ final class Foretold {
                             Warning.Code.TANK_RUNS_OUT)
                         .contains(w.code()));
     boolean meant =
-        scene.part(end).kind().is(Purpose.USE)
-            || scene.ways().to(end).anyMatch(w -> w.end().kind() == End.Kind.DUMP);
+        scene.part(end.part()).kind().is(Purpose.USE)
+            || scene.ways().to(end.part()).anyMatch(w -> w.end().kind() == End.Kind.DUMP);
     if (told || meant) {
       return;
     }
@@ -183,7 +185,7 @@ final class Foretold {
         new Warning(
             Warning.Code.RUNS_OVER_SOON,
             gray ? Severity.WARNING : Severity.NOTE,
-            Says.WATER_RUNS_OUT_AT.with(scene.label(end), when(h)),
+            Says.WATER_RUNS_OUT_AT.with(scene.label(end.part()), when(h)),
             gray ? Says.GRAY_WATER_GOES_ONTO_THE_GROUND.with() : Says.WHAT_COMES.with(),
             Says.A_TANK_IS_FULL.with(),
             Says.STOP_BEFORE_THAT.with(),
@@ -197,7 +199,7 @@ final class Foretold {
             .filter(
                 w -> w.code() == Warning.Code.FILLING || w.code() == Warning.Code.FILLING_UNWATCHED)
             .filter(w -> {
-              Part tank = scene.part(w.parts().getFirst());
+              Part tank = scene.part(w.parts().getFirst().part());
               return open.leaving(tank, p -> isVent(tank, p), p -> p.id().equals(h.subject()))
                   .isPresent();
             })
@@ -209,7 +211,7 @@ final class Foretold {
                 w.code(),
                 w.severity(),
                 w.title(),
-                Says.WATER_RUNS_OUT_AT_STOP.with(scene.label(h.subject()), when(h)),
+                Says.WATER_RUNS_OUT_AT_STOP.with(scene.label(h.subject().part()), when(h)),
                 w.why(),
                 w.fix(),
                 w.parts())));
@@ -232,7 +234,7 @@ final class Foretold {
         new Warning(
             Warning.Code.GRAY_NEARLY_FULL,
             Severity.NOTE,
-            Says.GRAY_WATER_COMES_BACK_UP_AT.with(scene.label(h.subject()), when(h)),
+            Says.GRAY_WATER_COMES_BACK_UP_AT.with(scene.label(h.subject().part()), when(h)),
             Says.THE_GRAY_TANK_IS_FULL_THEN.with(),
             Says.MORE_RUNS_IN_THAN_IT_HAS_ROOM.with(),
             Says.DUMP_GRAY_FIRST_OR_CLOSE_THE_TAP.with(),

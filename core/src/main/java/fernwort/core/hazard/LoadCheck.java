@@ -3,6 +3,7 @@ package fernwort.core.hazard;
 import fernwort.core.load.Bearing;
 import fernwort.core.load.Loads;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
@@ -31,7 +32,7 @@ public final class LoadCheck {
    * @param network the prepared rig
    * @param volumes water by tank id (m³)
    */
-  public static List<Warning> of(Network network, Map<String, Double> volumes) {
+  public static List<Warning> of(Network network, Map<PartId, Double> volumes) {
     if (network.rig().vehicle().axles().isEmpty()) {
       return List.of();
     }

@@ -3,6 +3,7 @@ package fernwort.core.hazard;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.End;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
@@ -16,7 +17,7 @@ final class PowerCheck implements Check {
 
   @Override
   public void look(Scene scene, List<Warning> found) {
-    List<String> turned =
+    List<PartId> turned =
         scene.network().rig().parts().stream()
             .filter(p -> p.kind().is(Purpose.TURNS))
             .filter(p -> p.kind().unpowered().filter(rest -> !scene.is(p.id(), rest)).isPresent())
@@ -29,7 +30,7 @@ final class PowerCheck implements Check {
     FlowPaths after = OpenWays.find(scene.network(), dark, scene.levels());
     Set<FlowPath.Key> before =
         scene.ways().ways().stream().map(FlowPath::key).collect(Collectors.toSet());
-    for (String valve : turned) {
+    for (PartId valve : turned) {
       after.ways().stream()
           .filter(w -> w.end().kind() != End.Kind.FIXTURE)
           .filter(w -> !before.contains(w.key()) && w.parts().contains(valve))
@@ -38,7 +39,7 @@ final class PowerCheck implements Check {
     }
   }
 
-  private static Warning warning(Scene scene, String valve, FlowPath way) {
+  private static Warning warning(Scene scene, PartId valve, FlowPath way) {
     String goal =
         switch (way.end().kind()) {
           case GROUND -> Says.ONTO_THE_GROUND_AT.filled(scene.label(way.end().part()));

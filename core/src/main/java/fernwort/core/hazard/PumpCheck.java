@@ -2,6 +2,7 @@ package fernwort.core.hazard;
 
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.FlowPath;
@@ -36,7 +37,7 @@ final class PumpCheck implements Check {
               Says.SWITCH_IT_OFF_OPEN_A_TANK.with(),
               List.of(work.pump())));
     } else if (work.airThrough().isPresent()) {
-      String by = work.airThrough().get();
+      PartId by = work.airThrough().get();
       found.add(
           new Warning(
               Warning.Code.PUMP_SUCKS_AIR,
@@ -47,7 +48,7 @@ final class PumpCheck implements Check {
               Says.CLOSE_A_VALVE_TOWARDS.with(scene.label(by)),
               List.of(work.pump(), by)));
     }
-    List<String> loop = loop(scene, work);
+    List<PartId> loop = loop(scene, work);
     if (!loop.isEmpty() && !isCirculation(scene, work.pump())) {
       stirs(scene, work, loop, label, found);
     }
@@ -57,7 +58,7 @@ final class PumpCheck implements Check {
   }
 
   /** How a pump's water comes straight back to its inlet, if need be by the tank it draws from. */
-  private static List<String> loop(Scene scene, PumpWork work) {
+  private static List<PartId> loop(Scene scene, PumpWork work) {
     if (!work.loop().isEmpty()) {
       return work.loop();
     }
@@ -94,7 +95,7 @@ final class PumpCheck implements Check {
   }
 
   private static void stirs(
-      Scene scene, PumpWork work, List<String> loop, String label, List<Warning> found) {
+      Scene scene, PumpWork work, List<PartId> loop, String label, List<Warning> found) {
     boolean delivers = delivers(scene, work);
     String through =
         loop.stream()
@@ -119,7 +120,7 @@ final class PumpCheck implements Check {
             List.of(work.pump())));
   }
 
-  private static boolean isCirculation(Scene scene, String pump) {
+  private static boolean isCirculation(Scene scene, PartId pump) {
     return scene.part(pump).kind().is(Purpose.CIRCULATES);
   }
 }

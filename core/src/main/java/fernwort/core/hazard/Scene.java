@@ -4,6 +4,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.Source;
@@ -18,15 +19,15 @@ import fernwort.core.ways.Source;
  */
 record Scene(Network network, Setting setting, Levels levels, FlowPaths ways) {
 
-  String label(String part) {
+  String label(PartId part) {
     return part(part).label();
   }
 
-  Part part(String id) {
+  Part part(PartId id) {
     return network.rig().parts().get(network.index(id));
   }
 
-  boolean isTank(String part, Contents contents) {
+  boolean isTank(PartId part, Contents contents) {
     return part(part).kind().holds(contents);
   }
 
@@ -41,7 +42,7 @@ record Scene(Network network, Setting setting, Levels levels, FlowPaths ways) {
     };
   }
 
-  boolean is(String part, String position) {
+  boolean is(PartId part, String position) {
     return setting.has(part, position);
   }
 }

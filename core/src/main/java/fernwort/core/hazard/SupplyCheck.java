@@ -10,6 +10,7 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
@@ -32,7 +33,7 @@ final class SupplyCheck implements Check {
   private static final double AIR_GAP = 0.02;
 
   /** Sources that some setting of the handles lets reach where people drink. */
-  private final Set<String> mayReachDrinking;
+  private final Set<PartId> mayReachDrinking;
 
   SupplyCheck(Network network) {
     Connections free = Connections.withHandlesFree(network);
@@ -141,12 +142,12 @@ final class SupplyCheck implements Check {
     return part.kind().is(Purpose.PURIFIES);
   }
 
-  private static boolean isForDrinking(String source, Part part) {
+  private static boolean isForDrinking(PartId source, Part part) {
     return part.kind().forDrinking() && !part.id().equals(source);
   }
 
-  private static Warning unsafe(Scene scene, Source source, List<String> route) {
-    String end = route.getLast();
+  private static Warning unsafe(Scene scene, Source source, List<PartId> route) {
+    PartId end = route.getLast();
     boolean moving = scene.ways().from(source.part()).anyMatch(w -> w.end().part().equals(end));
     String from =
         source.kind() == Source.Kind.OUTSIDE
@@ -164,7 +165,7 @@ final class SupplyCheck implements Check {
   }
 
   private static void ground(Scene scene, List<Warning> found) {
-    Map<List<String>, FlowPath> losses = new LinkedHashMap<>();
+    Map<List<PartId>, FlowPath> losses = new LinkedHashMap<>();
     for (FlowPath way : scene.ways().ways()) {
       if (way.end().kind() == End.Kind.GROUND) {
         losses.putIfAbsent(List.of(way.end().part(), way.source().part()), way);

@@ -7,8 +7,10 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Relief;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
@@ -60,14 +62,14 @@ final class TankCheck implements Check {
     gray(scene, found);
   }
 
-  private static void noAirOut(Scene scene, String tank, List<Warning> found) {
+  private static void noAirOut(Scene scene, PartId tank, List<Warning> found) {
     Optional<FlowPath> filling =
         scene.ways().to(tank).filter(w -> !w.source().part().equals(tank)).findFirst();
     if (filling.isEmpty()) {
       return;
     }
     boolean pressed = filling.get().drive().kind() != DrivenBy.Kind.FALL;
-    String source = filling.get().source().part();
+    PartId source = filling.get().source().part();
     Relief relief = Relief.of(scene.network(), scene.setting());
     if (pressed ? isRelieved(relief, tank, source) : relief.hasByVents(tank)) {
       return;
@@ -87,13 +89,13 @@ final class TankCheck implements Check {
   }
 
   /** Tells whether what is pressed into a full tank gets out by more than its outlets. */
-  private static boolean isRelieved(Relief relief, String tank, String source) {
+  private static boolean isRelieved(Relief relief, PartId tank, PartId source) {
     return relief.has(tank, Optional.of(source)) && !relief.hasAtMostOutlets(tank, source);
   }
 
   /** What goes wrong later with a tank into which mains or a pump press, if it goes on so. */
   private static void pressedIn(Scene scene, List<Warning> found) {
-    Map<String, FlowPath> pressing = new LinkedHashMap<>();
+    Map<PartId, FlowPath> pressing = new LinkedHashMap<>();
     scene.ways().ways().stream()
         .filter(w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != DrivenBy.Kind.FALL)
         .filter(w -> !w.source().part().equals(w.end().part()))
@@ -108,7 +110,7 @@ final class TankCheck implements Check {
           found.stream()
               .anyMatch(
                   w -> w.code() == Warning.Code.NO_AIR_OUT && w.parts().getFirst().equals(tank));
-      String source = way.source().part();
+      PartId source = way.source().part();
       if (!said && !relief.has(tank, Optional.of(source))) {
         noWayOut(scene, tank, found);
       } else if (!said && relief.hasAtMostOutlets(tank, source)) {
@@ -118,7 +120,7 @@ final class TankCheck implements Check {
     });
   }
 
-  private static void noWayOut(Scene scene, String tank, List<Warning> found) {
+  private static void noWayOut(Scene scene, PartId tank, List<Warning> found) {
     found.add(
         new Warning(
             Warning.Code.NO_AIR_OUT,
@@ -130,7 +132,7 @@ final class TankCheck implements Check {
             List.of(tank)));
   }
 
-  private static void onlyOutlets(Scene scene, String tank, List<Warning> found) {
+  private static void onlyOutlets(Scene scene, PartId tank, List<Warning> found) {
     found.add(
         new Warning(
             Warning.Code.NO_AIR_OUT,
@@ -200,7 +202,7 @@ final class TankCheck implements Check {
     return vacuum > -((Tank) scene.part(air.tank()).kind()).lowestPressure();
   }
 
-  private static void noAirIn(Scene scene, String tank, List<Warning> found) {
+  private static void noAirIn(Scene scene, PartId tank, List<Warning> found) {
     Optional<FlowPath> drawing =
         scene.ways().from(tank).filter(w -> !w.end().part().equals(tank)).findFirst();
     if (drawing.isEmpty()) {
@@ -234,7 +236,7 @@ final class TankCheck implements Check {
   }
 
   /** Tells whether all that the mains push into a tank comes by its float valve. */
-  private static boolean stopsByFloat(Scene scene, String tank) {
+  private static boolean stopsByFloat(Scene scene, PartId tank) {
     return scene
         .ways()
         .to(tank)
@@ -254,7 +256,7 @@ final class TankCheck implements Check {
         .isPresent();
   }
 
-  private static Warning floating(Scene scene, String tank) {
+  private static Warning floating(Scene scene, PartId tank) {
     String label = scene.label(tank);
     return new Warning(
         Warning.Code.FILLING,
@@ -266,7 +268,7 @@ final class TankCheck implements Check {
         List.of(tank));
   }
 
-  private static Warning filling(Scene scene, String tank, boolean inUse) {
+  private static Warning filling(Scene scene, PartId tank, boolean inUse) {
     boolean blind = ((Tank) scene.part(tank).kind()).gauge().showsNothing();
     String label = scene.label(tank);
     if (inUse || blind) {
@@ -321,7 +323,7 @@ final class TankCheck implements Check {
               Says.GRAY_IS_FULL_AFTER_YOU_USE_ABOUT.with(Amount.roughly(room / BECOMES_GRAY)),
               Says.THERE_IS_ROOM_FOR_OF_GRAY.with(Amount.roughly(room), Amount.roughly(coming)),
               Says.PLAN_TO_DUMP_GRAY_FIRST_FILLING.with(),
-              grays.stream().map(Part::id).toList()));
+              grays.stream().<ElementId>map(Part::id).toList()));
     }
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import fernwort.core.rig.ElementId;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Set;
@@ -22,7 +23,7 @@ public record Warning(
     Message what,
     Message why,
     Message fix,
-    List<String> parts) {
+    List<ElementId> parts) {
 
   /** The sorts of warning. */
   public enum Code {
@@ -129,7 +130,7 @@ public record Warning(
   }
 
   /** What makes two warnings the same to people: their sort and the parts they are about. */
-  public record Key(Code code, List<String> parts) {}
+  public record Key(Code code, List<ElementId> parts) {}
 
   /** Returns sort and parts, without the words. */
   public Key key() {

@@ -1,5 +1,7 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,12 +22,12 @@ import java.util.Set;
  * @param vents lines that the air of each tank passes, by tank id; worked out when not given
  */
 public record Carried(
-    Map<String, Double> airPressure,
-    Set<String> runningFull,
-    Set<String> emptyJugs,
-    Set<String> airlocked,
-    Map<String, String> spilling,
-    Optional<Map<String, List<String>>> vents) {
+    Map<PartId, Double> airPressure,
+    Set<LineId> runningFull,
+    Set<PartId> emptyJugs,
+    Set<PartId> airlocked,
+    Map<PartId, String> spilling,
+    Optional<Map<PartId, List<LineId>>> vents) {
 
   /** Nothing: every tank's air as outside, no line running full. */
   public static final Carried NOTHING =
@@ -41,12 +43,12 @@ public record Carried(
   }
 
   /** Returns nothing but lines that ran full until now. */
-  public static Carried runningFull(Set<String> lines) {
+  public static Carried runningFull(Set<LineId> lines) {
     return new Carried(Map.of(), lines, Set.of(), Set.of(), Map.of(), Optional.empty());
   }
 
   /** Returns nothing but the air's gauge pressure above tanks (Pa). */
-  public static Carried air(Map<String, Double> pressures) {
+  public static Carried air(Map<PartId, Double> pressures) {
     return new Carried(pressures, Set.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
   }
 }

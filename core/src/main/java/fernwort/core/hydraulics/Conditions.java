@@ -1,6 +1,7 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.rig.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -11,7 +12,7 @@ import java.util.TreeMap;
  * @param clogging how many times its clean loss a filter takes, by id; 1 where none is given
  * @param carried what a run carries over from the moment before
  */
-public record Conditions(Fluid water, Map<String, Double> clogging, Carried carried) {
+public record Conditions(Fluid water, Map<PartId, Double> clogging, Carried carried) {
 
   /** Water at 15 °C, clean filters, every vent open. */
   public static final Conditions ORDINARY = new Conditions(Fluid.WATER, Map.of(), Carried.NOTHING);
@@ -26,8 +27,8 @@ public record Conditions(Fluid water, Map<String, Double> clogging, Carried carr
   }
 
   /** Returns these with one filter clogged to so many times its clean loss. */
-  public Conditions withClogged(String filter, double factor) {
-    Map<String, Double> changed = new TreeMap<>(clogging);
+  public Conditions withClogged(PartId filter, double factor) {
+    Map<PartId, Double> changed = new TreeMap<>(clogging);
     changed.put(filter, factor);
     return new Conditions(water, changed, carried);
   }
@@ -37,11 +38,11 @@ public record Conditions(Fluid water, Map<String, Double> clogging, Carried carr
     return new Conditions(other, clogging, carried);
   }
 
-  double clogging(String filter) {
+  double clogging(PartId filter) {
     return clogging.getOrDefault(filter, 1.0);
   }
 
-  double airHead(String tank) {
+  double airHead(PartId tank) {
     return water.head(carried.airPressure().getOrDefault(tank, 0.0));
   }
 }

@@ -12,6 +12,7 @@ import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -32,7 +33,7 @@ final class FlowModel {
   private final Network network;
   private final Levels levels;
   private final LinePipes pipes;
-  private final Map<String, Venting> vents;
+  private final Map<PartId, Venting> vents;
 
   /** What falls into tanks that spill, by their place in the rig (m³/s). */
   private final Map<Integer, Double> fallingIn = new HashMap<>();
@@ -179,7 +180,7 @@ final class FlowModel {
     return changed;
   }
 
-  private int place(String tank) {
+  private int place(PartId tank) {
     for (int i = 0; i < network.tanks().size(); i++) {
       if (network.tanks().get(i).id().equals(tank)) {
         return i;

@@ -9,7 +9,9 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Levels;
 import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -94,8 +96,8 @@ final class FlowReading {
       double whole = flow.flows()[l];
       q[l] = whole * share[whole >= 0 ? flowNetwork.from(l) : flowNetwork.to(l)];
     }
-    Map<String, Double> lines = new HashMap<>();
-    Set<String> full = new HashSet<>();
+    Map<LineId, Double> lines = new HashMap<>();
+    Set<LineId> full = new HashSet<>();
     for (int l = 0; l < q.length; l++) {
       double of = q[l];
       double whole = flow.flows()[l];
@@ -110,7 +112,7 @@ final class FlowReading {
             }
           });
     }
-    Map<Gate.Kind, Map<String, Double>> through = new HashMap<>();
+    Map<Gate.Kind, Map<PartId, Double>> through = new HashMap<>();
     for (Gate.Kind kind : Gate.Kind.values()) {
       through.put(kind, new HashMap<>());
     }
@@ -120,7 +122,7 @@ final class FlowReading {
             through
                 .getOrDefault(g.kind(), new HashMap<>())
                 .merge(g.part(), g.sign() * q[g.link()], Double::sum));
-    Map<String, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new HashMap<>());
+    Map<PartId, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new HashMap<>());
     addUnderWater(q, tanks);
     return new Flows(
         lines,
@@ -136,8 +138,8 @@ final class FlowReading {
         air());
   }
 
-  private Map<String, Flows.Spill> howSpilling() {
-    Map<String, Flows.Spill> fares = new HashMap<>();
+  private Map<PartId, Flows.Spill> howSpilling() {
+    Map<PartId, Flows.Spill> fares = new HashMap<>();
     for (int i = 0; i < network.tanks().size(); i++) {
       if (wet.spill(i) < 0) {
         continue;
@@ -153,14 +155,14 @@ final class FlowReading {
   }
 
   /** A line fills when its water carries the air out, and stays full until the air gets past it. */
-  private boolean runsFull(String line, double flow) {
+  private boolean runsFull(LineId line, double flow) {
     double froude = pipes.froude(network.lineNumber(line), flow);
     return froude >= pipes.primes()
         || conditions.carried().runningFull().contains(line) && froude >= LinePipes.STAYS_PRIMED;
   }
 
-  private Map<String, Double> air() {
-    Map<String, Double> air = new HashMap<>(conditions.carried().airPressure());
+  private Map<PartId, Double> air() {
+    Map<PartId, Double> air = new HashMap<>(conditions.carried().airPressure());
     built
         .ventLinks()
         .forEach((place, link) -> {
@@ -168,7 +170,7 @@ final class FlowReading {
           air.merge(network.tanks().get(place).id(), water.pressure(rise), Double::sum);
         });
     for (int i = 0; i < network.tanks().size(); i++) {
-      String tank = network.tanks().get(i).id();
+      PartId tank = network.tanks().get(i).id();
       int water = waterNode(i);
       if (water >= 0 && hasNoAir(tank) && wet.spill(i) < 0 && isHeld(water)) {
         air.put(tank, this.water.pressure(flow.heads()[water] - levels.surface(tank)));
@@ -199,11 +201,11 @@ final class FlowReading {
   }
 
   /** Tells whether a tank's water stands against its lid, or against air as stiff as that. */
-  private boolean hasNoAir(String tank) {
+  private boolean hasNoAir(PartId tank) {
     return levels.isBrimFull(tank) || conditions.carried().airlocked().contains(tank);
   }
 
-  private void addUnderWater(double[] q, Map<String, Double> tanks) {
+  private void addUnderWater(double[] q, Map<PartId, Double> tanks) {
     double[] gain = new double[flowNetwork.size()];
     for (int l = 0; l < q.length; l++) {
       if (!built.ventLinks().containsValue(l)) {
@@ -245,8 +247,8 @@ final class FlowReading {
     return Pressures.of(network, at);
   }
 
-  private Map<String, Flows.Running> pumps(double[] q, double[] share) {
-    Map<String, Flows.Running> running = new HashMap<>();
+  private Map<PartId, Flows.Running> pumps(double[] q, double[] share) {
+    Map<PartId, Flows.Running> running = new HashMap<>();
     for (Part part : network.pumps()) {
       if (wet.graph().is(part, Kind.ON)) {
         Integer link = built.pumpLinks().get(network.index(part.id()));

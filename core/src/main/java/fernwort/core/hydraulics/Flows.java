@@ -1,5 +1,7 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.List;
 import java.util.Map;
@@ -23,17 +25,17 @@ import java.util.Set;
  * @param air gauge pressure of the air above each tank's water where there is any, by id (Pa)
  */
 public record Flows(
-    Map<String, Double> lines,
+    Map<LineId, Double> lines,
     Pressures pressures,
-    Map<String, Double> fixtures,
-    Map<String, Double> ends,
-    Map<String, Double> tanks,
-    Map<String, Double> supplies,
-    Map<String, Running> pumps,
-    List<String> airAt,
-    Set<String> runningFull,
-    Map<String, Spill> spills,
-    Map<String, Double> air) {
+    Map<PartId, Double> fixtures,
+    Map<PartId, Double> ends,
+    Map<PartId, Double> tanks,
+    Map<PartId, Double> supplies,
+    Map<PartId, Running> pumps,
+    List<PartId> airAt,
+    Set<LineId> runningFull,
+    Map<PartId, Spill> spills,
+    Map<PartId, Double> air) {
 
   /** Less than this from an open tap is no water (m³/s): a cup in a minute. */
   public static final double TRICKLE = 3e-6;
@@ -86,27 +88,27 @@ public record Flows(
   }
 
   /** Returns the flow in a line from its first end to its second (m³/s); 0 in a dry one. */
-  public double line(String id) {
+  public double line(LineId id) {
     return lines.getOrDefault(id, 0.0);
   }
 
   /** Returns what a fixture passes (m³/s). */
-  public double fixture(String id) {
+  public double fixture(PartId id) {
     return fixtures.getOrDefault(id, 0.0);
   }
 
   /** Returns what leaves at an end (m³/s). */
-  public double end(String id) {
+  public double end(PartId id) {
     return ends.getOrDefault(id, 0.0);
   }
 
   /** Returns what a tank gains (m³/s). */
-  public double tank(String id) {
+  public double tank(PartId id) {
     return tanks.getOrDefault(id, 0.0);
   }
 
   /** Returns the gauge pressure at a port (Pa), where water stands. */
-  public Optional<Double> pressure(String part, String port) {
+  public Optional<Double> pressure(PartId part, String port) {
     return pressures.at(new PortRef(part, port));
   }
 }

@@ -11,7 +11,9 @@ import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -61,9 +63,9 @@ public final class Hydraulics {
   private volatile @Nullable OpenGraph graph;
 
   /** How many times its clean loss a filter takes from what passed it before, by id. */
-  private final Map<String, Double> clogged;
+  private final Map<PartId, Double> clogged;
 
-  private Hydraulics(Network network, LinePipes pipes, Map<String, Double> clogged) {
+  private Hydraulics(Network network, LinePipes pipes, Map<PartId, Double> clogged) {
     this.network = network;
     this.pipes = pipes;
     vents = new Vents(network, pipes);
@@ -80,12 +82,12 @@ public final class Hydraulics {
    *
    * @param clogged how many times its clean loss a filter takes, by id; 1 where none is given
    */
-  public static Hydraulics of(Network network, Map<String, Double> clogged) {
+  public static Hydraulics of(Network network, Map<PartId, Double> clogged) {
     return new Hydraulics(network, new LinePipes(network.rig(), network.rig().lines()), clogged);
   }
 
   /** Returns the same rig with some of its lines of another bore (m). */
-  public Hydraulics withBore(Collection<String> lines, double bore) {
+  public Hydraulics withBore(Collection<LineId> lines, double bore) {
     return with(l -> lines.contains(l.id()) ? l.ofBore(bore) : l);
   }
 
@@ -98,7 +100,7 @@ public final class Hydraulics {
   }
 
   /** Returns the same rig with some lines losing more, by id (1, on their own speed). */
-  public Hydraulics losing(Map<String, Double> more) {
+  public Hydraulics losing(Map<LineId, Double> more) {
     return with(l -> l.losing(l.minorLoss() + more.getOrDefault(l.id(), 0.0)));
   }
 
@@ -121,12 +123,12 @@ public final class Hydraulics {
    * @param line id of the line
    * @param flow flow from its first end to its second (m³/s)
    */
-  public double loss(String line, double flow) {
+  public double loss(LineId line, double flow) {
     return pipes.pipe(network.lineNumber(line), Fluid.WATER).loss(flow);
   }
 
   /** Returns the pressure that a line takes in a steady flow (Pa). */
-  public double pressureLost(String line, Flows flows) {
+  public double pressureLost(LineId line, Flows flows) {
     return Fluid.WATER.pressure(Math.abs(loss(line, flows.line(line))));
   }
 
@@ -208,7 +210,7 @@ public final class Hydraulics {
   /** Loss grows evenly with what passed, so that what passed before and since add up. */
   private Conditions used(Conditions conditions) {
     Conditions used = conditions;
-    for (Map.Entry<String, Double> filter : clogged.entrySet()) {
+    for (Map.Entry<PartId, Double> filter : clogged.entrySet()) {
       double since = conditions.clogging(filter.getKey()) - 1;
       used = used.withClogged(filter.getKey(), filter.getValue() + since);
     }

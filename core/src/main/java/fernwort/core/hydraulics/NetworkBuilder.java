@@ -26,7 +26,9 @@ import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -56,7 +58,7 @@ final class NetworkBuilder {
   private final LinePipes pipes;
   private final Conditions conditions;
   private final Fluid water;
-  private final Map<String, Venting> vents;
+  private final Map<PartId, Venting> vents;
   private final Map<Integer, Double> fallingIn;
   private final int[] node;
   private final int[] breathing;
@@ -75,7 +77,7 @@ final class NetworkBuilder {
    * @param fallingIn what falls into tanks that spill, by their place in the rig (m³/s)
    */
   NetworkBuilder(
-      WetPorts wet, LinePipes pipes, Map<String, Venting> vents, Map<Integer, Double> fallingIn) {
+      WetPorts wet, LinePipes pipes, Map<PartId, Venting> vents, Map<Integer, Double> fallingIn) {
     this.wet = wet;
     this.pipes = pipes;
     this.vents = vents;
@@ -179,7 +181,7 @@ final class NetworkBuilder {
     return brim;
   }
 
-  private int link(int a, int b, Loss loss, Optional<String> line, Part part) {
+  private int link(int a, int b, Loss loss, Optional<LineId> line, Part part) {
     stands.add(new Stands(line, part));
     return building.link(a, b, loss);
   }
@@ -201,7 +203,7 @@ final class NetworkBuilder {
     int a = node[graph.from(e)];
     int b = node[graph.to(e)];
     Part part = network.part(graph.from(e));
-    Optional<String> none = Optional.empty();
+    Optional<LineId> none = Optional.empty();
     switch (graph.law(e)) {
       case CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
       case REGULATOR ->
@@ -217,7 +219,7 @@ final class NetworkBuilder {
       }
       case FREE, SEAL -> {
         if (graph.line(e) >= 0) {
-          String id = network.rig().lines().get(graph.line(e)).id();
+          LineId id = network.rig().lines().get(graph.line(e)).id();
           link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);
         } else if (part.kind() instanceof Filter filter) {
           link(a, b, filtering(part, filter), none, part);
@@ -302,7 +304,7 @@ final class NetworkBuilder {
     return network.part(v).port(network.port(v));
   }
 
-  private double area(String line) {
+  private double area(LineId line) {
     Line of = network.rig().lines().get(network.lineNumber(line));
     return of.volume() / of.length();
   }
@@ -312,7 +314,7 @@ final class NetworkBuilder {
       int v = wet.spill(i);
       if (v >= 0 && node[v] >= 0) {
         Part tank = network.tanks().get(i);
-        Optional<String> none = Optional.empty();
+        Optional<LineId> none = Optional.empty();
         spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
         int fallen = building.reservoir(wet.surface(tank));
         FixedLoss falls = new FixedLoss(fallingIn.getOrDefault(i, 0.0));

@@ -6,6 +6,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.HeadReach;
 import java.util.Arrays;
 import java.util.Set;
@@ -47,7 +48,7 @@ final class Reach {
    *
    * @param airlocked ids of tanks that pass a head on from port to port
    */
-  Reach(OpenGraph graph, Levels levels, Set<String> airlocked) {
+  Reach(OpenGraph graph, Levels levels, Set<PartId> airlocked) {
     this.graph = graph;
     this.levels = levels;
     int n = graph.network().size();
@@ -60,7 +61,7 @@ final class Reach {
     brim = new int[n][];
     Arrays.fill(brim, NONE);
     for (int i = 0; i < graph.network().tanks().size(); i++) {
-      String id = graph.network().tanks().get(i).id();
+      PartId id = graph.network().tanks().get(i).id();
       if (levels.isBrimFull(id) || airlocked.contains(id)) {
         int[] wet = Arrays.stream(graph.network().tankVertices(i)).filter(levels::wet).toArray();
         for (int v : wet) {

@@ -2,7 +2,9 @@ package fernwort.core.hydraulics;
 
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.kind.Kind;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,14 +35,14 @@ record RigNetwork(
     Map<Integer, Integer> spillLinks) {
 
   /** What a link stands for: a line or a part. */
-  record Stands(Optional<String> line, Part part) {}
+  record Stands(Optional<LineId> line, Part part) {}
 
   /**
    * Where water leaves or enters the network, and the link it does so by.
    *
    * @param sign 1 where flow along the link counts for the part, −1 where it counts against it
    */
-  record Gate(Kind kind, String part, int link, int sign) {
+  record Gate(Kind kind, PartId part, int link, int sign) {
     enum Kind {
       FIXTURE,
       END,

@@ -1,6 +1,8 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.network.End;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.Source;
@@ -19,10 +21,10 @@ import java.util.Optional;
  * @param vents lines that each tank's air passes, by tank id
  */
 public record Surroundings(
-    Map<String, End> wastes, List<TankAir> air, Map<String, List<String>> vents) {
+    Map<PartId, End> wastes, List<TankAir> air, Map<PartId, List<LineId>> vents) {
 
   static Surroundings of(FlowPaths ways) {
-    Map<String, End> wastes = new HashMap<>();
+    Map<PartId, End> wastes = new HashMap<>();
     for (FlowPath way : ways.ways()) {
       if (way.source().kind() == Source.Kind.WASTE) {
         wastes.putIfAbsent(way.source().part(), way.end());
@@ -32,7 +34,7 @@ public record Surroundings(
   }
 
   /** Returns how air gets in and out of a tank. */
-  public Optional<TankAir> airOf(String tank) {
+  public Optional<TankAir> airOf(PartId tank) {
     return air.stream().filter(a -> a.tank().equals(tank)).findFirst();
   }
 }

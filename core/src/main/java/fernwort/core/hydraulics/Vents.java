@@ -7,7 +7,9 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.TankAir;
 import java.util.HashMap;
 import java.util.List;
@@ -31,7 +33,7 @@ final class Vents {
   private static final double HOSE = 3.3e-4;
 
   /** Narrow vents with the lines they were found for. */
-  private record Found(Map<String, List<String>> lines, Map<String, Venting> narrow) {}
+  private record Found(Map<PartId, List<LineId>> lines, Map<PartId, Venting> narrow) {}
 
   private final Network network;
   private final LinePipes pipes;
@@ -45,8 +47,8 @@ final class Vents {
   }
 
   /** Returns the lines that the air of each tank passes, by tank id. */
-  static Map<String, List<String>> lines(List<TankAir> air) {
-    Map<String, List<String>> lines = new HashMap<>();
+  static Map<PartId, List<LineId>> lines(List<TankAir> air) {
+    Map<PartId, List<LineId>> lines = new HashMap<>();
     for (TankAir a : air) {
       Optional<TankAir.Route> route = a.out().or(a::in);
       route.ifPresent(r -> lines.put(a.tank(), r.lines()));
@@ -55,7 +57,7 @@ final class Vents {
   }
 
   /** Returns what narrow vents take, by tank id. */
-  Map<String, Venting> of(Map<String, List<String>> lines) {
+  Map<PartId, Venting> of(Map<PartId, List<LineId>> lines) {
     Found found = last;
     if (found == null || !found.lines().equals(lines)) {
       found = new Found(Map.copyOf(lines), Map.copyOf(find(lines)));
@@ -64,8 +66,8 @@ final class Vents {
     return found.narrow();
   }
 
-  private Map<String, Venting> find(Map<String, List<String>> lines) {
-    Map<String, Venting> narrow = new HashMap<>();
+  private Map<PartId, Venting> find(Map<PartId, List<LineId>> lines) {
+    Map<PartId, Venting> narrow = new HashMap<>();
     lines.forEach((tank, route) -> {
       List<Pipe> pipe =
           route.stream().map(l -> pipes.pipe(network.lineNumber(l), Fluid.AIR)).toList();
@@ -78,10 +80,10 @@ final class Vents {
   }
 
   /** The most that may come into a tank by its other lines (m³/s). */
-  private double most(Part tank, List<String> vent) {
+  private double most(Part tank, List<LineId> vent) {
     double most = HOSE;
     for (String port : ((Tank) tank.kind()).ports()) {
-      Optional<String> line = network.lineId(tank.port(port)).filter(l -> !vent.contains(l));
+      Optional<LineId> line = network.lineId(tank.port(port)).filter(l -> !vent.contains(l));
       if (line.isPresent()) {
         Line of = network.rig().lines().get(network.lineNumber(line.get()));
         most = Math.max(most, FAST * of.volume() / of.length());

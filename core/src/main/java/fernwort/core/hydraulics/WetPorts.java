@@ -9,7 +9,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.AirSearch;
 import fernwort.core.ways.OpenWays;
 import java.util.List;
@@ -79,7 +81,7 @@ final class WetPorts {
   }
 
   /** The lines by which each tank breathes, where nobody has found them out before. */
-  Map<String, List<String>> ventLines() {
+  Map<PartId, List<LineId>> ventLines() {
     boolean[] wet = new boolean[network.size()];
     for (int v = 0; v < wet.length; v++) {
       wet[v] = !reach.dry[v];
@@ -100,7 +102,7 @@ final class WetPorts {
         reach.from(v, supplyHead(part, v));
       }
     }
-    for (String line : conditions.carried().runningFull()) {
+    for (LineId line : conditions.carried().runningFull()) {
       reach.runsFull(network.lineNumber(line));
     }
     reach.run();

@@ -12,7 +12,9 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
@@ -58,7 +60,7 @@ public record BadBatch(
    * @param batch the fill that is not to be trusted
    */
   public static BadBatch of(Network network, List<Entry> entries, Entry batch, Asked asked) {
-    String tank = batch.what().part();
+    PartId tank = batch.what().part();
     List<Entry> order =
         entries.stream()
             .filter(e -> !e.at().isAfter(asked.now()))
@@ -76,7 +78,7 @@ public record BadBatch(
     // What has run through a tap is waste.
     Walk walk =
         new Walk(network.rig(), p -> !p.kind().is(Purpose.HOLDS) && !p.kind().is(Purpose.USE));
-    Set<String> ids = walk.lines(ports);
+    Set<LineId> ids = walk.lines(ports);
     List<Line> lines = network.rig().lines().stream().filter(l -> ids.contains(l.id())).toList();
     double held =
         lines.stream().mapToDouble(Line::volume).sum()

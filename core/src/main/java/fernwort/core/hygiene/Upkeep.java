@@ -4,6 +4,7 @@ import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.Care;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
 import java.time.Instant;
@@ -66,8 +67,8 @@ public record Upkeep(
     }
   }
 
-  /** The look for leaks, which is no part. */
-  public static final String LEAKS = "leaks";
+  /** The look for leaks, noted in the place of a part. */
+  public static final PartId LEAKS = PartId.of("leaks");
 
   /** Clogging is told in steps of so much, which nobody feels at a tap. */
   private static final double FELT = 0.05;
@@ -76,15 +77,16 @@ public record Upkeep(
    * Returns how many times its clean loss each filter takes by its use, where it is known when a
    * filter's loss has doubled and it is felt.
    */
-  public static Map<String, Double> clogging(List<Upkeep> all, Rig rig) {
-    Map<String, Double> clogged = new HashMap<>();
+  public static Map<PartId, Double> clogging(List<Upkeep> all, Rig rig) {
+    Map<PartId, Double> clogged = new HashMap<>();
     for (Upkeep u : all) {
       u.use()
-          .filter(
-              use -> rig.partsById().get(u.subject()) instanceof Part part && part.kind().clogs())
+          .filter(use ->
+              rig.partsById().get(PartId.of(u.subject())) instanceof Part part
+                  && part.kind().clogs())
           .map(use -> FELT * Math.round(use.clogging() / FELT))
           .filter(factor -> factor > 1)
-          .ifPresent(factor -> clogged.put(u.subject(), factor));
+          .ifPresent(factor -> clogged.put(PartId.of(u.subject()), factor));
     }
     return clogged;
   }
@@ -109,7 +111,8 @@ public record Upkeep(
         making.add((care.ofGauge() ? "gauge:" : "") + part.id(), care);
       }
     }
-    making.add(LEAKS, Care.of(Says.LOOK_FOR_LEAKS_WITH_THE_PRESSURE.text(), Care.A_QUARTER));
+    making.add(
+        LEAKS.value(), Care.of(Says.LOOK_FOR_LEAKS_WITH_THE_PRESSURE.text(), Care.A_QUARTER));
     making.found.sort(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::what));
     return making.found;
   }
@@ -167,7 +170,7 @@ public record Upkeep(
           entries.stream()
               .filter(e ->
                   e.what() instanceof Entry.Upkeep u
-                      && u.part().equals(subject)
+                      && u.part().value().equals(subject)
                       && u.putOff().isPresent())
               .filter(e -> last.isEmpty() || e.at().isAfter(last.get()))
               .max(Comparator.comparing(Entry::at));
@@ -190,8 +193,8 @@ public record Upkeep(
           .filter(e -> !e.at().isAfter(now))
           .filter(e ->
               switch (e.what()) {
-                case Entry.Sanitize w -> w.tank().equals(subject);
-                case Entry.Upkeep w -> w.part().equals(subject) && w.putOff().isEmpty();
+                case Entry.Sanitize w -> w.tank().value().equals(subject);
+                case Entry.Upkeep w -> w.part().value().equals(subject) && w.putOff().isEmpty();
                 case Entry.Reading _,
                     Entry.Fill _,
                     Entry.Dump _,

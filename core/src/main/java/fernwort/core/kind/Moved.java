@@ -1,9 +1,11 @@
 package fernwort.core.kind;
 
+import fernwort.core.rig.PartId;
+
 /**
  * A part that a switch moves along with others.
  *
  * @param part id of the part
  * @param to id of the position that it is put in; switched off, it goes to its rest
  */
-public record Moved(String part, String to) {}
+public record Moved(PartId part, String to) {}

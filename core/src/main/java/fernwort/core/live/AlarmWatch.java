@@ -4,7 +4,11 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -46,8 +50,8 @@ final class AlarmWatch {
   private final Network network;
   private final Hazards hazards;
   private final Contradictions contradictions;
-  private final Map<String, Double> running = new HashMap<>();
-  private final Map<String, Deque<Sample>> trends = new HashMap<>();
+  private final Map<PartId, Double> running = new HashMap<>();
+  private final Map<PartId, Deque<Sample>> trends = new HashMap<>();
 
   AlarmWatch(Network network, Hazards hazards) {
     this.network = network;
@@ -90,7 +94,7 @@ final class AlarmWatch {
         causes.add(
             new AlarmCause(
                 AlarmCode.VALVE_FAILED,
-                command.part(),
+                command.part().value(),
                 AlarmCode.VALVE_FAILED.words(
                     label(command.part()),
                     network.rig().position(command.part(), command.position()).words())));
@@ -116,7 +120,7 @@ final class AlarmWatch {
     }
     double amount = one.amount().get();
     // One thing may have several sensors: each mark is an alarm of its own.
-    String part = signal.kind() == SignalKind.LEVEL ? signal.on().id() : signal.name();
+    String part = signal.kind() == SignalKind.LEVEL ? signal.on().id().value() : signal.name();
     signal
         .kind()
         .said(amount)
@@ -132,7 +136,7 @@ final class AlarmWatch {
 
   private Optional<AlarmCause> leak(LiveRig.Told one) {
     return isOn(one)
-        ? cause(AlarmCode.LEAK, one.signal().on().id(), thing(one.signal()))
+        ? cause(AlarmCode.LEAK, one.signal().on().id().value(), thing(one.signal()))
         : Optional.empty();
   }
 
@@ -141,13 +145,13 @@ final class AlarmWatch {
       return;
     }
     double level = one.amount().get();
-    Part tank = network.rig().part(one.signal().on().id());
+    Part tank = network.rig().part(one.signal().on().id().part());
     double share = level / network.room(tank.id()).capacity();
     if (tank.kind().holds(Contents.FRESH) && share >= FULL && situation.fills(tank.id())) {
       causes.add(full(tank));
     }
     if (tank.kind().holds(Contents.GRAY) && share >= GRAY) {
-      cause(AlarmCode.GRAY_HIGH, tank.id(), tank.label(), Amount.volume(level))
+      cause(AlarmCode.GRAY_HIGH, tank.id().value(), tank.label(), Amount.volume(level))
           .ifPresent(causes::add);
     }
     falls(tank, level, situation, now).ifPresent(causes::add);
@@ -155,11 +159,11 @@ final class AlarmWatch {
 
   private static AlarmCause full(Part tank) {
     return new AlarmCause(
-        AlarmCode.FRESH_FULL, tank.id(), AlarmCode.FRESH_FULL.words(tank.label()));
+        AlarmCode.FRESH_FULL, tank.id().value(), AlarmCode.FRESH_FULL.words(tank.label()));
   }
 
   private Optional<AlarmCause> risen(LiveRig.Told one, Situation situation) {
-    Part tank = network.rig().part(one.signal().on().id());
+    Part tank = network.rig().part(one.signal().on().id().part());
     return isOn(one) && tank.kind().holds(Contents.FRESH) && situation.fills(tank.id())
         ? Optional.of(full(tank))
         : Optional.empty();
@@ -179,7 +183,8 @@ final class AlarmWatch {
     }
     double highest = trend.stream().mapToDouble(Sample::volume).max().orElse(volume);
     return highest - volume > FALLS * network.room(tank.id()).capacity()
-        ? cause(AlarmCode.LEVEL_FALLS, tank.id(), tank.label(), Amount.volume(highest - volume))
+        ? cause(
+            AlarmCode.LEVEL_FALLS, tank.id().value(), tank.label(), Amount.volume(highest - volume))
         : Optional.empty();
   }
 
@@ -188,11 +193,12 @@ final class AlarmWatch {
     return one.amount()
         .filter(warmth -> inside && warmth <= COLD)
         .flatMap(one.signal().kind()::said)
-        .flatMap(said -> cause(AlarmCode.FROST, one.signal().on().id(), thing(one.signal()), said));
+        .flatMap(said ->
+            cause(AlarmCode.FROST, one.signal().on().id().value(), thing(one.signal()), said));
   }
 
   private void pump(LiveRig.Told one, Situation situation, Now now, List<AlarmCause> causes) {
-    String pump = one.signal().on().id();
+    PartId pump = one.signal().on().id().part();
     if (!isOn(one)) {
       running.remove(pump);
       return;
@@ -200,10 +206,10 @@ final class AlarmWatch {
     double since = running.computeIfAbsent(pump, p -> now.steady());
     boolean round = network.rig().part(pump).kind().is(Purpose.CIRCULATES);
     if (!round && now.steady() - since > LONGEST_DRAW && !situation.tapIsOpen()) {
-      cause(AlarmCode.PUMP_LONG, pump, label(pump)).ifPresent(causes::add);
+      cause(AlarmCode.PUMP_LONG, pump.value(), label(pump)).ifPresent(causes::add);
     }
     if (situation.drawsAir(pump)) {
-      cause(AlarmCode.PUMP_AIR, pump, label(pump)).ifPresent(causes::add);
+      cause(AlarmCode.PUMP_AIR, pump.value(), label(pump)).ifPresent(causes::add);
     }
   }
 
@@ -215,24 +221,27 @@ final class AlarmWatch {
     return Optional.of(new AlarmCause(code, part, code.words(arguments)));
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 
   private Message thing(Signal signal) {
     Rig rig = network.rig();
-    String id = signal.on().id();
+    ElementId id = signal.on().id();
     return Message.words(
         switch (signal.on().where()) {
-          case PART -> label(id);
-          case TRAY -> rig.partsById().containsKey(id) ? label(id) : rig.place(id).label();
-          case PLACE -> rig.place(id).label();
+          case PART -> label(id.part());
+          case TRAY ->
+              rig.element(id.value()) instanceof PartId part
+                  ? label(part)
+                  : rig.place(PlaceId.of(id.value())).label();
+          case PLACE -> rig.place(id.place()).label();
           case LINE ->
               rig.lines().stream()
                   .filter(l -> l.id().equals(id))
-                  .map(l -> l.label())
+                  .map(Line::label)
                   .findFirst()
-                  .orElse(id);
+                  .orElse(id.value());
           case OUTSIDE -> Says.OUTSIDE.text();
           case VEHICLE -> rig.name();
         });

@@ -1,7 +1,10 @@
 package fernwort.core.live;
 
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.ways.FlowPath;
 import java.util.ArrayDeque;
@@ -54,13 +57,13 @@ final class Contradictions {
    * @param drawn what has flowed since (m³)
    * @param last when that was counted last (s)
    */
-  private record Drawn(String tank, double level, double drawn, double last) {}
+  private record Drawn(PartId tank, double level, double drawn, double last) {}
 
   private final Network network;
-  private final Map<String, Deque<Sample>> trends = new HashMap<>();
-  private final Map<String, Double> flowing = new HashMap<>();
-  private final Map<String, Drawn> drawn = new HashMap<>();
-  private final Map<String, Double> moved = new HashMap<>();
+  private final Map<PartId, Deque<Sample>> trends = new HashMap<>();
+  private final Map<LineId, Double> flowing = new HashMap<>();
+  private final Map<LineId, Drawn> drawn = new HashMap<>();
+  private final Map<PartId, Double> moved = new HashMap<>();
 
   Contradictions(Network network) {
     this.network = network;
@@ -76,15 +79,15 @@ final class Contradictions {
   List<AlarmCause> causes(
       List<LiveRig.Told> told, List<MotorCommand> commands, Situation situation, Now now) {
     List<AlarmCause> causes = new ArrayList<>();
-    Map<String, Double> levels = new HashMap<>();
+    Map<PartId, Double> levels = new HashMap<>();
     for (LiveRig.Told one : told) {
-      amount(one, SignalKind.LEVEL).ifPresent(v -> levels.put(one.signal().on().id(), v));
+      amount(one, SignalKind.LEVEL).ifPresent(v -> levels.put(one.signal().on().id().part(), v));
     }
     levels.forEach((tank, volume) -> rises(tank, volume, situation, now).ifPresent(causes::add));
     for (LiveRig.Told one : told) {
       amount(one, SignalKind.FLOW)
           .ifPresent(flow -> {
-            String line = one.signal().on().id();
+            LineId line = one.signal().on().id().line();
             unexplained(line, flow, situation, now).ifPresent(causes::add);
             sticks(line, flow, levels, situation, now).ifPresent(causes::add);
           });
@@ -97,7 +100,7 @@ final class Contradictions {
     return causes;
   }
 
-  private static Optional<MotorCommand> latest(List<MotorCommand> commands, String part) {
+  private static Optional<MotorCommand> latest(List<MotorCommand> commands, ElementId part) {
     return commands.stream().filter(c -> c.part().equals(part)).reduce((one, next) -> next);
   }
 
@@ -114,7 +117,7 @@ final class Contradictions {
     double since = moved.computeIfAbsent(command.part(), p -> now.steady());
     return now.steady() - since < SAID
         ? cause(
-            command.part(),
+            command.part().value(),
             Says.MOVED_WITHOUT_A_COMMAND,
             network.rig().part(command.part()).label(),
             network.rig().position(command.part(), position).words(),
@@ -126,7 +129,7 @@ final class Contradictions {
     return one.signal().kind() == kind ? one.amount() : Optional.empty();
   }
 
-  private Optional<AlarmCause> rises(String tank, double volume, Situation situation, Now now) {
+  private Optional<AlarmCause> rises(PartId tank, double volume, Situation situation, Now now) {
     Deque<Sample> trend = trends.computeIfAbsent(tank, t -> new ArrayDeque<>());
     if (situation.fills(tank)) {
       trend.clear();
@@ -141,32 +144,33 @@ final class Contradictions {
     double lowest = trend.stream().mapToDouble(Sample::volume).min().orElse(volume);
     Part part = network.rig().part(tank);
     return volume - lowest > RISES * network.room(tank).capacity()
-        ? cause(tank, Says.RISES_THOUGH_CLOSED, part.label(), Amount.volume(volume - lowest))
+        ? cause(
+            tank.value(), Says.RISES_THOUGH_CLOSED, part.label(), Amount.volume(volume - lowest))
         : Optional.empty();
   }
 
-  private Optional<AlarmCause> unexplained(String line, double flow, Situation situation, Now now) {
+  private Optional<AlarmCause> unexplained(LineId line, double flow, Situation situation, Now now) {
     if (Math.abs(flow) < FLOWS || situation.moves(line)) {
       flowing.remove(line);
       return Optional.empty();
     }
     double since = flowing.computeIfAbsent(line, l -> now.steady());
     return now.steady() - since > PATIENCE
-        ? cause(line, Says.FLOWS_THOUGH_CLOSED, label(line), Amount.flow(Math.abs(flow)))
+        ? cause(line.value(), Says.FLOWS_THOUGH_CLOSED, label(line), Amount.flow(Math.abs(flow)))
         : Optional.empty();
   }
 
   /** Water goes through a meter from the one tank that is open to it, and the level stays. */
   private Optional<AlarmCause> sticks(
-      String line, double flow, Map<String, Double> levels, Situation situation, Now now) {
-    Set<String> sources =
+      LineId line, double flow, Map<PartId, Double> levels, Situation situation, Now now) {
+    Set<PartId> sources =
         situation.ways().ways().stream()
             .filter(w -> w.lines().contains(line))
             .map(FlowPath::source)
             .map(s -> s.part())
             .filter(levels::containsKey)
             .collect(Collectors.toSet());
-    Optional<String> tank = sources.size() == 1 ? sources.stream().findFirst() : Optional.empty();
+    Optional<PartId> tank = sources.size() == 1 ? sources.stream().findFirst() : Optional.empty();
     if (tank.isEmpty()) {
       drawn.remove(line);
       return Optional.empty();
@@ -187,7 +191,7 @@ final class Contradictions {
     drawn.put(line, anew);
     return anew.drawn() > SHOULD_MOVE * capacity
         ? cause(
-            tank.get(),
+            tank.get().value(),
             Says.LEVEL_STANDS_THOUGH_DRAWN,
             network.rig().part(tank.get()).label(),
             Amount.volume(anew.drawn()),
@@ -199,11 +203,11 @@ final class Contradictions {
     return Optional.of(new AlarmCause(AlarmCode.CONTRADICTION, part, words.with(arguments)));
   }
 
-  private String label(String line) {
+  private String label(LineId line) {
     return network.rig().lines().stream()
         .filter(l -> l.id().equals(line))
         .map(l -> l.label())
         .findFirst()
-        .orElse(line);
+        .orElse(line.value());
   }
 }

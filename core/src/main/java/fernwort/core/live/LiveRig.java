@@ -4,6 +4,7 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.kind.Motor;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -58,7 +59,7 @@ public final class LiveRig {
       return;
     }
     boolean level = signal.kind() == SignalKind.LEVEL;
-    double capacity = level ? network.room(signal.on().id()).capacity() : 0;
+    double capacity = level ? network.room(signal.on().id().part()).capacity() : 0;
     tracks.put(signal.name(), new SignalTrack(signal, capacity));
     readers.put(signal.name(), new SignalReader(network, signal));
   }
@@ -157,7 +158,7 @@ public final class LiveRig {
   }
 
   /** Returns the signal by which a part can be told to move, if there is one. */
-  public Optional<Signal> driveOf(String part) {
+  public Optional<Signal> driveOf(PartId part) {
     return signals().stream()
         .filter(s -> s.on().id().equals(part) && s.drive().isPresent())
         .findFirst();
@@ -169,7 +170,7 @@ public final class LiveRig {
    * @param id address of the command
    * @param who who wants it
    */
-  public MotorCommand command(String id, String part, String position, String who, Now now) {
+  public MotorCommand command(String id, PartId part, String position, String who, Now now) {
     Part moved = network.rig().part(part);
     network.rig().position(part, position);
     boolean reports =
@@ -227,7 +228,7 @@ public final class LiveRig {
       if (track.signal().kind() == SignalKind.LEVEL
           && track.state(now).canBeActedOn()
           && track.value(now).orElse(null) instanceof Value.Amount level) {
-        seen = seen.withVolume(track.signal().on().id(), level.amount());
+        seen = seen.withVolume(track.signal().on().id().part(), level.amount());
       }
     }
     return seen;

@@ -1,5 +1,6 @@
 package fernwort.core.live;
 
+import fernwort.core.rig.PartId;
 import java.time.Instant;
 import java.util.Locale;
 
@@ -18,7 +19,7 @@ import java.util.Locale;
  */
 public record MotorCommand(
     String id,
-    String part,
+    PartId part,
     String position,
     String who,
     Instant at,

@@ -2,6 +2,7 @@ package fernwort.core.live;
 
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -48,7 +49,7 @@ public record Signal(
    * @param where what sort of thing
    * @param id its id in the rig; empty for outside and the vehicle
    */
-  public record Subject(SignalKind.Where where, String id) {}
+  public record Subject(SignalKind.Where where, ElementId id) {}
 
   /** How a level is told. */
   public enum As {
@@ -182,12 +183,8 @@ public record Signal(
     }
     switch (on.where()) {
       case PART -> part(rig);
-      case TRAY -> {
-        if (!rig.partsById().containsKey(on.id())) {
-          rig.place(on.id());
-        }
-      }
-      case PLACE -> rig.place(on.id());
+      case TRAY -> rig.element(on.id().value());
+      case PLACE -> rig.place(on.id().place());
       case LINE -> {
         if (rig.lines().stream().noneMatch(l -> l.id().equals(on.id()))) {
           throw new Refusal(Says.THE_RIG_HAS_NO_LINE.with(on.id()));
@@ -203,7 +200,7 @@ public record Signal(
   }
 
   private void part(Rig rig) {
-    Part part = rig.part(on.id());
+    Part part = rig.part(on.id().part());
     switch (kind) {
       case LEVEL, SWITCH -> {
         if (!part.kind().is(Purpose.HOLDS)) {

@@ -3,6 +3,7 @@ package fernwort.core.live;
 import fernwort.core.format.PointedText;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.Reading;
@@ -91,7 +92,7 @@ final class SignalReader {
   }
 
   private Optional<Double> level(double told, Slope slope) {
-    String tank = signal.on().id();
+    PartId tank = signal.on().id().part();
     TankRoom room = network.room(tank);
     double capacity = room.capacity();
     return switch (signal.as()) {
@@ -116,7 +117,7 @@ final class SignalReader {
         : Optional.of(Math.min(volume, capacity));
   }
 
-  private Optional<Double> read(String tank, Reading reading, Slope slope) {
+  private Optional<Double> read(PartId tank, Reading reading, Slope slope) {
     try {
       Tank kind = (Tank) network.rig().part(tank).kind();
       return Optional.of(reading.volume(kind, network.room(tank), slope));
@@ -155,7 +156,7 @@ final class SignalReader {
                 .map(Map.Entry::getKey)
                 .findFirst())
         .or(() ->
-            network.rig().part(signal.on().id()).kind().positions().stream()
+            network.rig().part(signal.on().id().part()).kind().positions().stream()
                 .map(p -> p.id())
                 .filter(text::equals)
                 .findFirst())

@@ -7,7 +7,9 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;
@@ -37,18 +39,18 @@ final class Situation {
     return ways.get();
   }
 
-  boolean fills(String tank) {
+  boolean fills(PartId tank) {
     return ways().to(tank).findAny().isPresent();
   }
 
   /** Tells whether water can leave a tank: people note no taps, so each of them may be open. */
-  boolean leaves(String tank) {
+  boolean leaves(PartId tank) {
     return ways().from(tank).findAny().isPresent()
         || tapped().stream().anyMatch(w -> w.from(tank).findAny().isPresent());
   }
 
   /** Tells whether water can move in a line, whatever taps are open. */
-  boolean moves(String line) {
+  boolean moves(LineId line) {
     return ways().moving().containsKey(line)
         || tapped().stream().anyMatch(w -> w.moving().containsKey(line));
   }
@@ -79,7 +81,7 @@ final class Situation {
         .anyMatch(p -> ways().to(p.id()).findAny().isPresent());
   }
 
-  boolean drawsAir(String pump) {
+  boolean drawsAir(PartId pump) {
     State on = state.with(pump, Kind.ON);
     Levels levels = Levels.of(network, on);
     return hazards

@@ -3,6 +3,7 @@ package fernwort.core.load;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -41,7 +42,7 @@ public final class DrawOrders {
    * @param course loads at the start and after each stretch
    */
   public record Order(
-      List<String> tanks,
+      List<PartId> tanks,
       double worst,
       double own,
       double side,
@@ -83,7 +84,7 @@ public final class DrawOrders {
    * @param grayShare share of what is drawn that runs to the gray tanks, 0 to 1
    * @throws Refusal with too many tanks, or a vehicle that cannot stand
    */
-  public static List<Order> of(Network network, Map<String, Double> volumes, double grayShare) {
+  public static List<Order> of(Network network, Map<PartId, Double> volumes, double grayShare) {
     List<Part> tanks = network.tanks();
     double[] start = tanks.stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
     List<Integer> fresh =

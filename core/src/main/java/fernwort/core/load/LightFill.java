@@ -3,6 +3,7 @@ package fernwort.core.load;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import fernwort.core.tank.TankFigures;
@@ -27,7 +28,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
    * @param volume what it holds, the stranded part included (m³)
    * @param level height of the water above the tank's floor with the vehicle level (m)
    */
-  public record Filled(String tank, double volume, double level) {}
+  public record Filled(PartId tank, double volume, double level) {}
 
   /**
    * Finds it: every order of filling one tank after the other is tried, and the one with the
@@ -42,7 +43,7 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
     if (fresh.size() > DrawOrders.MOST_TANKS) {
       throw new Refusal(Says.TANKS_CAN_BE_FILLED_IN_TOO_MANY.filled(fresh.size()));
     }
-    Map<String, TankFigures> figures = new HashMap<>();
+    Map<PartId, TankFigures> figures = new HashMap<>();
     for (Part tank : fresh) {
       figures.put(tank.id(), network.figures(tank, Slope.LEVEL));
     }
@@ -55,10 +56,10 @@ public record LightFill(List<Filled> tanks, double missing, Loads loads) {
   }
 
   private static LightFill fill(
-      Network network, List<Part> order, Map<String, TankFigures> figures, double usable) {
+      Network network, List<Part> order, Map<PartId, TankFigures> figures, double usable) {
     double wanted = usable;
     List<Filled> filled = new ArrayList<>();
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     for (Part tank : order) {
       TankFigures of = figures.getOrDefault(tank.id(), new TankFigures(0, 0, 0));
       double into = Math.min(wanted, of.usable());

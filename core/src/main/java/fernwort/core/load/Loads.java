@@ -1,6 +1,7 @@
 package fernwort.core.load;
 
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;
@@ -22,7 +23,7 @@ public record Loads(List<Bearing> supports, double rear, double front, double le
    * @param volumes water by tank id (m³)
    * @throws Refusal when the vehicle cannot stand on what is described
    */
-  public static Loads of(Network network, Map<String, Double> volumes) {
+  public static Loads of(Network network, Map<PartId, Double> volumes) {
     double[] byTank =
         network.tanks().stream().mapToDouble(t -> volumes.getOrDefault(t.id(), 0.0)).toArray();
     return new Moments(network).loads(byTank);

@@ -3,6 +3,7 @@ package fernwort.core.network;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Set;
@@ -20,9 +21,9 @@ public final class Beyond {
    * @param port one of its ports
    * @return ids, the nearest first; empty when no line is joined there
    */
-  public static Set<String> of(Rig rig, Part part, String port) {
+  public static Set<PartId> of(Rig rig, Part part, String port) {
     Walk walk = new Walk(rig, p -> !p.id().equals(part.id()) && !isEnd(p.kind()));
-    Set<String> beyond = walk.parts(List.of(part.port(port)));
+    Set<PartId> beyond = walk.parts(List.of(part.port(port)));
     beyond.remove(part.id());
     return beyond;
   }

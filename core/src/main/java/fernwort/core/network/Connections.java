@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -45,7 +46,7 @@ public final class Connections {
    * @param avoid parts that the route must not pass
    * @param goal the parts looked for; a tank or fixture is reached, never passed
    */
-  public Optional<List<String>> route(String start, Predicate<Part> avoid, Predicate<Part> goal) {
+  public Optional<List<PartId>> route(PartId start, Predicate<Part> avoid, Predicate<Part> goal) {
     int first = network.first(network.index(start));
     return route(first, network.first(network.index(start) + 1), avoid, goal);
   }
@@ -58,8 +59,8 @@ public final class Connections {
    * @param avoid parts that the route must not pass
    * @param goal the parts looked for
    */
-  public Optional<List<String>> behind(
-      String start, String port, Predicate<Part> avoid, Predicate<Part> goal) {
+  public Optional<List<PartId>> behind(
+      PartId start, String port, Predicate<Part> avoid, Predicate<Part> goal) {
     int v = network.vertex(new PortRef(start, port));
     return route(v, v + 1, avoid, goal);
   }
@@ -71,9 +72,9 @@ public final class Connections {
    * @param ports which of its ports let water out
    * @param goal the parts looked for
    */
-  public Optional<List<String>> leaving(Part tank, Predicate<String> ports, Predicate<Part> goal) {
+  public Optional<List<PartId>> leaving(Part tank, Predicate<String> ports, Predicate<Part> goal) {
     for (String port : tank.kind().ports()) {
-      Optional<List<String>> route =
+      Optional<List<PartId>> route =
           ports.test(port) ? behind(tank.id(), port, p -> false, goal) : Optional.empty();
       if (route.isPresent()) {
         return route;
@@ -82,7 +83,7 @@ public final class Connections {
     return Optional.empty();
   }
 
-  private Optional<List<String>> route(
+  private Optional<List<PartId>> route(
       int first, int last, Predicate<Part> avoid, Predicate<Part> goal) {
     int n = network.size();
     int[] from = new int[n];
@@ -124,8 +125,8 @@ public final class Connections {
     return network.part(v).kind().is(Purpose.USE) && network.port(v).equals("waste");
   }
 
-  private List<String> route(int[] from, int end) {
-    Set<String> parts = new LinkedHashSet<>();
+  private List<PartId> route(int[] from, int end) {
+    Set<PartId> parts = new LinkedHashSet<>();
     for (int v = end; v >= 0; v = from[v]) {
       parts.add(network.part(v).id());
     }

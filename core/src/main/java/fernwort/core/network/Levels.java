@@ -1,7 +1,9 @@
 package fernwort.core.network;
 
 import fernwort.core.kind.tank.Point;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -36,7 +38,7 @@ public final class Levels {
   private final double[] surface;
   private final double[] volume;
 
-  private Levels(Network network, Map<String, Double> volumes, Slope slope) {
+  private Levels(Network network, Map<PartId, Double> volumes, Slope slope) {
     this.network = network;
     heights = network.heights(slope);
     int parts = network.rig().parts().size();
@@ -50,7 +52,7 @@ public final class Levels {
     return new Levels(network, state.volumes(), state.slope());
   }
 
-  private void fill(Part tank, Map<String, Double> volumes, Slope slope) {
+  private void fill(Part tank, Map<PartId, Double> volumes, Slope slope) {
     int index = network.index(tank.id());
     TankRoom room = network.room(tank.id());
     volume[index] = volumes.getOrDefault(tank.id(), 0.0);
@@ -60,7 +62,7 @@ public final class Levels {
 
   /** Returns the state that these are the levels of, with some setting. */
   public State state(Setting setting) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), volume(t.id())));
     return new State(setting, volumes, slope());
   }
@@ -76,27 +78,27 @@ public final class Levels {
   }
 
   /** Returns the height of the water surface in a tank (m). */
-  public double surface(String tank) {
+  public double surface(PartId tank) {
     return surface[network.index(tank)];
   }
 
   /** Returns the water in a tank (m³). */
-  public double volume(String tank) {
+  public double volume(PartId tank) {
     return volume[network.index(tank)];
   }
 
   /** Tells whether a tank is as full as it gets, to a thousandth. */
-  public boolean isFull(String tank) {
+  public boolean isFull(PartId tank) {
     return volume(tank) >= 0.999 * network.room(tank).capacity();
   }
 
   /** Tells whether not a drop more fits into a tank. */
-  public boolean isBrimFull(String tank) {
+  public boolean isBrimFull(PartId tank) {
     return volume(tank) >= network.room(tank).capacity() - NONE;
   }
 
   /** Tells whether there is not a drop in a tank. */
-  public boolean isEmpty(String tank) {
+  public boolean isEmpty(PartId tank) {
     return volume(tank) <= NONE;
   }
 
@@ -116,7 +118,7 @@ public final class Levels {
   }
 
   /** Returns the height of the highest point of a line (m). */
-  public double crest(String line) {
+  public double crest(LineId line) {
     return heights.crest(network.lineNumber(line));
   }
 
@@ -126,7 +128,7 @@ public final class Levels {
   }
 
   /** Returns how far a line sags below the lower of the heights to both sides of the sag (m). */
-  public double sag(String line) {
+  public double sag(LineId line) {
     double[] run = profile(network.lineNumber(line));
     double deepest = 0;
     for (int i = 1; i < run.length - 1; i++) {

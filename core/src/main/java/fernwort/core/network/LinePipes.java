@@ -4,6 +4,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.kind.Kind;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.HashMap;
@@ -46,9 +47,9 @@ public final class LinePipes {
     primes = PRIMES;
     forward = new double[lines.size()];
     backward = new double[lines.size()];
-    Map<String, Kind> parts = new HashMap<>();
+    Map<PartId, Kind> parts = new HashMap<>();
     rig.parts().forEach(p -> parts.put(p.id(), p.kind()));
-    Map<String, Double> widest = new HashMap<>();
+    Map<PartId, Double> widest = new HashMap<>();
     for (Line line : lines) {
       for (PortRef end : List.of(line.from(), line.to())) {
         widest.merge(end.part(), line.bore(), Math::max);
@@ -82,7 +83,7 @@ public final class LinePipes {
 
   /** Returns 1 − β², 0 where the loss is the line's own. */
   private static double narrowness(
-      Map<String, Kind> parts, PortRef end, double bore, Map<String, Double> widest) {
+      Map<PartId, Kind> parts, PortRef end, double bore, Map<PartId, Double> widest) {
     return parts.containsKey(end.part()) && parts.get(end.part()).inLine().goesOn()
         ? 1 - Math.pow(bore / widest.getOrDefault(end.part(), bore), 2)
         : 0;

@@ -8,7 +8,9 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -42,8 +44,8 @@ public final class Network {
   private final Rig rig;
   private final List<Part> parts;
   private final Map<PortRef, Integer> vertices = new HashMap<>();
-  private final Map<String, Integer> partIndex = new HashMap<>();
-  private final Map<String, TankRoom> rooms = new HashMap<>();
+  private final Map<PartId, Integer> partIndex = new HashMap<>();
+  private final Map<PartId, TankRoom> rooms = new HashMap<>();
   private final Map<PortRef, Line> linesByPort;
   private final int[] firstVertex;
   private final Purposes[] purposes;
@@ -66,7 +68,7 @@ public final class Network {
   private final int[] lineFrom;
   private final int[] lineTo;
   private final Map<PortRef, Integer> lineIndex = new HashMap<>();
-  private final Map<String, Integer> lineNumbers = new HashMap<>();
+  private final Map<LineId, Integer> lineNumbers = new HashMap<>();
   private final List<Part> tanks;
   private final int[][] tankVertices;
 
@@ -206,7 +208,7 @@ public final class Network {
     return part.kind().links(position).stream().map(l -> Passage.of(l, first)).toList();
   }
 
-  private Optional<TankRoom> roomOf(String tank, Tank joined) {
+  private Optional<TankRoom> roomOf(PartId tank, Tank joined) {
     return tanks.stream()
         .filter(t -> t.id().equals(tank) && joined(t).equals(joined))
         .map(t -> room(t.id()))
@@ -231,7 +233,7 @@ public final class Network {
   }
 
   /** Returns the room of a tank. */
-  public TankRoom room(String tank) {
+  public TankRoom room(PartId tank) {
     TankRoom room = rooms.get(tank);
     if (room == null) {
       throw new IllegalArgumentException("\"" + tank + "\" is not a tank of this rig");
@@ -297,7 +299,7 @@ public final class Network {
   }
 
   /** Returns where a part stands in the rig's list of parts. */
-  public int index(String part) {
+  public int index(PartId part) {
     Integer index = partIndex.get(part);
     if (index == null) {
       throw new IllegalArgumentException("The rig has no part \"" + part + "\"");
@@ -354,7 +356,7 @@ public final class Network {
   }
 
   /** Returns where a line stands in the rig's list of lines. */
-  public int lineNumber(String id) {
+  public int lineNumber(LineId id) {
     Integer line = lineNumbers.get(id);
     if (line == null) {
       throw new IllegalArgumentException("The rig has no line \"" + id + "\"");
@@ -418,7 +420,7 @@ public final class Network {
   }
 
   /** Returns what each tank holds when all are half full, by their ids (m³). */
-  public Map<String, Double> halfFull() {
+  public Map<PartId, Double> halfFull() {
     return tanks().stream().collect(Collectors.toMap(Part::id, t -> room(t.id()).capacity() / 2));
   }
 
@@ -438,7 +440,7 @@ public final class Network {
   }
 
   /** Returns the id of the line at a port, if there is one. */
-  public Optional<String> lineId(PortRef port) {
+  public Optional<LineId> lineId(PortRef port) {
     return Optional.ofNullable(linesByPort.get(port)).map(Line::id);
   }
 

@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.kind.Mouth;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -43,7 +44,7 @@ public final class Outlets {
     return at[vertex];
   }
 
-  private void add(OpenGraph graph, String id, int part) {
+  private void add(OpenGraph graph, PartId id, int part) {
     for (Mouth mouth : graph.network().mouths(part, graph.setting())) {
       int v = graph.network().first(part) + mouth.port();
       end(mouth.onto()).ifPresent(kind -> ends.add(new Outlet(v, new End(kind, id))));

@@ -5,6 +5,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import java.util.Arrays;
 import java.util.BitSet;
@@ -50,7 +51,7 @@ public final class Relief {
    * @param tank id of the tank
    * @param source id of what presses, whose own way back does not count; empty for whatever does
    */
-  public boolean has(String tank, Optional<String> source) {
+  public boolean has(PartId tank, Optional<PartId> source) {
     return source.filter(s -> isShutByFloats(tank, s)).isPresent()
         || opens(tank, source, new HashSet<>(), v -> true);
   }
@@ -82,7 +83,7 @@ public final class Relief {
   }
 
   /** Tells whether the line of one of a tank's vents stands open to the air. */
-  public boolean hasByVents(String tank) {
+  public boolean hasByVents(PartId tank) {
     return opens(tank, Optional.empty(), new HashSet<>(), v -> use(v) == TankPort.Use.VENT);
   }
 
@@ -93,7 +94,7 @@ public final class Relief {
    *
    * @param source id of what presses
    */
-  public boolean hasAtMostOutlets(String tank, String source) {
+  public boolean hasAtMostOutlets(PartId tank, PartId source) {
     Set<Integer> fed = fedBy(source);
     return !isShutByFloats(tank, source)
         && !opens(
@@ -104,7 +105,7 @@ public final class Relief {
   }
 
   private boolean opens(
-      String tank, Optional<String> source, Set<String> seen, IntPredicate ports) {
+      PartId tank, Optional<PartId> source, Set<PartId> seen, IntPredicate ports) {
     seen.add(tank);
     int from = network.index(tank);
     BitSet reached =
@@ -133,7 +134,7 @@ public final class Relief {
   }
 
   /** Tells whether all that comes from a source to a tank comes through float valves. */
-  private boolean isShutByFloats(String tank, String source) {
+  private boolean isShutByFloats(PartId tank, PartId source) {
     Set<Integer> fed = fedBy(source);
     int into = network.index(tank);
     boolean comes = false;
@@ -147,7 +148,7 @@ public final class Relief {
   }
 
   /** The ports that what comes from a source reaches, through anything but tanks. */
-  private Set<Integer> fedBy(String source) {
+  private Set<Integer> fedBy(PartId source) {
     int from = network.index(source);
     return graph.reached(IntStream.range(network.first(from), network.first(from + 1))).stream()
         .boxed()

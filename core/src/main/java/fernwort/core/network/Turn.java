@@ -1,5 +1,7 @@
 package fernwort.core.network;
 
+import fernwort.core.rig.PartId;
+
 /**
  * One turn of a handle, or one thing put somewhere.
  *
@@ -7,4 +9,4 @@ package fernwort.core.network;
  * @param position the position that it comes to, of those in use or of {@link
  *     fernwort.core.kind.Kind#service}
  */
-public record Turn(String part, String position) {}
+public record Turn(PartId part, String position) {}

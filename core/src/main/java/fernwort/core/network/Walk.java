@@ -1,7 +1,9 @@
 package fernwort.core.network;
 
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayDeque;
@@ -21,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 public final class Walk {
 
   private final Map<PortRef, Line> lines;
-  private final Map<String, Part> parts;
+  private final Map<PartId, Part> parts;
   private final Predicate<Part> passes;
 
   /**
@@ -40,15 +42,15 @@ public final class Walk {
   private record Met(Line line, PortRef far) {}
 
   /** Returns the ids of the lines that are met from some ports, the nearest first. */
-  public Set<String> lines(Collection<PortRef> from) {
-    Set<String> ids = new LinkedHashSet<>();
+  public Set<LineId> lines(Collection<PortRef> from) {
+    Set<LineId> ids = new LinkedHashSet<>();
     met(from).forEach(m -> ids.add(m.line().id()));
     return ids;
   }
 
   /** Returns the ids of the parts that the lines from some ports come to, the nearest first. */
-  public Set<String> parts(Collection<PortRef> from) {
-    Set<String> ids = new LinkedHashSet<>();
+  public Set<PartId> parts(Collection<PortRef> from) {
+    Set<PartId> ids = new LinkedHashSet<>();
     met(from).forEach(m -> ids.add(m.far().part()));
     return ids;
   }

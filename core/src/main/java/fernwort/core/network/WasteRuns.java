@@ -4,6 +4,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -22,7 +23,7 @@ public final class WasteRuns {
    * @param line the line
    * @param fall how much lower it ends than it starts, in the direction of the water (m)
    */
-  public record Run(String fixture, Line line, double fall) {
+  public record Run(PartId fixture, Line line, double fall) {
     /** Returns the fall over the length. */
     public double gradient() {
       return fall / line.length();

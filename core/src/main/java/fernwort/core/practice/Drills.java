@@ -10,6 +10,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -159,7 +160,7 @@ public final class Drills {
         break;
       }
     }
-    for (Map.Entry<String, String> tap : job.taps().entrySet()) {
+    for (Map.Entry<PartId, String> tap : job.taps().entrySet()) {
       state = state.with(tap.getKey(), tap.getValue());
     }
     return Optional.of(state);
@@ -178,7 +179,7 @@ public final class Drills {
 
   /** The rig at rest, but for some handles, with some water in its tanks. */
   private State left(int hard, Random random) {
-    TreeMap<String, Double> volumes = new TreeMap<>();
+    TreeMap<PartId, Double> volumes = new TreeMap<>();
     network
         .rig()
         .tanks()

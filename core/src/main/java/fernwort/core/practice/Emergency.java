@@ -10,7 +10,10 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
@@ -33,7 +36,7 @@ import java.util.stream.Stream;
  * @param flow how much runs out (m³/s)
  * @param right each single turn that stops it
  */
-public record Emergency(State from, Mishap mishap, String on, double flow, List<Turn> right)
+public record Emergency(State from, Mishap mishap, ElementId on, double flow, List<Turn> right)
     implements Exercise {
 
   /** Less is no emergency (m³/s): 1 L/min; own choice. */
@@ -67,7 +70,7 @@ public record Emergency(State from, Mishap mishap, String on, double flow, List<
    *
    * @param mishap what happens to it
    */
-  static Optional<Emergency> of(Rig rig, State from, Mishap mishap, String line) {
+  static Optional<Emergency> of(Rig rig, State from, Mishap mishap, LineId line) {
     boolean leaks = mishap == Mishap.LEAKS;
     Optional<FaultyRig> broken =
         FaultyRig.of(rig, new Fault(line, leaks ? FaultKind.LEAKING : FaultKind.DETACHED));
@@ -89,9 +92,9 @@ public record Emergency(State from, Mishap mishap, String on, double flow, List<
 
   /** Lets a tank be full while it is filled; nothing where none runs over, or no turn stops it. */
   static Optional<Emergency> over(
-      Network network, Hydraulics hydraulics, State filling, String tank) {
+      Network network, Hydraulics hydraulics, State filling, PartId tank) {
     State full = filling.withVolume(tank, network.room(tank).capacity());
-    Set<String> ends = new HashSet<>();
+    Set<PartId> ends = new HashSet<>();
     Optional<Loss> before = Loss.of(network, hydraulics, full, ends);
     return before
         .filter(l -> l.broken() > RUNS * WATCHED)
@@ -151,11 +154,11 @@ public record Emergency(State from, Mishap mishap, String on, double flow, List<
      * @param ends where it runs over; filled in where it is empty
      */
     static Optional<Loss> of(
-        Network network, Hydraulics hydraulics, State state, Set<String> ends) {
+        Network network, Hydraulics hydraulics, State state, Set<PartId> ends) {
       try {
         Simulation run = Simulation.start(network, hydraulics, state, Conditions.ORDINARY);
         run.runTo(WATCHED);
-        Map<String, Double> out = run.moment().totals().out();
+        Map<PartId, Double> out = run.moment().totals().out();
         if (ends.isEmpty()) {
           ends.addAll(out.keySet());
         }

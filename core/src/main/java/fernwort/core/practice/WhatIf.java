@@ -6,6 +6,7 @@ import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -22,7 +23,7 @@ import java.util.TreeSet;
  * @param choices the parts to which water could go
  * @param arrives those to which it goes
  */
-public record WhatIf(State from, List<String> choices, Set<String> arrives) implements Exercise {
+public record WhatIf(State from, List<PartId> choices, Set<PartId> arrives) implements Exercise {
 
   /** It is run for so long (s); own choice: longer than air takes to come out. */
   private static final double RUN = 60;
@@ -41,7 +42,7 @@ public record WhatIf(State from, List<String> choices, Set<String> arrives) impl
    * @param missed to which water goes, and they did not say so
    * @param wrong to which none goes, and they said so
    */
-  public record Verdict(List<String> missed, List<String> wrong) {
+  public record Verdict(List<PartId> missed, List<PartId> wrong) {
 
     /** Tells whether all was right. */
     public boolean passed() {
@@ -51,7 +52,7 @@ public record WhatIf(State from, List<String> choices, Set<String> arrives) impl
 
   /** Works out where water goes; nothing where it goes nowhere. */
   static Optional<WhatIf> of(Network network, Hydraulics hydraulics, State from) {
-    List<String> choices =
+    List<PartId> choices =
         network.rig().parts().stream()
             .filter(p ->
                 p.kind().is(Purpose.HOLDS)
@@ -63,8 +64,8 @@ public record WhatIf(State from, List<String> choices, Set<String> arrives) impl
       Simulation run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
       run.runTo(RUN);
       Moment end = run.moment();
-      Set<String> arrives = new TreeSet<>();
-      for (String part : choices) {
+      Set<PartId> arrives = new TreeSet<>();
+      for (PartId part : choices) {
         double gained =
             network.rig().part(part).kind().is(Purpose.HOLDS)
                 ? end.state().volume(part) - from.volume(part)
@@ -81,10 +82,10 @@ public record WhatIf(State from, List<String> choices, Set<String> arrives) impl
   }
 
   /** Judges what somebody said. */
-  public Verdict judge(Set<String> said) {
-    List<String> missed = new ArrayList<>(arrives);
+  public Verdict judge(Set<PartId> said) {
+    List<PartId> missed = new ArrayList<>(arrives);
     missed.removeAll(said);
-    List<String> wrong = new ArrayList<>(said);
+    List<PartId> wrong = new ArrayList<>(said);
     wrong.removeAll(arrives);
     return new Verdict(missed.stream().sorted().toList(), wrong.stream().sorted().toList());
   }

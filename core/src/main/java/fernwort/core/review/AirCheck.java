@@ -10,7 +10,9 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
@@ -90,7 +92,7 @@ final class AirCheck implements LayoutCheck {
       Rig drilled = RigEdit.of(rig).change(part.id(), p -> p.with(tank.withPorts(ports)));
       Part end =
           new Part(
-              RigEdit.of(drilled).freeId(part.id() + "-vent"),
+              RigEdit.of(drilled).freePart(part.id() + "-vent"),
               RigEdit.shortened(part.label() + " vent"),
               part.place(),
               part.x(),
@@ -144,7 +146,7 @@ final class AirCheck implements LayoutCheck {
   // --- sagging ---------------------------------------------------------------------------------
 
   private static void sags(Plumbed plan, List<Finding> found) {
-    Map<String, LineService.Stream> streams = LineService.of(plan.rig());
+    Map<LineId, LineService.Stream> streams = LineService.of(plan.rig());
     for (Line line : plan.rig().lines()) {
       double sag = plan.level().sag(line.id());
       if (streams.get(line.id()) == LineService.Stream.AIR && sag > SAG_WORTH_SAYING) {
@@ -212,7 +214,7 @@ final class AirCheck implements LayoutCheck {
   }
 
   /** The open end that a vent line leads down to, when no air valve is on its way. */
-  private static Optional<Part> tail(Plumbed plan, String start) {
+  private static Optional<Part> tail(Plumbed plan, PartId start) {
     boolean admits =
         plan.free().route(start, AirCheck::stops, p -> p.kind().is(Purpose.BREATHES)).isPresent();
     Part first = plan.part(start);
@@ -254,7 +256,7 @@ final class AirCheck implements LayoutCheck {
       double crest = tank.at(port.id()).z() + 0.25;
       Part valve =
           new Part(
-              RigEdit.of(rig).freeId(tank.id() + "-air"),
+              RigEdit.of(rig).freePart(tank.id() + "-air"),
               RigEdit.shortened(Says.AIR_VALVE.filled(tank.label())),
               tank.place(),
               tank.x(),

@@ -7,7 +7,9 @@ import fernwort.core.kind.end.Plug;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import java.util.Comparator;
@@ -113,13 +115,13 @@ final class DrainCheck implements LayoutCheck {
   }
 
   private static Rig capped(
-      Rig rig, String line, String label, String place, double height, ProfilePoint at) {
+      Rig rig, LineId line, String label, PlaceId place, double height, ProfilePoint at) {
     RigEdit edit = RigEdit.of(rig);
     Part near = rig.part(edit.line(line).from().part());
     return edit.teeOff(
         line,
         new Part(
-            edit.freeId(line + "-drain"),
+            edit.freePart(line + "-drain"),
             RigEdit.shortened(label),
             place,
             near.x(),

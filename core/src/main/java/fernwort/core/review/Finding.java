@@ -1,10 +1,12 @@
 package fernwort.core.review;
 
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 
 /**
  * One thing about a plan that will cost something one day.
@@ -25,7 +27,7 @@ public record Finding(
     Message why,
     Message cost,
     Message fix,
-    List<String> parts,
+    List<ElementId> parts,
     Optional<UnaryOperator<Rig>> change) {
 
   /** The sorts of finding. */
@@ -75,6 +77,6 @@ public record Finding(
 
   /** Returns what tells this finding from others of the same rig. */
   public String key() {
-    return code + ":" + String.join(",", parts);
+    return code + ":" + parts.stream().map(ElementId::value).collect(Collectors.joining(","));
   }
 }

@@ -7,6 +7,7 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
@@ -49,8 +50,8 @@ final class HeaterCheck implements LayoutCheck {
     if (heater.works() != Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
       return;
     }
-    String before = cold.get().other(part.port("cold")).part();
-    String after = hot.get().other(part.port("hot")).part();
+    PartId before = cold.get().other(part.port("cold")).part();
+    PartId after = hot.get().other(part.port("hot")).part();
     boolean round =
         plan.free()
             .route(before, p -> p.id().equals(part.id()), p -> p.id().equals(after))
@@ -100,7 +101,7 @@ final class HeaterCheck implements LayoutCheck {
       Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, "a", 0.2);
       Part tee =
           new Part(
-              RigEdit.of(made).freeId("hot-tee"),
+              RigEdit.of(made).freePart("hot-tee"),
               Says.BYPASS_TEE.text(),
               heater.place(),
               heater.x(),
@@ -113,7 +114,7 @@ final class HeaterCheck implements LayoutCheck {
           RigEdit.of(made)
               .connect(
                   new Line(
-                      RigEdit.of(made).freeId(past.id() + "-line"),
+                      RigEdit.of(made).freeLine(past.id() + "-line"),
                       RigEdit.shortened("From " + past.label()),
                       past.port("b"),
                       tee.port("c"),
@@ -134,7 +135,7 @@ final class HeaterCheck implements LayoutCheck {
   private static Part valve(Rig rig, Part heater, String label, double openAngle) {
     String called = RigEdit.shortened(label);
     return new Part(
-        RigEdit.of(rig).freeId(called),
+        RigEdit.of(rig).freePart(called),
         called,
         heater.place(),
         heater.x(),

@@ -8,6 +8,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -42,7 +43,7 @@ record Plumbed(
     return network.rig();
   }
 
-  Part part(String id) {
+  Part part(PartId id) {
     return rig().parts().get(network.index(id));
   }
 

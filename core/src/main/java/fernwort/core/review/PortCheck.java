@@ -5,6 +5,7 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.List;
@@ -67,7 +68,7 @@ final class PortCheck implements LayoutCheck {
 
   private static UnaryOperator<Rig> plug(Part part, String port) {
     return rig -> {
-      String id = RigEdit.of(rig).freeId(part.id() + "-" + port + "-plug");
+      PartId id = RigEdit.of(rig).freePart(part.id() + "-" + port + "-plug");
       Part plug =
           new Part(
               id,

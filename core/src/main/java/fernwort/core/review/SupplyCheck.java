@@ -11,6 +11,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
@@ -127,7 +128,7 @@ final class SupplyCheck implements LayoutCheck {
   }
 
   /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
-  private static boolean throughSuction(Plumbed plan, List<String> route, Part pump) {
+  private static boolean throughSuction(Plumbed plan, List<PartId> route, Part pump) {
     return plan.lineAt(pump, "in")
         .map(line -> line.other(pump.port("in")).part())
         .filter(before -> route.size() > 1 && route.get(route.size() - 2).equals(before))
@@ -151,7 +152,7 @@ final class SupplyCheck implements LayoutCheck {
     return rig -> {
       Part part =
           new Part(
-              RigEdit.of(rig).freeId(near.id() + "-" + id),
+              RigEdit.of(rig).freePart(near.id() + "-" + id),
               RigEdit.shortened(label),
               near.place(),
               near.x(),
@@ -221,7 +222,7 @@ final class SupplyCheck implements LayoutCheck {
   }
 
   /** A shared vent joins tanks for air only; what counts leaves the first tank by another port. */
-  private static boolean isWater(Plumbed plan, Part one, List<String> route) {
+  private static boolean isWater(Plumbed plan, Part one, List<PartId> route) {
     return plan.rig().lines().stream()
         .filter(l -> joins(l, route.get(0), route.get(1)))
         .map(l -> l.from().part().equals(one.id()) ? l.from().port() : l.to().port())
@@ -230,11 +231,11 @@ final class SupplyCheck implements LayoutCheck {
   }
 
   /** What only runs over from one into the other does not bring them to one level. */
-  private static boolean isLow(Plumbed plan, Part one, Part other, List<String> route) {
+  private static boolean isLow(Plumbed plan, Part one, Part other, List<PartId> route) {
     double crest = Double.NEGATIVE_INFINITY;
     for (int i = 1; i < route.size(); i++) {
-      String a = route.get(i - 1);
-      String b = route.get(i);
+      PartId a = route.get(i - 1);
+      PartId b = route.get(i);
       crest =
           Math.max(
               crest,
@@ -252,7 +253,7 @@ final class SupplyCheck implements LayoutCheck {
     return room.volumeBelow(height - tank.height(), Slope.LEVEL) < MUCH * room.capacity();
   }
 
-  private static Rig partThem(Rig rig, List<String> route) {
+  private static Rig partThem(Rig rig, List<PartId> route) {
     Line line =
         rig.lines().stream()
             .filter(l -> joins(l, route.get(0), route.get(1)))
@@ -261,7 +262,7 @@ final class SupplyCheck implements LayoutCheck {
     Part near = rig.part(route.get(0));
     Part valve =
         new Part(
-            RigEdit.of(rig).freeId(near.id() + "-valve"),
+            RigEdit.of(rig).freePart(near.id() + "-valve"),
             RigEdit.shortened(near.label() + " valve"),
             near.place(),
             near.x(),
@@ -272,7 +273,7 @@ final class SupplyCheck implements LayoutCheck {
     return RigEdit.of(rig).insert(line.id(), valve, "a", "b");
   }
 
-  private static boolean joins(Line line, String a, String b) {
+  private static boolean joins(Line line, PartId a, PartId b) {
     return line.from().part().equals(a) && line.to().part().equals(b)
         || line.from().part().equals(b) && line.to().part().equals(a);
   }

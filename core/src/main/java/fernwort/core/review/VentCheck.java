@@ -9,7 +9,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import java.util.ArrayList;
@@ -63,11 +65,11 @@ final class VentCheck implements LayoutCheck {
 
   private static void vent(
       Plumbed plan, Hydraulics hydraulics, Part part, Tank tank, double fill, List<Finding> found) {
-    List<List<String>> ways = ways(plan, part, tank);
+    List<List<LineId>> ways = ways(plan, part, tank);
     if (ways.isEmpty()) {
       return;
     }
-    List<String> widest =
+    List<LineId> widest =
         ways.stream().min(Comparator.comparingDouble(w -> loss(hydraulics, w, fill))).orElseThrow();
     double pressure = Fluid.WATER.pressure(loss(hydraulics, widest, fill));
     if (pressure <= tank.highestPressure()) {
@@ -101,14 +103,14 @@ final class VentCheck implements LayoutCheck {
             Optional.of(widened(widest, wider.getAsDouble()))));
   }
 
-  private static double loss(Hydraulics hydraulics, List<String> lines, double flow) {
+  private static double loss(Hydraulics hydraulics, List<LineId> lines, double flow) {
     return lines.stream().mapToDouble(l -> Math.abs(hydraulics.loss(l, flow))).sum();
   }
 
-  private static UnaryOperator<Rig> widened(List<String> lines, double bore) {
+  private static UnaryOperator<Rig> widened(List<LineId> lines, double bore) {
     return rig -> {
       Rig changed = rig;
-      for (String line : lines) {
+      for (LineId line : lines) {
         changed = RigEdit.of(changed).changeLine(line, l -> l.bore() < bore ? l.ofBore(bore) : l);
       }
       return changed;
@@ -116,8 +118,8 @@ final class VentCheck implements LayoutCheck {
   }
 
   /** The lines of each way from a vent of a tank to the open. */
-  private static List<List<String>> ways(Plumbed plan, Part part, Tank tank) {
-    List<List<String>> ways = new ArrayList<>();
+  private static List<List<LineId>> ways(Plumbed plan, Part part, Tank tank) {
+    List<List<LineId>> ways = new ArrayList<>();
     for (TankPort port : tank.tankPorts()) {
       if (port.use() == TankPort.Use.VENT) {
         plan.free()
@@ -133,11 +135,11 @@ final class VentCheck implements LayoutCheck {
         || part.kind().is(Purpose.POURED_INTO);
   }
 
-  private static List<String> lines(Plumbed plan, List<String> parts) {
-    List<String> lines = new ArrayList<>();
+  private static List<LineId> lines(Plumbed plan, List<PartId> parts) {
+    List<LineId> lines = new ArrayList<>();
     for (int i = 1; i < parts.size(); i++) {
-      String one = parts.get(i - 1);
-      String other = parts.get(i);
+      PartId one = parts.get(i - 1);
+      PartId other = parts.get(i);
       plan.rig().lines().stream()
           .filter(l -> joins(l, one, other))
           .map(Line::id)
@@ -147,7 +149,7 @@ final class VentCheck implements LayoutCheck {
     return lines;
   }
 
-  private static boolean joins(Line line, String one, String other) {
+  private static boolean joins(Line line, PartId one, PartId other) {
     return line.from().part().equals(one) && line.to().part().equals(other)
         || line.from().part().equals(other) && line.to().part().equals(one);
   }

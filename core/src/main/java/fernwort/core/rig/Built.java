@@ -28,7 +28,7 @@ public record Built(List<Joint> joints, List<TankSupport> supports) {
   }
 
   /** Returns what carries a tank, from its rear on. */
-  public List<TankSupport> supports(String tank) {
+  public List<TankSupport> supports(PartId tank) {
     return supports.stream().filter(s -> s.tank().equals(tank)).toList();
   }
 
@@ -38,7 +38,7 @@ public record Built(List<Joint> joints, List<TankSupport> supports) {
         parts.stream()
             .flatMap(p -> p.kind().ports().stream().map(p::port))
             .collect(Collectors.toSet());
-    Set<String> tanks =
+    Set<PartId> tanks =
         parts.stream()
             .filter(p -> p.kind().is(Purpose.HOLDS))
             .map(Part::id)

@@ -25,7 +25,7 @@ final class BuiltRules {
 
   static List<Problem> problems(List<Part> parts, Built built) {
     BuiltRules rules = new BuiltRules();
-    Map<String, Part> byId = new HashMap<>();
+    Map<PartId, Part> byId = new HashMap<>();
     parts.forEach(p -> byId.put(p.id(), p));
     Set<PortRef> seen = new HashSet<>();
     for (Joint joint : built.joints()) {
@@ -37,7 +37,7 @@ final class BuiltRules {
     return rules.problems;
   }
 
-  private void joint(Joint joint, Map<String, Part> parts, Set<PortRef> seen) {
+  private void joint(Joint joint, Map<PartId, Part> parts, Set<PortRef> seen) {
     String where = Says.JOINT.filled(joint.at().part(), joint.at().port());
     Part part = parts.get(joint.at().part());
     if (part == null || !part.kind().ports().contains(joint.at().port())) {
@@ -77,7 +77,7 @@ final class BuiltRules {
     }
   }
 
-  private void support(TankSupport support, Map<String, Part> parts) {
+  private void support(TankSupport support, Map<PartId, Part> parts) {
     String where = Says.A_SUPPORT_OF.filled(support.tank());
     Part part = parts.get(support.tank());
     if (part == null || !part.kind().is(Purpose.HOLDS)) {

@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param insulation thickness of the insulation round it (m), if it has any
  */
 public record Line(
-    String id,
+    LineId id,
     String label,
     PortRef from,
     PortRef to,
@@ -38,7 +38,7 @@ public record Line(
    * @param minorLoss loss coefficient of bends and fittings, by the velocity head (1)
    */
   public Line(
-      String id,
+      LineId id,
       String label,
       PortRef from,
       PortRef to,

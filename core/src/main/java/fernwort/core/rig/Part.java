@@ -18,9 +18,9 @@ import fernwort.core.say.Refusal;
  * @param kind what it is, with what only that kind has
  */
 public record Part(
-    String id,
+    PartId id,
     String label,
-    String place,
+    PlaceId place,
     double x,
     double y,
     double height,

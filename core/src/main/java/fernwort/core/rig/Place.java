@@ -16,7 +16,7 @@ import java.util.Optional;
  * @param heating what ducted air or a pad puts into it (W), if anything does
  */
 public record Place(
-    String id,
+    PlaceId id,
     String label,
     String reach,
     double x,
@@ -32,7 +32,7 @@ public record Place(
    * @param y to the left of the middle (m)
    * @param z above the ground (m)
    */
-  public Place(String id, String label, String reach, double x, double y, double z) {
+  public Place(PlaceId id, String label, String reach, double x, double y, double z) {
     this(id, label, reach, x, y, z, Optional.empty(), Optional.empty());
   }
 }

@@ -6,7 +6,7 @@ package fernwort.core.rig;
  * @param part id of the part
  * @param port name of the port
  */
-public record PortRef(String part, String port) {
+public record PortRef(PartId part, String port) {
 
   @Override
   public String toString() {

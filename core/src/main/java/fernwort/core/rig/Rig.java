@@ -69,7 +69,7 @@ public record Rig(
    *
    * @throws Refusal when there is none
    */
-  public Part part(String id) {
+  public Part part(PartId id) {
     // A loop: nothing is asked more often.
     for (Part part : parts) {
       if (part.id().equals(id)) {
@@ -80,11 +80,42 @@ public record Rig(
   }
 
   /** Returns the place with this id. */
-  public Place place(String id) {
+  public Place place(PlaceId id) {
     return places.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
         .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_PLACE.with(id)));
+  }
+
+  /**
+   * Returns the line with this id.
+   *
+   * @throws Refusal when there is none
+   */
+  public Line line(LineId id) {
+    return lines.stream()
+        .filter(l -> l.id().equals(id))
+        .findFirst()
+        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_LINE.with(id)));
+  }
+
+  /**
+   * Returns what of the rig has this id: a part, else a line, else a place.
+   *
+   * @throws Refusal when nothing has it
+   */
+  public ElementId element(String id) {
+    for (Part part : parts) {
+      if (part.id().value().equals(id)) {
+        return part.id();
+      }
+    }
+    for (Line line : lines) {
+      if (line.id().value().equals(id)) {
+        return line.id();
+      }
+    }
+    return place(PlaceId.of(id)).id();
   }
 
   /** Returns the parts that are tanks. */
@@ -108,7 +139,7 @@ public record Rig(
   }
 
   /** Returns the parts by id, in the order they are listed. */
-  public Map<String, Part> partsById() {
+  public Map<PartId, Part> partsById() {
     return parts.stream()
         .collect(Collectors.toMap(Part::id, Function.identity(), (a, b) -> a, LinkedHashMap::new));
   }
@@ -125,13 +156,13 @@ public record Rig(
 
   /** Returns the setting with everything as it is left at rest. */
   public Setting atRest() {
-    Map<String, String> positions = new TreeMap<>();
+    Map<PartId, String> positions = new TreeMap<>();
     handles().forEach(p -> positions.put(p.id(), p.rest().id()));
     return new Setting(positions);
   }
 
   /** Returns the switch that moves a part along with others, if one does. */
-  public Optional<Part> gangOf(String part) {
+  public Optional<Part> gangOf(PartId part) {
     return parts.stream()
         .filter(p -> p.kind().moves().stream().anyMatch(m -> m.part().equals(part)))
         .findFirst();
@@ -141,8 +172,8 @@ public record Rig(
    * Returns where the other parts on one switch go when a part is put in a position, by id: with it
    * when that is how the switch puts it, to their rest when it was.
    */
-  public Map<String, String> movedAlong(Setting at, String part, String to) {
-    Map<String, String> along = new TreeMap<>();
+  public Map<PartId, String> movedAlong(Setting at, PartId part, String to) {
+    Map<PartId, String> along = new TreeMap<>();
     List<Moved> moves = gangOf(part).map(g -> g.kind().moves()).orElse(List.of());
     for (Moved own : moves) {
       boolean on = own.to().equals(to);
@@ -158,9 +189,9 @@ public record Rig(
   }
 
   /** Returns a setting with a part turned, and with it what hangs on one switch with it. */
-  public Setting turned(Setting at, String part, String to) {
+  public Setting turned(Setting at, PartId part, String to) {
     Setting turned = at.with(part, to);
-    for (Map.Entry<String, String> other : movedAlong(at, part, to).entrySet()) {
+    for (Map.Entry<PartId, String> other : movedAlong(at, part, to).entrySet()) {
       turned = turned.with(other.getKey(), other.getValue());
     }
     return turned;
@@ -170,8 +201,8 @@ public record Rig(
    * Returns where everything belongs that runs, gives water, heats or stands open, once nobody uses
    * it: pumps and heaters off, taps shut, hoses off and caps on. Valves are not among it.
    */
-  public Map<String, String> shutDown() {
-    Map<String, String> shut = new TreeMap<>();
+  public Map<PartId, String> shutDown() {
+    Map<PartId, String> shut = new TreeMap<>();
     handles()
         .filter(p -> !p.kind().is(Purpose.TURNS))
         .forEach(p -> shut.put(p.id(), p.rest().id()));
@@ -180,7 +211,7 @@ public record Rig(
 
   /** Returns what a setting becomes when the power fails. */
   public Setting withoutPower(Setting setting) {
-    Map<String, String> dark = new TreeMap<>(setting.positions());
+    Map<PartId, String> dark = new TreeMap<>(setting.positions());
     parts.forEach(p -> p.kind().unpowered().ifPresent(rest -> dark.put(p.id(), rest)));
     return new Setting(dark);
   }
@@ -190,7 +221,7 @@ public record Rig(
    *
    * @throws Refusal in one sentence, when part or position do not exist
    */
-  public Position position(String partId, String positionId) {
+  public Position position(PartId partId, String positionId) {
     Part part = part(partId);
     if (!part.hasHandle()) {
       throw new Refusal(Says.HAS_NOTHING_TO_TURN_OR_SWITCH.with(part.label()));

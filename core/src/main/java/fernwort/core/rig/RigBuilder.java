@@ -48,7 +48,7 @@ public final class RigBuilder {
    * @param z above the ground (m)
    */
   public RigBuilder place(String id, String label, String reach, double x, double y, double z) {
-    places.add(new Place(id, label, reach, x, y, z));
+    places.add(new Place(PlaceId.of(id), label, reach, x, y, z));
     return this;
   }
 
@@ -73,8 +73,8 @@ public final class RigBuilder {
    */
   public RigBuilder part(
       String id, String label, double x, double y, double height, double litres, Kind kind) {
-    String place = places.isEmpty() ? "" : places.getLast().id();
-    parts.add(new Part(id, label, place, x, y, height, litres / 1000, kind));
+    PlaceId place = places.isEmpty() ? PlaceId.NONE : places.getLast().id();
+    parts.add(new Part(PartId.of(id), label, place, x, y, height, litres / 1000, kind));
     return this;
   }
 
@@ -104,7 +104,7 @@ public final class RigBuilder {
     }
     lines.add(
         new Line(
-            id,
+            LineId.of(id),
             label,
             port(both[0]),
             port(both[1]),
@@ -118,7 +118,7 @@ public final class RigBuilder {
 
   private static PortRef port(String text) {
     int dot = text.lastIndexOf('.');
-    return new PortRef(text.substring(0, dot), text.substring(dot + 1));
+    return new PortRef(PartId.of(text.substring(0, dot)), text.substring(dot + 1));
   }
 
   /**

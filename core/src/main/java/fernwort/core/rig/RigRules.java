@@ -96,10 +96,10 @@ final class RigRules {
   }
 
   private void places(List<Place> places) {
-    Set<String> seen = new HashSet<>();
+    Set<PlaceId> seen = new HashSet<>();
     for (Place place : places) {
       String where = "place " + place.id();
-      faults.name(where, place.id(), place.label());
+      faults.name(where, place.id().value(), place.label());
       if (!seen.add(place.id())) {
         faults.add(
             where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
@@ -123,11 +123,11 @@ final class RigRules {
   }
 
   private void parts(List<Part> parts, List<Place> places) {
-    Set<String> placeIds = places.stream().map(Place::id).collect(Collectors.toSet());
-    Set<String> seen = new HashSet<>();
+    Set<PlaceId> placeIds = places.stream().map(Place::id).collect(Collectors.toSet());
+    Set<PartId> seen = new HashSet<>();
     for (Part part : parts) {
       String where = "part " + part.id();
-      faults.name(where, part.id(), part.label());
+      faults.name(where, part.id().value(), part.label());
       if (!seen.add(part.id())) {
         faults.add(
             where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
@@ -238,20 +238,20 @@ final class RigRules {
   }
 
   private void lines(List<Part> parts, List<Line> lines) {
-    Map<String, Part> byId = new HashMap<>();
+    Map<PartId, Part> byId = new HashMap<>();
     parts.forEach(p -> byId.putIfAbsent(p.id(), p));
-    Set<String> ids = new HashSet<>();
-    Map<PortRef, String> used = new HashMap<>();
+    Set<LineId> ids = new HashSet<>();
+    Map<PortRef, LineId> used = new HashMap<>();
     for (Line line : lines) {
       String where = "line " + line.id();
-      faults.name(where, line.id(), line.label());
+      faults.name(where, line.id().value(), line.label());
       if (!ids.add(line.id())) {
         faults.add(
             where, Says.THE_ID_IS_USED_TWICE.text(), Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       for (PortRef end : List.of(line.from(), line.to())) {
         end(where, byId, end);
-        String other = used.putIfAbsent(end, line.id());
+        LineId other = used.putIfAbsent(end, line.id());
         if (other != null) {
           faults.add(
               where,
@@ -272,7 +272,7 @@ final class RigRules {
     }
   }
 
-  private void end(String where, Map<String, Part> parts, PortRef end) {
+  private void end(String where, Map<PartId, Part> parts, PortRef end) {
     Part part = parts.get(end.part());
     if (part == null) {
       faults.add(

@@ -19,7 +19,7 @@ import java.util.TreeMap;
 public final class Setting {
 
   /** Where the position of a part stands, by id, in the order of the ids; never changed. */
-  private final Map<String, Integer> places;
+  private final Map<PartId, Integer> places;
 
   private final String[] positions;
   private final int hash;
@@ -29,8 +29,8 @@ public final class Setting {
    *
    * @param positions position id by part id
    */
-  public Setting(Map<String, String> positions) {
-    List<String> parts = new ArrayList<>(positions.keySet());
+  public Setting(Map<PartId, String> positions) {
+    List<PartId> parts = new ArrayList<>(positions.keySet());
     Collections.sort(parts);
     places = new HashMap<>();
     parts.forEach(p -> places.put(p, places.size()));
@@ -46,8 +46,8 @@ public final class Setting {
   }
 
   /** Returns the position id of every part, by part id in order. */
-  public Map<String, String> positions() {
-    Map<String, String> all = new TreeMap<>();
+  public Map<PartId, String> positions() {
+    Map<PartId, String> all = new TreeMap<>();
     places.forEach((part, place) -> all.put(part, positions[place]));
     return Collections.unmodifiableMap(all);
   }
@@ -57,7 +57,7 @@ public final class Setting {
    *
    * @throws Refusal when it has nothing that can be set
    */
-  public String of(String part) {
+  public String of(PartId part) {
     Integer place = places.get(part);
     if (place == null) {
       throw new Refusal(Says.HAS_NOTHING_THAT_CAN_BE_SET_OF.with(part));
@@ -73,14 +73,14 @@ public final class Setting {
   }
 
   /** Tells whether a part can be set and stands so. */
-  public boolean has(String part, String position) {
+  public boolean has(PartId part, String position) {
     Integer place = places.get(part);
     return place != null && positions[place].equals(position);
   }
 
   /** Returns the parts that stand otherwise than in another setting of the same rig. */
-  public List<String> turnedFrom(Setting other) {
-    List<String> turned = new ArrayList<>();
+  public List<PartId> turnedFrom(Setting other) {
+    List<PartId> turned = new ArrayList<>();
     places.forEach((part, place) -> {
       boolean same =
           other.places == places
@@ -94,10 +94,10 @@ public final class Setting {
   }
 
   /** Returns this setting with one thing changed. */
-  public Setting with(String part, String position) {
+  public Setting with(PartId part, String position) {
     Integer place = places.get(part);
     if (place == null) {
-      Map<String, String> more = new TreeMap<>(positions());
+      Map<PartId, String> more = new TreeMap<>(positions());
       more.put(part, position);
       return new Setting(more);
     }

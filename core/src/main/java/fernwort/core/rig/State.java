@@ -10,14 +10,14 @@ import java.util.TreeMap;
  * @param volumes water by tank id (m³); a tank that is not named is empty
  * @param slope how the vehicle stands
  */
-public record State(Setting setting, Map<String, Double> volumes, Slope slope) {
+public record State(Setting setting, Map<PartId, Double> volumes, Slope slope) {
 
   public State {
     volumes = Map.copyOf(volumes);
   }
 
   /** Returns the water in a tank (m³). */
-  public double volume(String tank) {
+  public double volume(PartId tank) {
     return volumes.getOrDefault(tank, 0.0);
   }
 
@@ -27,13 +27,13 @@ public record State(Setting setting, Map<String, Double> volumes, Slope slope) {
   }
 
   /** Returns this state with one thing set differently. */
-  public State with(String part, String position) {
+  public State with(PartId part, String position) {
     return with(setting.with(part, position));
   }
 
   /** Returns this state with another volume (m³) in one tank. */
-  public State withVolume(String tank, double volume) {
-    Map<String, Double> changed = new TreeMap<>(volumes);
+  public State withVolume(PartId tank, double volume) {
+    Map<PartId, Double> changed = new TreeMap<>(volumes);
     changed.put(tank, volume);
     return new State(setting, changed, slope);
   }

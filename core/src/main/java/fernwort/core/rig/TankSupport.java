@@ -12,7 +12,7 @@ package fernwort.core.rig;
  * @param shear what each bears in shear, working load (N)
  */
 public record TankSupport(
-    String tank, Type type, double along, double width, int fasteners, double pull, double shear) {
+    PartId tank, Type type, double along, double width, int fasteners, double pull, double shear) {
 
   /** Sorts of support. */
   public enum Type {

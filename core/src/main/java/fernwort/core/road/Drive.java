@@ -13,6 +13,7 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -133,7 +134,7 @@ public record Drive(String words, List<Stretch> stretches) {
    * @param ends what leaves at each open end, by the part's id
    * @param tanks what each tank loses, by its id
    */
-  public record Losses(Map<String, Lost> ends, Map<String, Lost> tanks) {}
+  public record Losses(Map<PartId, Lost> ends, Map<PartId, Lost> tanks) {}
 
   /**
    * Returns what is lost on this drive, with pumps off and taps closed.
@@ -157,12 +158,12 @@ public record Drive(String words, List<Stretch> stretches) {
         ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
   }
 
-  private static Map<String, Lost> ranges(
-      Map<String, Double> least, Map<String, Double> middle, List<Map<String, Double>> most) {
-    Set<String> ids = new HashSet<>(least.keySet());
+  private static Map<PartId, Lost> ranges(
+      Map<PartId, Double> least, Map<PartId, Double> middle, List<Map<PartId, Double>> most) {
+    Set<PartId> ids = new HashSet<>(least.keySet());
     most.forEach(m -> ids.addAll(m.keySet()));
-    Map<String, Lost> ranges = new TreeMap<>();
-    for (String id : ids) {
+    Map<PartId, Lost> ranges = new TreeMap<>();
+    for (PartId id : ids) {
       double expected = middle.getOrDefault(id, 0.0);
       ranges.put(
           id,
@@ -177,17 +178,17 @@ public record Drive(String words, List<Stretch> stretches) {
   /** Returns a state with everything shut down that runs, gives water or stands open. */
   public static State shutDown(Rig rig, State start) {
     State state = start;
-    for (Map.Entry<String, String> shut : rig.shutDown().entrySet()) {
+    for (Map.Entry<PartId, String> shut : rig.shutDown().entrySet()) {
       state = state.with(shut.getKey(), shut.getValue());
     }
     return state;
   }
 
   /** What has left at each end and from each tank, by id (m³). */
-  private record Gone(Map<String, Double> ends, Map<String, Double> tanks) {}
+  private record Gone(Map<PartId, Double> ends, Map<PartId, Double> tanks) {}
 
   private Gone run(Network network, Hydraulics hydraulics, State start, double share) {
-    Map<String, Double> ends = new TreeMap<>();
+    Map<PartId, Double> ends = new TreeMap<>();
     Conditions conditions = Conditions.ORDINARY;
     State state = start;
     for (Stretch stretch : stretches) {
@@ -205,7 +206,7 @@ public record Drive(String words, List<Stretch> stretches) {
       state = end.state();
       conditions = conditions.carrying(Carried.runningFull(end.flows().runningFull()));
     }
-    Map<String, Double> tanks = new TreeMap<>();
+    Map<PartId, Double> tanks = new TreeMap<>();
     for (Part tank : network.tanks()) {
       double lost = start.volume(tank.id()) - state.volume(tank.id());
       if (lost > NOTHING) {
@@ -219,17 +220,17 @@ public record Drive(String words, List<Stretch> stretches) {
 
   /** Returns the state with every valve on an overflow or vent line shut, where there is one. */
   public static Optional<State> travelValvesShut(Rig rig, State state) {
-    Map<String, String> valves = travelValves(rig);
+    Map<PartId, String> valves = travelValves(rig);
     State shut = state;
-    for (Map.Entry<String, String> valve : valves.entrySet()) {
+    for (Map.Entry<PartId, String> valve : valves.entrySet()) {
       shut = shut.with(valve.getKey(), valve.getValue());
     }
     return valves.isEmpty() ? Optional.empty() : Optional.of(shut);
   }
 
   /** Returns the valves on overflow lines with the position that shuts them, by id. */
-  public static Map<String, String> travelValves(Rig rig) {
-    Map<String, String> valves = new TreeMap<>();
+  public static Map<PartId, String> travelValves(Rig rig) {
+    Map<PartId, String> valves = new TreeMap<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part end : overflows(rig)) {
       Line line = lines.get(end.port("in"));
@@ -248,9 +249,9 @@ public record Drive(String words, List<Stretch> stretches) {
   }
 
   /** Returns the valves on overflow lines with the position that opens them, by id. */
-  public static Map<String, String> travelValvesOpen(Rig rig) {
-    Map<String, String> open = new TreeMap<>();
-    for (String id : travelValves(rig).keySet()) {
+  public static Map<PartId, String> travelValvesOpen(Rig rig) {
+    Map<PartId, String> open = new TreeMap<>();
+    for (PartId id : travelValves(rig).keySet()) {
       Kind valve = rig.part(id).kind();
       valve.positions().stream()
           .filter(p -> valve.rank(p.id()) == Rank.WAY_OPEN)
@@ -272,7 +273,7 @@ public record Drive(String words, List<Stretch> stretches) {
         RigEdit edit = RigEdit.of(changed);
         Part air =
             new Part(
-                edit.freeId("raised-air"),
+                edit.freePart("raised-air"),
                 Says.RAISED_AIR_VALVE.text(),
                 end.place(),
                 end.x(),

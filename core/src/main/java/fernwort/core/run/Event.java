@@ -1,5 +1,7 @@
 package fernwort.core.run;
 
+import fernwort.core.rig.ElementId;
+
 /**
  * Something that begins, or ends, at a moment of a run.
  *
@@ -8,7 +10,7 @@ package fernwort.core.run;
  * @param subject id of the part or line
  * @param begins whether it begins, or ends
  */
-public record Event(double at, Kind kind, String subject, boolean begins) {
+public record Event(double at, Kind kind, ElementId subject, boolean begins) {
 
   /** What can begin and end. */
   public enum Kind {

@@ -11,8 +11,11 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Relief;
 import fernwort.core.network.Walk;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -38,27 +41,27 @@ final class EventMonitor {
   private static final double SIPHON = 5e-3;
 
   /** Something that is the case, at one port where several can do it. */
-  record Standing(Event.Kind kind, String subject, String port) {
-    Standing(Event.Kind kind, String subject) {
+  record Standing(Event.Kind kind, ElementId subject, String port) {
+    Standing(Event.Kind kind, ElementId subject) {
       this(kind, subject, "");
     }
   }
 
   private final Network network;
   private final Rig rig;
-  private final Map<String, Part> parts;
+  private final Map<PartId, Part> parts;
   private final Map<PortRef, Line> linesByPort;
 
   /** Walks through everything that water falls through. */
   private final Walk falls;
 
   /** Lines on the ways out of the tanks' vents and overflows. */
-  private final Set<String> overflows = new HashSet<>();
+  private final Set<LineId> overflows = new HashSet<>();
 
-  private final Map<String, Double> wasteHeights = new HashMap<>();
+  private final Map<PartId, Double> wasteHeights = new HashMap<>();
 
   /** Where water has to rise to leave each tank by its vents (m). */
-  private final Map<String, Double> ventTops = new ConcurrentHashMap<>();
+  private final Map<PartId, Double> ventTops = new ConcurrentHashMap<>();
 
   EventMonitor(Network network, Slope slope) {
     this.network = network;
@@ -88,7 +91,7 @@ final class EventMonitor {
   }
 
   /** Returns the height above which water stands in a fixture (m). */
-  double wasteHeight(String fixture) {
+  double wasteHeight(PartId fixture) {
     return wasteHeights.getOrDefault(fixture, Double.POSITIVE_INFINITY);
   }
 
@@ -116,7 +119,7 @@ final class EventMonitor {
    */
   double[] crests(Part tank, State state) {
     Levels levels = Levels.of(network, state);
-    Set<String> lines = falls.lines(tank.kind().ports().stream().map(tank::port).toList());
+    Set<LineId> lines = falls.lines(tank.kind().ports().stream().map(tank::port).toList());
     DoubleStream.Builder heights = DoubleStream.builder();
     for (double port : heights(tank, state)) {
       heights.add(port);
@@ -200,7 +203,7 @@ final class EventMonitor {
         : tank.highestPressure() + Fluid.WATER.pressure(Math.max(0, rise));
   }
 
-  private static void pump(String pump, Flows.Running runs, Set<Standing> standing) {
+  private static void pump(PartId pump, Flows.Running runs, Set<Standing> standing) {
     switch (runs.does()) {
       case RUNS -> {}
       case CYCLES -> standing.add(new Standing(Event.Kind.CYCLES, pump));
@@ -210,7 +213,7 @@ final class EventMonitor {
   }
 
   private void siphons(Levels levels, Flows flows, Set<Standing> standing) {
-    for (String id : flows.runningFull()) {
+    for (LineId id : flows.runningFull()) {
       if (Math.abs(flows.line(id)) > RUNS && overflows.contains(id)) {
         Line line = rig.lines().get(network.lineNumber(id));
         double head = Math.max(head(line.from(), levels, flows), head(line.to(), levels, flows));

@@ -1,5 +1,6 @@
 package fernwort.core.run;
 
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -98,8 +99,8 @@ public final class HappeningWords {
     };
   }
 
-  private static String spot(Rig rig, String id) {
-    Part part = rig.part(id);
+  private static String spot(Rig rig, ElementId id) {
+    Part part = rig.part(id.part());
     return "%s (%s)".formatted(part.label(), rig.place(part.place()).label());
   }
 
@@ -109,9 +110,9 @@ public final class HappeningWords {
           .filter(l -> l.id().equals(h.subject()))
           .findFirst()
           .map(Line::label)
-          .orElse(h.subject());
+          .orElse(h.subject().value());
     }
-    return rig.part(h.subject()).label();
+    return rig.part(h.subject().part()).label();
   }
 
   /**

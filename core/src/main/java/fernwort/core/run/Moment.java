@@ -1,6 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Totals;
 import java.util.Map;
@@ -21,9 +22,9 @@ public record Moment(
     double time,
     State state,
     Flows flows,
-    Map<String, Double> gains,
-    Map<String, Double> air,
-    Map<String, Double> warmth,
+    Map<PartId, Double> gains,
+    Map<PartId, Double> air,
+    Map<PartId, Double> warmth,
     Totals totals,
     double lacking) {
 

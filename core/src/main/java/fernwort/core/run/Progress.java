@@ -8,7 +8,9 @@ import fernwort.core.hydraulics.Surroundings;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Air;
 import fernwort.core.run.water.Dry;
@@ -58,15 +60,15 @@ final class Progress {
   private final Thresholds[] crests;
 
   /** Vents that water has run through, whose sags hold some of it. */
-  private final Set<String> wetVents;
+  private final Set<LineId> wetVents;
 
   private State state;
   private double time;
   private Flows flows = Flows.NONE;
-  private Set<String> runningFull;
+  private Set<LineId> runningFull;
 
   /** Lines that the air of each tank passes. */
-  private Map<String, List<String>> vents = Map.of();
+  private Map<PartId, List<LineId>> vents = Map.of();
 
   Progress(Network network, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
     this.network = network;
@@ -163,7 +165,7 @@ final class Progress {
   }
 
   /** Sets a handle, switch, cap or tap. */
-  void set(String part, String position) {
+  void set(PartId part, String position) {
     state = state.with(part, position);
     if (position.equals(PortableContainer.POURING.id())) {
       jugs.fill(network.rig().part(part));

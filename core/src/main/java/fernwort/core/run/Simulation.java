@@ -3,6 +3,7 @@ package fernwort.core.run;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.run.water.Rates;
@@ -87,7 +88,7 @@ public final class Simulation {
   /** Returns how things stand. */
   public Moment moment() {
     Rates rates = progress.rates();
-    Map<String, Double> gains = new TreeMap<>(progress.tanks.byId(rates.gains()));
+    Map<PartId, Double> gains = new TreeMap<>(progress.tanks.byId(rates.gains()));
     return new Moment(
         progress.time(),
         progress.now(),
@@ -115,7 +116,7 @@ public final class Simulation {
    * @return what begins and ends with it
    * @throws Refusal when the part or position does not exist
    */
-  public List<Event> set(String part, String position) {
+  public List<Event> set(PartId part, String position) {
     progress.network.rig().position(part, position);
     progress.set(part, position);
     List<Event> happenings = new ArrayList<>();
@@ -152,7 +153,7 @@ public final class Simulation {
    *
    * @return when it begins (s), if it does before then
    */
-  public Optional<Double> runUntil(Event.Kind kind, String subject, double until) {
+  public Optional<Double> runUntil(Event.Kind kind, PartId subject, double until) {
     return runUntil(kind, subject, true, until);
   }
 
@@ -161,7 +162,7 @@ public final class Simulation {
    *
    * @return when it does (s), if it does before then
    */
-  public Optional<Double> runUntil(Event.Kind kind, String subject, boolean begins, double until) {
+  public Optional<Double> runUntil(Event.Kind kind, PartId subject, boolean begins, double until) {
     while (time() < until - NOW) {
       for (Event h : advance(until)) {
         if (h.kind() == kind && h.subject().equals(subject) && h.begins() == begins) {

@@ -2,6 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.LineId;
 import fernwort.core.run.water.Air;
 import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
@@ -132,7 +133,7 @@ final class TimeStep {
    * is reached, which the air's pressure decides as well as the level. Found by halving.
    */
   private void flood(Rates start, double within) {
-    Set<String> before = moving(start.flows());
+    Set<LineId> before = moving(start.flows());
     double low = 0;
     double high = within;
     while (high - low > pace.shortest()) {
@@ -153,8 +154,8 @@ final class TimeStep {
     }
   }
 
-  private static Set<String> moving(Flows flows) {
-    Set<String> moving = new HashSet<>();
+  private static Set<LineId> moving(Flows flows) {
+    Set<LineId> moving = new HashSet<>();
     flows
         .lines()
         .forEach((id, q) -> {

@@ -2,6 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.network.End;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.Tanks;
@@ -15,7 +16,7 @@ final class Wastes {
 
   private final EventMonitor watch;
   private final Tanks tanks;
-  private Map<String, End> ends = Map.of();
+  private Map<PartId, End> ends = Map.of();
 
   Wastes(EventMonitor watch, Tanks tanks) {
     this.watch = watch;
@@ -29,7 +30,7 @@ final class Wastes {
   }
 
   /** They run to other ends from now on, by fixture. */
-  void runTo(Map<String, End> others) {
+  void runTo(Map<PartId, End> others) {
     ends = others;
   }
 
@@ -51,19 +52,19 @@ final class Wastes {
   }
 
   /** Tells whether a fixture's waste reaches no tank that has room for it. */
-  boolean isLost(String fixture) {
+  boolean isLost(PartId fixture) {
     return tank(fixture) < 0;
   }
 
   /** Tells whether a fixture's waste runs to a tank that does not take it. */
-  boolean backsUp(String fixture) {
+  boolean backsUp(PartId fixture) {
     return ends.containsKey(fixture)
         && ends.get(fixture).kind() == End.Kind.TANK
         && isLost(fixture);
   }
 
   /** The place of the tank that takes a fixture's waste, −1 when none does. */
-  private int tank(String fixture) {
+  private int tank(PartId fixture) {
     End end = ends.get(fixture);
     int tank = end == null || end.kind() != End.Kind.TANK ? -1 : tanks.place(end.part());
     boolean takes =
@@ -83,7 +84,7 @@ final class Wastes {
    */
   double untilBackedUp(EventLocation crossings, Rates start, double within, double close) {
     double soonest = within;
-    for (Map.Entry<String, Double> use : start.flows().fixtures().entrySet()) {
+    for (Map.Entry<PartId, Double> use : start.flows().fixtures().entrySet()) {
       int tank = use.getValue() > Rates.STILL ? tank(use.getKey()) : -1;
       double high = watch.wasteHeight(use.getKey());
       if (tank < 0 || headAfter(soonest, tank, crossings, start) < high) {

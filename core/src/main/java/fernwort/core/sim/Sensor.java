@@ -6,6 +6,7 @@ import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -47,7 +48,7 @@ public record Sensor(String name, SignalKind kind, Signal.Subject on) {
         new Sensor(
             "outside-temperature",
             SignalKind.TEMPERATURE,
-            new Signal.Subject(SignalKind.Where.OUTSIDE, "")));
+            new Signal.Subject(SignalKind.Where.OUTSIDE, PartId.NONE)));
     places(rig).forEach(p -> all.add(place(p, SignalKind.TEMPERATURE, "temperature")));
     return List.copyOf(all);
   }

@@ -12,9 +12,11 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.Line;
-import fernwort.core.rig.Part;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -93,15 +95,15 @@ public final class SimulatedRig {
   private final Random random;
   private final Map<Mishap, Set<String>> mishaps = new EnumMap<>(Mishap.class);
   private final Map<Turn, Double> turning = new HashMap<>();
-  private final Map<String, Double> shown = new TreeMap<>();
+  private final Map<PartId, Double> shown = new TreeMap<>();
   private final Map<String, Value> stuck = new HashMap<>();
   private final Map<String, Double> drifting = new HashMap<>();
-  private final Map<String, Double> warmth = new TreeMap<>();
+  private final Map<ElementId, Double> warmth = new TreeMap<>();
   private final Set<String> wet = new HashSet<>();
   private Network network;
   private Simulation simulation;
   private double before;
-  private Map<String, String> outlets = Map.of();
+  private Map<PartId, ElementId> outlets = Map.of();
 
   /**
    * A sensor and what it says.
@@ -148,7 +150,7 @@ public final class SimulatedRig {
   /** Returns how handles and levels really are. */
   public State state() {
     State now = simulation.moment().state();
-    Map<String, String> positions = new TreeMap<>();
+    Map<PartId, String> positions = new TreeMap<>();
     sound.handles().forEach(p -> positions.put(p.id(), now.setting().of(p.id())));
     return new State(new Setting(positions), now.volumes(), now.slope());
   }
@@ -170,14 +172,17 @@ public final class SimulatedRig {
   /** Returns what a mishap can be done to, by id. */
   public List<String> choices(Mishap mishap) {
     return switch (mishap.on()) {
-      case LINE -> sound.lines().stream().map(Line::id).toList();
+      case LINE -> sound.lines().stream().map(x -> x.id().value()).toList();
       case MOTOR ->
           sensors.stream()
               .filter(s -> s.kind() == SignalKind.POSITION)
-              .map(s -> s.on().id())
+              .map(s -> s.on().id().value())
               .toList();
       case PUMP ->
-          sound.parts().stream().filter(p -> p.kind().is(Purpose.PUMPS)).map(Part::id).toList();
+          sound.parts().stream()
+              .filter(p -> p.kind().is(Purpose.PUMPS))
+              .map(x -> x.id().value())
+              .toList();
       case SENSOR ->
           mishap == Mishap.SENSOR_DRIFTS
               ? sensors.stream()
@@ -214,7 +219,7 @@ public final class SimulatedRig {
       case LINK_CUT ->
           sensors.stream()
               .filter(s -> s.kind() == SignalKind.PUMP)
-              .forEach(s -> set(s.on().id(), Position.OFF.id()));
+              .forEach(s -> set(s.on().id().part(), Position.OFF.id()));
       case LEAK, PUMP_WORN, LOW_MAINS -> rebuild();
       default -> {}
     }
@@ -240,8 +245,8 @@ public final class SimulatedRig {
     State now = simulation.moment().state();
     before += simulation.time();
     Rig rig = sound;
-    Map<String, String> forced = new TreeMap<>();
-    Map<String, String> leaks = new HashMap<>();
+    Map<PartId, String> forced = new TreeMap<>();
+    Map<PartId, ElementId> leaks = new HashMap<>();
     for (Fault fault : faults()) {
       Optional<FaultyRig> with = FaultyRig.of(rig, fault);
       if (with.isPresent()) {
@@ -250,7 +255,7 @@ public final class SimulatedRig {
         with.get().outlets().forEach(o -> leaks.put(o, fault.on()));
       }
     }
-    Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
+    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
     sound.handles().forEach(p -> positions.put(p.id(), now.setting().of(p.id())));
     positions.putAll(forced);
     network = Network.of(rig);
@@ -263,10 +268,10 @@ public final class SimulatedRig {
     List<Fault> faults = new ArrayList<>();
     mishaps
         .getOrDefault(Mishap.LEAK, Set.of())
-        .forEach(l -> faults.add(new Fault(l, FaultKind.LEAKING)));
+        .forEach(l -> faults.add(new Fault(LineId.of(l), FaultKind.LEAKING)));
     mishaps
         .getOrDefault(Mishap.PUMP_WORN, Set.of())
-        .forEach(p -> faults.add(new Fault(p, FaultKind.WORN)));
+        .forEach(p -> faults.add(new Fault(PartId.of(p), FaultKind.WORN)));
     if (is(Mishap.LOW_MAINS)) {
       sound.parts().stream()
           .filter(p -> p.kind().is(Purpose.INLET))
@@ -280,9 +285,9 @@ public final class SimulatedRig {
    *
    * @throws Refusal when there is no such part or position
    */
-  public void command(String part, String position) {
+  public void command(PartId part, String position) {
     sound.position(part, position);
-    if (!is(Mishap.POWER_CUT) && !is(Mishap.VALVE_STUCK, part)) {
+    if (!is(Mishap.POWER_CUT) && !is(Mishap.VALVE_STUCK, part.value())) {
       turning.keySet().removeIf(t -> t.part().equals(part));
       turning.put(new Turn(part, position), elapsed() + Sensor.travel(sound.part(part)));
     }
@@ -293,12 +298,12 @@ public final class SimulatedRig {
    *
    * @throws Refusal when there is no such part or position
    */
-  public void turn(String part, String position) {
+  public void turn(PartId part, String position) {
     sound.position(part, position);
     set(part, position);
   }
 
-  private void set(String part, String position) {
+  private void set(PartId part, String position) {
     if (!simulation.moment().state().setting().of(part).equals(position)) {
       simulation.set(part, position);
     }
@@ -327,7 +332,7 @@ public final class SimulatedRig {
   }
 
   private Setting atRest(Setting setting) {
-    Map<String, String> positions = new TreeMap<>(setting.positions());
+    Map<PartId, String> positions = new TreeMap<>(setting.positions());
     positions.putAll(sound.shutDown());
     return new Setting(positions);
   }
@@ -377,9 +382,9 @@ public final class SimulatedRig {
   /**
    * Tells whether water from a line comes to a contact: it lies in the place of one of its ends.
    */
-  private boolean isAt(Sensor contact, String line) {
-    String id = contact.on().id();
-    String place = sound.partsById().containsKey(id) ? sound.part(id).place() : id;
+  private boolean isAt(Sensor contact, ElementId line) {
+    ElementId id = contact.on().id();
+    PlaceId place = id instanceof PartId part ? sound.part(part).place() : id.place();
     return sound.lines().stream()
         .filter(l -> l.id().equals(line))
         .anyMatch(l ->
@@ -425,18 +430,18 @@ public final class SimulatedRig {
   }
 
   private Value value(Sensor sensor, Moment moment) {
-    String on = sensor.on().id();
+    ElementId on = sensor.on().id();
     Flows flows = moment.flows();
     return switch (sensor.kind()) {
-      case LEVEL -> new Value.Amount(level(sensor.name(), on));
+      case LEVEL -> new Value.Amount(level(sensor.name(), on.part()));
       case LEAK -> new Value.Contact(wet.contains(sensor.name()));
       case PUMP ->
           new Value.Contact(
               Optional.ofNullable(flows.pumps().get(on))
                   .filter(r -> r.does() != Flows.Does.RESTS)
                   .isPresent());
-      case POSITION -> new Value.Stop(moment.state().setting().of(on));
-      case FLOW -> new Value.Amount(Math.max(0, flows.line(on)));
+      case POSITION -> new Value.Stop(moment.state().setting().of(on.part()));
+      case FLOW -> new Value.Amount(Math.max(0, flows.line(on.line())));
       case TEMPERATURE ->
           new Value.Amount(
               sensor.on().where() == SignalKind.Where.OUTSIDE
@@ -446,7 +451,7 @@ public final class SimulatedRig {
     };
   }
 
-  private double level(String sensor, String tank) {
+  private double level(String sensor, PartId tank) {
     double capacity = network.room(tank).capacity();
     double off = NOISE * (2 * random.nextDouble() - 1);
     if (is(Mishap.DRIVING)) {
@@ -459,7 +464,7 @@ public final class SimulatedRig {
   }
 
   /** Returns the water in a tank as it really is (m³). */
-  public double holds(String tank) {
+  public double holds(PartId tank) {
     return simulation.moment().state().volume(tank);
   }
 }

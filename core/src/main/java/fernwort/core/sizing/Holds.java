@@ -2,6 +2,7 @@ package fernwort.core.sizing;
 
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;
@@ -18,7 +19,7 @@ public record Holds(double fresh, double gray, Lasts lasts) {
 
   /** Reckons it. */
   public static Holds of(Network network, Habits habits) {
-    Map<String, Double> full = new HashMap<>();
+    Map<PartId, Double> full = new HashMap<>();
     network
         .rig()
         .tanks(Contents.FRESH)

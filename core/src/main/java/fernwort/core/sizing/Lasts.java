@@ -3,6 +3,7 @@ package fernwort.core.sizing;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankFigures;
 import java.util.List;
@@ -34,7 +35,7 @@ public record Lasts(
    * @param counts what of that can be drawn or, for gray, what still fits (m³)
    * @param lost what is stranded below the outlet or, for gray, cannot be filled (m³)
    */
-  public record Share(String tank, double holds, double counts, double lost) {}
+  public record Share(PartId tank, double holds, double counts, double lost) {}
 
   /** Which of the two ends the stay. */
   public enum Ends {

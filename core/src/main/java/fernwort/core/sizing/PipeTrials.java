@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -47,13 +48,13 @@ final class PipeTrials {
 
   /** Tries every bore in all lines that carry something. */
   static List<PumpAndLines.Trial> bores(TapBench bench, Flows all) {
-    List<String> carrying =
+    List<LineId> carrying =
         all.lines().entrySet().stream()
             .filter(e -> Math.abs(e.getValue()) > TapBench.CARRIES)
             .map(Map.Entry::getKey)
             .toList();
     return PumpAndLines.BORES.stream()
-        .map(b -> bench.with(bench.hydraulics().withBore(carrying, b)).trial(b, "", 0))
+        .map(b -> bench.with(bench.hydraulics().withBore(carrying, b)).trial(b, LineId.NONE, 0))
         .toList();
   }
 
@@ -78,7 +79,7 @@ final class PipeTrials {
                   rig.built()));
       trials.add(
           new TapBench(other, Hydraulics.of(other), bench.shut(), bench.fixtures())
-              .trial(plate[0] * LITRES_PER_MINUTE, "", plate[2] * 1e5));
+              .trial(plate[0] * LITRES_PER_MINUTE, LineId.NONE, plate[2] * 1e5));
     }
     return trials;
   }

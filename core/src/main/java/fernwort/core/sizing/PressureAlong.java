@@ -3,8 +3,11 @@ package fernwort.core.sizing;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -20,7 +23,7 @@ import java.util.Set;
  * @param stops each end of each line on the way, in the order of the water
  * @param losses what each line and each part takes, the most first; height takes or gives the rest
  */
-public record PressureAlong(String tap, List<Stop> stops, List<Loss> losses) {
+public record PressureAlong(PartId tap, List<Stop> stops, List<Loss> losses) {
 
   public PressureAlong {
     stops = List.copyOf(stops);
@@ -35,7 +38,7 @@ public record PressureAlong(String tap, List<Stop> stops, List<Loss> losses) {
    * @param along how far the water has come (m)
    * @param pressure gauge pressure (Pa)
    */
-  public record Stop(String part, String line, double along, double pressure) {}
+  public record Stop(PartId part, LineId line, double along, double pressure) {}
 
   /** Follows the water back from a tap with these flows; empty where none comes. */
   static PressureAlong to(TapBench bench, Flows flows, Part tap) {
@@ -60,7 +63,7 @@ public record PressureAlong(String tap, List<Stop> stops, List<Loss> losses) {
    * @param isLine whether it is a line
    * @param pressure what it takes (Pa)
    */
-  public record Loss(String id, boolean isLine, double pressure) {}
+  public record Loss(ElementId id, boolean isLine, double pressure) {}
 
   /** Returns what height takes (Pa); negative where the water comes down. */
   public double climb() {
@@ -76,7 +79,7 @@ public record PressureAlong(String tap, List<Stop> stops, List<Loss> losses) {
 
     List<Stop> back(Part tap) {
       List<Stop> stops = new ArrayList<>();
-      Set<String> seen = new HashSet<>();
+      Set<LineId> seen = new HashSet<>();
       double behind = 0;
       Part at = tap;
       Optional<Line> line = inflow(at);

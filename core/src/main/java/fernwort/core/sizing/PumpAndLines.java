@@ -6,7 +6,9 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -32,7 +34,7 @@ import java.util.Map;
  */
 public record PumpAndLines(
     List<AtFixture> fixtures,
-    List<String> together,
+    List<PartId> together,
     Need need,
     List<Taken> lines,
     List<Trial> wider,
@@ -60,13 +62,13 @@ public record PumpAndLines(
    * @param takes what that line takes (Pa)
    */
   public record AtFixture(
-      String fixture,
+      PartId fixture,
       double rated,
       double alone,
       double pressure,
       double together,
       double needs,
-      String worst,
+      LineId worst,
       double takes) {}
 
   /**
@@ -84,7 +86,7 @@ public record PumpAndLines(
    * @param flow what it takes (m³/s)
    * @param pressure at this pressure (Pa)
    */
-  public record Taken(String line, double flow, double pressure) {}
+  public record Taken(LineId line, double flow, double pressure) {}
 
   /**
    * Something tried.
@@ -95,7 +97,7 @@ public record PumpAndLines(
    * @param total what the fixtures together pass (m³/s)
    * @param worst smallest share of its rated flow that one passes
    */
-  public record Trial(double what, String subject, double pressure, double total, double worst) {}
+  public record Trial(double what, LineId subject, double pressure, double total, double worst) {}
 
   /**
    * A pump's suction side.
@@ -105,7 +107,7 @@ public record PumpAndLines(
    * @param lift height of the pump above that outlet (m)
    * @param primes height to which it lifts water dry (m)
    */
-  public record Suction(String pump, String tank, double lift, double primes) {
+  public record Suction(PartId pump, PartId tank, double lift, double primes) {
     /** Tells whether the pump draws water up by itself from the lowest level. */
     public boolean works() {
       return lift <= primes;
@@ -120,9 +122,9 @@ public record PumpAndLines(
    *     take most
    * @throws Refusal when nothing reaches any fixture like that
    */
-  public static PumpAndLines of(Network network, State now, Collection<String> together) {
+  public static PumpAndLines of(Network network, State now, Collection<PartId> together) {
     TapBench every = TapBench.of(network, now);
-    Map<String, Flows> alone = new HashMap<>();
+    Map<PartId, Flows> alone = new HashMap<>();
     for (Part fixture : every.fixtures()) {
       Flows flows = every.open(List.of(fixture));
       if (flows.fixture(fixture.id()) > TapBench.CARRIES) {
@@ -158,7 +160,7 @@ public record PumpAndLines(
 
   private static AtFixture atFixture(TapBench bench, Part part, Flows alone, Flows all) {
     List<Taken> taken = taken(bench, alone);
-    Taken worst = taken.isEmpty() ? new Taken("", 0, 0) : taken.getFirst();
+    Taken worst = taken.isEmpty() ? new Taken(LineId.NONE, 0, 0) : taken.getFirst();
     return new AtFixture(
         part.id(),
         TapBench.rated(part),

@@ -6,7 +6,9 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -26,13 +28,13 @@ final class PumpNeed {
    * @param alone the flow with this fixture open alone, which shows its way
    * @param flows flow in each line, by id (m³/s); where none is given, the fixture's own
    */
-  static double pumpPressure(TapBench bench, Part part, Flows alone, Map<String, Double> flows) {
+  static double pumpPressure(TapBench bench, Part part, Flows alone, Map<LineId, Double> flows) {
     Tap fixture = (Tap) part.kind();
     double own = alone.fixture(part.id());
     double lost = 0;
-    Set<String> passed = new HashSet<>();
+    Set<PartId> passed = new HashSet<>();
     double surface = part.height();
-    Map<String, Part> parts = bench.network().rig().partsById();
+    Map<PartId, Part> parts = bench.network().rig().partsById();
     for (Line line : bench.network().rig().lines()) {
       double share = Math.abs(alone.line(line.id())) / own;
       if (share > 1e-3) {
@@ -57,8 +59,8 @@ final class PumpNeed {
   }
 
   /** Returns what fixtures need that are open at once, by what flows with each open alone. */
-  static PumpAndLines.Need need(TapBench bench, Map<String, Flows> alone) {
-    Map<String, Double> flows = new HashMap<>();
+  static PumpAndLines.Need need(TapBench bench, Map<PartId, Flows> alone) {
+    Map<LineId, Double> flows = new HashMap<>();
     double total = 0;
     for (Part part : bench.fixtures()) {
       Flows own = alone.getOrDefault(part.id(), bench.open(List.of(part)));

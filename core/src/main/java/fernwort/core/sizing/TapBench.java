@@ -7,7 +7,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -64,12 +66,12 @@ record TapBench(Network network, Hydraulics hydraulics, State shut, List<Part> f
   }
 
   /** Returns the bench with only these fixtures. */
-  TapBench only(Collection<String> ids) {
+  TapBench only(Collection<PartId> ids) {
     return of(fixtures.stream().filter(f -> ids.contains(f.id())).toList());
   }
 
   /** Returns the bench with only these fixtures, or with the two that take most in the house. */
-  TapBench choose(Collection<String> ids) {
+  TapBench choose(Collection<PartId> ids) {
     TapBench chosen = only(ids);
     return chosen.fixtures().isEmpty()
         ? of(
@@ -94,7 +96,7 @@ record TapBench(Network network, Hydraulics hydraulics, State shut, List<Part> f
   }
 
   /** Opens all of its fixtures, and tells what something that was changed gives them. */
-  PumpAndLines.Trial trial(double what, String subject, double pressure) {
+  PumpAndLines.Trial trial(double what, LineId subject, double pressure) {
     Flows flows = open(fixtures);
     double total = fixtures.stream().mapToDouble(f -> flows.fixture(f.id())).sum();
     double worst =

@@ -8,6 +8,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Passage;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -63,8 +64,8 @@ public final class Directions {
    * Returns the ids of check valves that no water can ever pass as they are fitted, but could if
    * they were turned round.
    */
-  public List<String> reversedCheckValves() {
-    List<String> reversed = new ArrayList<>();
+  public List<PartId> reversedCheckValves() {
+    List<PartId> reversed = new ArrayList<>();
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.CHECKS)) {
         int in = network.vertex(part, "in");

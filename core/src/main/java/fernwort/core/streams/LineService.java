@@ -7,7 +7,9 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayDeque;
@@ -35,10 +37,10 @@ public final class LineService {
   }
 
   private final Rig rig;
-  private final Map<String, Part> parts;
+  private final Map<PartId, Part> parts;
   private final Map<PortRef, Line> lines;
   private final Walk walk;
-  private final Map<String, Stream> streams = new HashMap<>();
+  private final Map<LineId, Stream> streams = new HashMap<>();
 
   private LineService(Rig rig) {
     this.rig = rig;
@@ -48,7 +50,7 @@ public final class LineService {
   }
 
   /** Returns the stream of every line, by line id. */
-  public static Map<String, Stream> of(Rig rig) {
+  public static Map<LineId, Stream> of(Rig rig) {
     LineService streams = new LineService(rig);
     streams.gray();
     streams.air();
@@ -73,7 +75,7 @@ public final class LineService {
   private void air() {
     for (Part part : rig.parts()) {
       for (TankPort port : part.kind().tankPorts()) {
-        Set<String> reached = spread(part.port(port.id()));
+        Set<LineId> reached = spread(part.port(port.id()));
         if (port.use() == TankPort.Use.VENT && reached.stream().noneMatch(this::fills)) {
           reached.forEach(l -> streams.putIfAbsent(l, Stream.AIR));
         }
@@ -81,7 +83,7 @@ public final class LineService {
     }
   }
 
-  private boolean fills(String lineId) {
+  private boolean fills(LineId lineId) {
     return rig.lines().stream()
         .filter(l -> l.id().equals(lineId))
         .flatMap(l -> List.of(l.from(), l.to()).stream())
@@ -105,7 +107,7 @@ public final class LineService {
   }
 
   /** Lines reached from a port through everything but tanks, fixtures, heaters and pumps. */
-  private Set<String> spread(PortRef start) {
+  private Set<LineId> spread(PortRef start) {
     return walk.lines(List.of(start));
   }
 

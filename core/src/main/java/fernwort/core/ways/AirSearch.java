@@ -4,7 +4,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
@@ -150,8 +152,8 @@ public final class AirSearch {
   }
 
   private TankAir.Route route(HeadReach sweep, int[] hops, int end, boolean inwards) {
-    Set<String> parts = new LinkedHashSet<>();
-    Set<String> lines = new LinkedHashSet<>();
+    Set<PartId> parts = new LinkedHashSet<>();
+    Set<LineId> lines = new LinkedHashSet<>();
     int v = end;
     while (true) {
       parts.add(network.part(v).id());
@@ -167,7 +169,7 @@ public final class AirSearch {
         break;
       }
     }
-    String opening = network.part(inwards ? v : end).id();
+    PartId opening = network.part(inwards ? v : end).id();
     return new TankAir.Route(opening, List.copyOf(parts), List.copyOf(lines));
   }
 }

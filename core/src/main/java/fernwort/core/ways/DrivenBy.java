@@ -1,5 +1,6 @@
 package fernwort.core.ways;
 
+import fernwort.core.rig.PartId;
 import java.util.Optional;
 
 /**
@@ -8,7 +9,7 @@ import java.util.Optional;
  * @param kind mains pressure, a pump, or a fall
  * @param pump id of the pump, when it is one
  */
-public record DrivenBy(Kind kind, Optional<String> pump) {
+public record DrivenBy(Kind kind, Optional<PartId> pump) {
 
   /** The sorts of drive. */
   public enum Kind {
@@ -20,7 +21,7 @@ public record DrivenBy(Kind kind, Optional<String> pump) {
   static final DrivenBy MAINS = new DrivenBy(Kind.MAINS, Optional.empty());
   static final DrivenBy FALL = new DrivenBy(Kind.FALL, Optional.empty());
 
-  static DrivenBy pump(String id) {
+  static DrivenBy pump(PartId id) {
     return new DrivenBy(Kind.PUMP, Optional.of(id));
   }
 }

@@ -1,6 +1,8 @@
 package fernwort.core.ways;
 
 import fernwort.core.network.End;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 
 /**
@@ -13,7 +15,7 @@ import java.util.List;
  * @param lines ids of the lines on that route, in order
  */
 public record FlowPath(
-    Source source, End end, DrivenBy drive, List<String> parts, List<String> lines) {
+    Source source, End end, DrivenBy drive, List<PartId> parts, List<LineId> lines) {
 
   public FlowPath {
     parts = List.copyOf(parts);

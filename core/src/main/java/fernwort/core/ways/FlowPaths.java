@@ -1,5 +1,7 @@
 package fernwort.core.ways;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,10 +23,10 @@ public record FlowPaths(
     List<FlowPath> ways,
     List<TankAir> air,
     List<PumpWork> pumps,
-    Map<String, Boolean> moving,
-    Set<String> pressed,
-    Set<String> wetted,
-    Set<String> dead) {
+    Map<LineId, Boolean> moving,
+    Set<PartId> pressed,
+    Set<PartId> wetted,
+    Set<PartId> dead) {
 
   public FlowPaths {
     ways = List.copyOf(ways);
@@ -37,17 +39,17 @@ public record FlowPaths(
   }
 
   /** Returns the ways that end in this part. */
-  public Stream<FlowPath> to(String part) {
+  public Stream<FlowPath> to(PartId part) {
     return ways.stream().filter(w -> w.end().part().equals(part));
   }
 
   /** Returns the ways that start from this part. */
-  public Stream<FlowPath> from(String part) {
+  public Stream<FlowPath> from(PartId part) {
     return ways.stream().filter(w -> w.source().part().equals(part));
   }
 
   /** Returns how air gets in and out of a tank. */
-  public Optional<TankAir> airOf(String tank) {
+  public Optional<TankAir> airOf(PartId tank) {
     return air.stream().filter(a -> a.tank().equals(tank)).findFirst();
   }
 }

@@ -7,7 +7,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.LinkedHashMap;
@@ -92,7 +94,7 @@ final class Gathering {
     int v = outlet.vertex();
     return switch (outlet.end().kind()) {
       case TANK -> {
-        String tank = outlet.end().part();
+        PartId tank = outlet.end().part();
         boolean same = tank.equals(source.part()) && drive.kind() == DrivenBy.Kind.FALL;
         double against = levels.wet(v) ? levels.surface(tank) : levels.height(v);
         yield !same && !levels.floatShut(v) && sweep.head[v] > against + LEAST_FALL / 2;
@@ -126,14 +128,14 @@ final class Gathering {
   }
 
   private FlowPath way(FlowPath.Key key, HeadReach sweep, int end, Optional<Intake> intake) {
-    List<String> parts = new ArrayList<>();
-    Set<String> lines = new LinkedHashSet<>();
+    List<PartId> parts = new ArrayList<>();
+    Set<LineId> lines = new LinkedHashSet<>();
     intake.ifPresent(i -> addRoute(i.suction(), i.in(), parts, lines));
     addRoute(sweep, end, parts, lines);
     return new FlowPath(key.source(), key.end(), key.drive(), parts, List.copyOf(lines));
   }
 
-  private void addRoute(HeadReach sweep, int end, List<String> parts, Set<String> lines) {
+  private void addRoute(HeadReach sweep, int end, List<PartId> parts, Set<LineId> lines) {
     List<Integer> backwards = new ArrayList<>();
     int v = end;
     while (sweep.arrival[v] >= 0) {
@@ -150,7 +152,7 @@ final class Gathering {
   }
 
   /** A part that is entered and left is named once; a tank that water returns to, twice. */
-  private static void append(List<String> parts, String part) {
+  private static void append(List<PartId> parts, PartId part) {
     if (parts.isEmpty() || !parts.getLast().equals(part)) {
       parts.add(part);
     }

@@ -11,6 +11,7 @@ import fernwort.core.network.Passage;
 import fernwort.core.network.Turn;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -96,7 +97,7 @@ public final class HandleDistance {
   }
 
   /** A part that opens some passages and closes others, by how it stands. */
-  private record Handle(String part, Map<String, int[]> opens) {}
+  private record Handle(PartId part, Map<String, int[]> opens) {}
 
   /** The handles of a rig with the passages that stand open in each of their positions. */
   private List<Handle> handles() {
@@ -156,7 +157,7 @@ public final class HandleDistance {
 
   /** Prepares a rig on level ground with its tanks as full as they get. */
   public static HandleDistance full(Network network) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity()));
     State full = new State(network.rig().atRest(), volumes, Slope.LEVEL);
     return new HandleDistance(network, Levels.of(network, full));
@@ -183,7 +184,7 @@ public final class HandleDistance {
     private final boolean[] frozen;
     private final int[] turns;
 
-    private From(int first, int last, int avoided, Setting setting, Set<String> kept) {
+    private From(int first, int last, int avoided, Setting setting, Set<PartId> kept) {
       open = openIn(setting);
       this.avoided = avoided;
       frozen = new boolean[network.rig().parts().size()];
@@ -249,7 +250,7 @@ public final class HandleDistance {
     }
 
     /** Returns the fewest turns that let water come to a part; {@link #NEVER} if none do. */
-    public int to(String end, Pumped pumped) {
+    public int to(PartId end, Pumped pumped) {
       int fewest = NEVER;
       int index = network.index(end);
       for (int v = network.first(index); v < network.first(index + 1); v++) {
@@ -316,18 +317,18 @@ public final class HandleDistance {
   }
 
   /** Searches from a source in a setting. */
-  public From from(String source, Setting setting) {
+  public From from(PartId source, Setting setting) {
     return from(source, setting, Set.of());
   }
 
   /** Searches from a source in a setting, with some parts staying as they are. */
-  public From from(String source, Setting setting, Set<String> kept) {
+  public From from(PartId source, Setting setting, Set<PartId> kept) {
     int index = network.index(source);
     return new From(network.first(index), network.first(index + 1), -1, setting, kept);
   }
 
   /** Searches from behind a part that water has passed, and does not pass again. */
-  public From behind(String part, String port, Setting setting) {
+  public From behind(PartId part, String port, Setting setting) {
     int v = network.vertex(new PortRef(part, port));
     return new From(v, v + 1, network.index(part), setting, Set.of());
   }

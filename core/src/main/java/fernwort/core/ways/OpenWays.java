@@ -6,7 +6,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Water;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import java.util.HashMap;
@@ -36,7 +38,7 @@ public final class OpenWays {
   private final HeadReach sweep;
   private final Pumping pumping;
 
-  private OpenWays(Network network, Setting setting, Levels levels, Set<String> running) {
+  private OpenWays(Network network, Setting setting, Levels levels, Set<PartId> running) {
     this.network = network;
     this.levels = levels;
     graph = new OpenGraph(network, setting);
@@ -69,7 +71,7 @@ public final class OpenWays {
    * @param running ids of those pumps
    */
   public static FlowPaths find(
-      Network network, Setting setting, Levels levels, Set<String> running) {
+      Network network, Setting setting, Levels levels, Set<PartId> running) {
     return new OpenWays(network, setting, levels, running).search();
   }
 
@@ -117,13 +119,13 @@ public final class OpenWays {
   }
 
   private void wastes() {
-    Set<String> running = new LinkedHashSet<>();
+    Set<PartId> running = new LinkedHashSet<>();
     for (FlowPath way : gathering.ways()) {
       if (way.end().kind() == End.Kind.FIXTURE) {
         running.add(way.end().part());
       }
     }
-    for (String id : running) {
+    for (PartId id : running) {
       Part part = network.rig().parts().get(network.index(id));
       if (part.kind().ports().contains("waste") && network.hasLine(part.port("waste"))) {
         int v = network.vertex(part, "waste");
@@ -138,22 +140,22 @@ public final class OpenWays {
 
   private FlowPaths answer(List<PumpWork> pumps, List<TankAir> air) {
     Currents currents = gathering.currents();
-    Map<String, Boolean> moving = new HashMap<>();
+    Map<LineId, Boolean> moving = new HashMap<>();
     for (int i = 0; i < network.rig().lines().size(); i++) {
       if (currents.direction(i) != 0) {
         moving.put(network.rig().lines().get(i).id(), currents.direction(i) > 0);
       }
     }
-    Set<String> live = new HashSet<>();
+    Set<PartId> live = new HashSet<>();
     for (TankAir a : air) {
       a.out().ifPresent(r -> live.addAll(r.parts()));
       a.in().ifPresent(r -> live.addAll(r.parts()));
     }
-    Set<String> pressedParts = new HashSet<>();
-    Set<String> wetted = new HashSet<>();
+    Set<PartId> pressedParts = new HashSet<>();
+    Set<PartId> wetted = new HashSet<>();
     List<Part> parts = network.rig().parts();
     for (int i = 0; i < parts.size(); i++) {
-      String id = parts.get(i).id();
+      PartId id = parts.get(i).id();
       int from = network.first(i);
       int to = network.first(i + 1);
       if (currents.movesAny(from, to)) {
@@ -166,7 +168,7 @@ public final class OpenWays {
         wetted.add(id);
       }
     }
-    Set<String> dead = new LinkedHashSet<>();
+    Set<PartId> dead = new LinkedHashSet<>();
     parts.stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
     return new FlowPaths(gathering.ways(), air, pumps, moving, pressedParts, wetted, dead);
   }

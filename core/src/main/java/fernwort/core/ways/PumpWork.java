@@ -1,5 +1,6 @@
 package fernwort.core.ways;
 
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,10 +14,10 @@ import java.util.Optional;
  * @param heldOff whether mains pressure behind it keeps its switch open
  */
 public record PumpWork(
-    String pump,
+    PartId pump,
     List<Source> sources,
-    Optional<String> airThrough,
-    List<String> loop,
+    Optional<PartId> airThrough,
+    List<PartId> loop,
     boolean heldOff) {
 
   public PumpWork {

@@ -12,6 +12,7 @@ import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.LinkedHashSet;
@@ -26,7 +27,7 @@ final class Pumping {
   private static final int MOST_SUCTION_PATHS = 64;
 
   private final Network network;
-  private final Set<String> running;
+  private final Set<PartId> running;
   private final Levels levels;
   private final OpenGraph graph;
   private final Outlets outlets;
@@ -50,7 +51,7 @@ final class Pumping {
       Network network,
       Levels levels,
       OpenGraph graph,
-      Set<String> running,
+      Set<PartId> running,
       Waters waters,
       Gathering gathering,
       HeadReach single) {
@@ -102,7 +103,7 @@ final class Pumping {
     DrivenBy drive = DrivenBy.pump(part.id());
     List<Source> drawn = new ArrayList<>();
     boolean[] delivered = new boolean[network.size()];
-    Set<String> loop = new LinkedHashSet<>();
+    Set<PartId> loop = new LinkedHashSet<>();
     for (Origin origin : origins) {
       Effort.look();
       if (!origin.isOn(islands, islands[in])) {
@@ -128,7 +129,7 @@ final class Pumping {
       waters.pressed()[v] |= delivered[v];
       waters.wet()[v] |= delivered[v];
     }
-    Optional<String> air = airIntake(in, delivered);
+    Optional<PartId> air = airIntake(in, delivered);
     pumps.add(new PumpWork(part.id(), drawn, air, List.copyOf(loop), false));
   }
 
@@ -139,7 +140,7 @@ final class Pumping {
       return work;
     }
     deliver(delivery, in, Double.MAX_VALUE, waters.nowhere());
-    List<String> loop = delivery.reached(in) ? partsOf(delivery.routeTo(in)) : List.of();
+    List<PartId> loop = delivery.reached(in) ? partsOf(delivery.routeTo(in)) : List.of();
     return new PumpWork(work.pump(), pressers(in), Optional.empty(), loop, false);
   }
 
@@ -180,7 +181,7 @@ final class Pumping {
     }
   }
 
-  private Optional<String> airIntake(int in, boolean[] delivered) {
+  private Optional<PartId> airIntake(int in, boolean[] delivered) {
     HeadReach air = single.begin(HeadReach.Medium.AIR);
     boolean[] blocked = delivered.clone();
     for (int v : outlets.openings()) {
@@ -206,7 +207,7 @@ final class Pumping {
     return Optional.of(network.part(v).id());
   }
 
-  private List<String> partsOf(BitSet vertices) {
+  private List<PartId> partsOf(BitSet vertices) {
     return vertices.stream().mapToObj(v -> network.part(v).id()).distinct().toList();
   }
 }

@@ -1,6 +1,7 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.Given;
+import fernwort.core.rig.PartId;
 import java.util.Optional;
 
 /**
@@ -9,7 +10,7 @@ import java.util.Optional;
  * @param kind what sort of source
  * @param part id of the part it enters by
  */
-public record Source(Kind kind, String part) {
+public record Source(Kind kind, PartId part) {
 
   /** The sorts of source. */
   public enum Kind {

@@ -1,5 +1,7 @@
 package fernwort.core.ways;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Optional;
 
@@ -12,7 +14,7 @@ import java.util.Optional;
  * @param bubbling how air comes in past the water that covers a vent, where there is no other way
  */
 public record TankAir(
-    String tank, Optional<Route> out, Optional<Route> in, Optional<Bubbling> bubbling) {
+    PartId tank, Optional<Route> out, Optional<Route> in, Optional<Bubbling> bubbling) {
 
   /**
    * A way for air.
@@ -21,7 +23,7 @@ public record TankAir(
    * @param parts ids of the parts on the way
    * @param lines ids of the lines on the way
    */
-  public record Route(String opening, List<String> parts, List<String> lines) {
+  public record Route(PartId opening, List<PartId> parts, List<LineId> lines) {
     public Route {
       parts = List.copyOf(parts);
       lines = List.copyOf(lines);

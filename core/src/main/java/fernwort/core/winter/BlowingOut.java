@@ -4,7 +4,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;
@@ -130,7 +132,7 @@ final class BlowingOut {
     AirStream stream =
         AirStream.of(wish.air(), limit, AirStream.area(outlet.ratedFlow(), outlet.ratedPressure()));
     List<Blow.Swept> swept = new ArrayList<>();
-    List<String> carried = new ArrayList<>();
+    List<LineId> carried = new ArrayList<>();
     double held = 0;
     for (Line line : route.lines()) {
       double wallis = stream.wallis(line.bore());
@@ -156,7 +158,7 @@ final class BlowingOut {
             stream.pressure() - AirStream.OPEN,
             bursts,
             swept));
-    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+    for (Map.Entry<PartId, String> need : route.needs().entrySet()) {
       sheet.put(
           network.rig().part(need.getKey()),
           need.getValue(),
@@ -198,7 +200,7 @@ final class BlowingOut {
     return stream.pressure() - AirStream.OPEN > 0 && left > 0.9 * full ? left / 2 : left;
   }
 
-  private static List<String> cleared(Route route) {
+  private static List<PartId> cleared(Route route) {
     return route.bodies().stream().filter(p -> p.kind().blowsClear()).map(Part::id).toList();
   }
 

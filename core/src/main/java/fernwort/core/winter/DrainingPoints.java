@@ -13,8 +13,12 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
@@ -152,13 +156,13 @@ public final class DrainingPoints {
     sheet.add(
         new WinterStep(
                 new Operation.Tilt(slope.pitch(), slope.roll()),
-                "",
+                PlaceId.NONE,
                 Message.of(words, Leaning.of(network.rig().vehicle(), slope)),
                 Says.CHOCK_THE_WHEELS_NEVER_GO_UNDER.with(moreRuns(gained)),
                 PARKING,
                 false,
                 0)
-            .by(WinterStep.Hand.of("", WinterStep.Sort.TILT)));
+            .by(WinterStep.Hand.of(PartId.NONE, WinterStep.Sort.TILT)));
   }
 
   private static Message moreRuns(double gained) {
@@ -171,7 +175,7 @@ public final class DrainingPoints {
    * Opens the drains and caps at places where one kneels already. Taps and heaters come later, and
    * so does what a tank runs out by.
    */
-  void openAt(Set<String> places, Set<String> running) {
+  void openAt(Set<PlaceId> places, Set<PartId> running) {
     for (Turn turn : turns()) {
       Part part = network.rig().part(turn.part());
       boolean late =
@@ -200,8 +204,8 @@ public final class DrainingPoints {
    *
    * @param passed ids of parts and lines that antifreeze comes into: no pump throws out for those
    */
-  void open(Set<String> passed) {
-    Set<String> hoses = hoses();
+  void open(Set<ElementId> passed) {
+    Set<PartId> hoses = hoses();
     for (Turn turn : turns()) {
       Part part = network.rig().part(turn.part());
       if (!hoses.contains(part.id())) {
@@ -234,7 +238,7 @@ public final class DrainingPoints {
   /**
    * Tells whether a pump that runs dry clears nothing but what antifreeze comes into, or is dry.
    */
-  private boolean isSpared(Operation dry, Set<String> passed) {
+  private boolean isSpared(Operation dry, Set<ElementId> passed) {
     return !(dry instanceof Operation.DrawnDry drawn)
         || drawn.lines().stream()
             .filter(id -> !passed.contains(id))
@@ -256,7 +260,7 @@ public final class DrainingPoints {
     for (int tank = 0; tank < network.tanks().size(); tank++) {
       Part from = network.tanks().get(tank);
       boolean empty = Arrays.stream(network.tankVertices(tank)).noneMatch(levels::wet);
-      Optional<List<String>> way =
+      Optional<List<PartId>> way =
           empty
               ? joined.route(from.id(), p -> p.kind().is(Purpose.USE), pump::equals)
               : Optional.empty();
@@ -267,18 +271,18 @@ public final class DrainingPoints {
     return new Operation.RunDry(pump.id());
   }
 
-  private boolean endsAtSuction(List<String> way, Part pump) {
+  private boolean endsAtSuction(List<PartId> way, Part pump) {
     return lines(way).stream()
         .map(id -> network.rig().lines().get(network.lineNumber(id)))
         .anyMatch(l -> l.from().equals(pump.port("in")) || l.to().equals(pump.port("in")));
   }
 
   /** The lines between parts that follow each other. */
-  private List<String> lines(List<String> way) {
-    List<String> lines = new ArrayList<>();
+  private List<LineId> lines(List<PartId> way) {
+    List<LineId> lines = new ArrayList<>();
     for (int i = 1; i < way.size(); i++) {
-      String near = way.get(i - 1);
-      String far = way.get(i);
+      PartId near = way.get(i - 1);
+      PartId far = way.get(i);
       network.rig().lines().stream()
           .filter(l -> joins(l, near, far) || joins(l, far, near))
           .map(Line::id)
@@ -287,12 +291,12 @@ public final class DrainingPoints {
     return lines;
   }
 
-  private static boolean joins(Line line, String from, String to) {
+  private static boolean joins(Line line, PartId from, PartId to) {
     return line.from().part().equals(from) && line.to().part().equals(to);
   }
 
   /** What only joins lines is cleared with them; bowls and balls keep theirs. */
-  private List<String> between(List<String> way) {
+  private List<PartId> between(List<PartId> way) {
     return way.subList(1, way.size() - 1).stream()
         .filter(id -> network.rig().part(id).kind().is(Purpose.JOINS))
         .toList();
@@ -302,8 +306,8 @@ public final class DrainingPoints {
    * Puts the hose on each dump outlet behind which gray water stands, its valve closed before, so
    * that none runs over the hands; returns those outlets.
    */
-  private Set<String> hoses() {
-    Set<String> hoses = new TreeSet<>();
+  private Set<PartId> hoses() {
+    Set<PartId> hoses = new TreeSet<>();
     Connections free = Connections.withHandlesFree(network);
     for (Part outlet : network.rig().parts()) {
       boolean on = sheet.now().state().setting().has(outlet.id(), OpenEnd.HOSE.id());
@@ -326,8 +330,8 @@ public final class DrainingPoints {
   }
 
   /** Closes the first valve on a way, unless one is closed there. */
-  private void shutOn(List<String> way) {
-    for (String id : way) {
+  private void shutOn(List<PartId> way) {
+    for (PartId id : way) {
       Part part = network.rig().part(id);
       if (part.kind() instanceof TwoWayValve valve && valve.shut().isPresent()) {
         sheet.put(part, valve.shut().get().id(), Says.SO_NOTHING_RUNS_OUT_WHILE.text());
@@ -349,7 +353,7 @@ public final class DrainingPoints {
    *
    * @param spared ids of parts that need not be undone
    */
-  void undo(Set<String> spared) {
+  void undo(Set<ElementId> spared) {
     greedy(t -> !EverythingOpen.isMeant(t) && !spared.contains(t.part()), WORTH_A_SPANNER);
     turnOn();
   }

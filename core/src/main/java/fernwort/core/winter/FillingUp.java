@@ -9,8 +9,11 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -51,7 +54,7 @@ final class FillingUp {
   private final WinterSheet sheet;
   private final Network network;
   private final WinterWish wish;
-  private final Map<String, Element> elements = new HashMap<>();
+  private final Map<ElementId, Element> elements = new HashMap<>();
 
   FillingUp(WinterSheet sheet, WinterWish wish) {
     this.sheet = sheet;
@@ -62,8 +65,8 @@ final class FillingUp {
   /**
    * Returns the ids of the parts and lines that antifreeze comes into or a jug takes the place of.
    */
-  Set<String> passed() {
-    Set<String> passed = new HashSet<>();
+  Set<ElementId> passed() {
+    Set<ElementId> passed = new HashSet<>();
     InjectionPoint.forAntifreeze(network, sheet.now())
         .ifPresent(inlet -> {
           passed.add(inlet.part().id());
@@ -159,14 +162,14 @@ final class FillingUp {
   }
 
   /** The suction hose that comes off a pump to draw from the jug. */
-  private Optional<String> suction(InjectionPoint.Inlet inlet) {
+  private Optional<LineId> suction(InjectionPoint.Inlet inlet) {
     return inlet.part().kind().is(Purpose.PUMPS)
         ? network.lineId(inlet.part().port("in"))
         : Optional.empty();
   }
 
   private void push(InjectionPoint.Inlet inlet, Route route) {
-    List<String> ids = new ArrayList<>();
+    List<ElementId> ids = new ArrayList<>();
     List<Element> chain = new ArrayList<>();
     if (inlet.part().kind().is(Purpose.PUMPS)) {
       ids.add(inlet.part().id());
@@ -191,12 +194,12 @@ final class FillingUp {
     }
     Chain pushed = new Chain(chain);
     double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
-    for (Map.Entry<String, String> need : route.needs().entrySet()) {
+    for (Map.Entry<PartId, String> need : route.needs().entrySet()) {
       sheet.put(
           network.rig().part(need.getKey()), need.getValue(), Says.SO_THAT_IT_GOES_THIS_WAY.text());
     }
     sheet.put(route.outlet(), route.position(), Says.A_BUCKET_UNDER_IT.text());
-    Map<String, Double> strengths = new HashMap<>();
+    Map<ElementId, Double> strengths = new HashMap<>();
     for (int i = 0; i < ids.size(); i++) {
       if (chain.get(i).volume() > 0) {
         strengths.put(ids.get(i), chain.get(i).strength());
@@ -274,7 +277,8 @@ final class FillingUp {
 
   private Element body(Part part) {
     return elements.computeIfAbsent(
-        part.id(), id -> new Element.Vessel(part.volume(), sheet.now().wetness().body(id), 0));
+        part.id(),
+        id -> new Element.Vessel(part.volume(), sheet.now().wetness().body(id.part()), 0));
   }
 
   private Element pipe(Line line, boolean back) {

@@ -2,6 +2,7 @@ package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
 import fernwort.core.winter.sheets.Operation;
@@ -46,7 +47,7 @@ public record Forgotten(int step, List<FrostRisk> keeps) {
    * @return the worst first
    */
   public static List<Forgotten> of(Network network, WinterPlan plan, double cold) {
-    Map<String, FrostRisk> meant =
+    Map<ElementId, FrostRisk> meant =
         FrostRisks.of(network, plan.after(), cold).stream()
             .collect(Collectors.toMap(FrostRisk::id, Function.identity()));
     List<Forgotten> found = new ArrayList<>();
@@ -73,7 +74,7 @@ public record Forgotten(int step, List<FrostRisk> keeps) {
     return found;
   }
 
-  private static boolean isWorse(FrostRisk now, Map<String, FrostRisk> meant) {
+  private static boolean isWorse(FrostRisk now, Map<ElementId, FrostRisk> meant) {
     FrostRisk was = meant.get(now.id());
     return was == null
         || now.harm().compareTo(was.harm()) < 0

@@ -6,6 +6,7 @@ import fernwort.core.glycol.FreezingPoint;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Message;
@@ -35,9 +36,9 @@ public final class FrostRisks {
   private final Wintering now;
   private final double cold;
   private final Regions regions;
-  private final Map<String, Operation> helps;
+  private final Map<ElementId, Operation> helps;
 
-  private FrostRisks(Network network, Wintering now, double cold, Map<String, Operation> helps) {
+  private FrostRisks(Network network, Wintering now, double cold, Map<ElementId, Operation> helps) {
     this.network = network;
     this.now = now;
     this.cold = cold;
@@ -87,12 +88,17 @@ public final class FrostRisks {
     return left;
   }
 
-  private boolean stands(String id) {
+  private boolean stands(ElementId id) {
     return FreezingPoint.stands(now.strength(id), cold);
   }
 
   private FrostRisk remaining(
-      String id, ResidualWater.Kind kind, double volume, FrostHarm harm, String how, String fix) {
+      ElementId id,
+      ResidualWater.Kind kind,
+      double volume,
+      FrostHarm harm,
+      String how,
+      String fix) {
     return new FrostRisk(
         id,
         kind,

@@ -10,6 +10,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -36,7 +37,7 @@ public final class Helping {
    *
    * @param cold what it shall stand (K)
    */
-  public static Map<String, Operation> acts(Network network, Wintering now, double cold) {
+  public static Map<ElementId, Operation> acts(Network network, Wintering now, double cold) {
     Best best = new Best(network, now);
     Levels levels = Levels.of(network, now.state());
     for (Turn turn : EverythingOpen.candidates(network, now)) {
@@ -44,7 +45,7 @@ public final class Helping {
           new Operation.Put(turn.part(), turn.position()),
           EverythingOpen.after(network, now, levels, turn));
     }
-    Map<String, Operation> acts = new HashMap<>(best.acts);
+    Map<ElementId, Operation> acts = new HashMap<>(best.acts);
     Best leaning = new Best(network, now);
     for (Slope slope : DrainingPoints.slopes(network.rig().vehicle())) {
       leaning.take(
@@ -90,8 +91,8 @@ public final class Helping {
 
     private final Network network;
     private final Wintering now;
-    private final Map<String, Operation> acts = new HashMap<>();
-    private final Map<String, Double> most = new HashMap<>();
+    private final Map<ElementId, Operation> acts = new HashMap<>();
+    private final Map<ElementId, Double> most = new HashMap<>();
 
     private Best(Network network, Wintering now) {
       this.network = network;
@@ -112,7 +113,7 @@ public final class Helping {
       }
     }
 
-    private void keep(String id, double less, Operation act) {
+    private void keep(ElementId id, double less, Operation act) {
       if (less > most.getOrDefault(id, WORTHWHILE)) {
         most.put(id, less);
         acts.put(id, act);

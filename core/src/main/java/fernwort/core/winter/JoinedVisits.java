@@ -2,6 +2,7 @@ package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterStep;
 import java.util.ArrayList;
@@ -31,8 +32,8 @@ final class JoinedVisits {
   }
 
   /** Where valves are turned between the letting in and the first that runs. */
-  private Set<String> places() {
-    Set<String> places = new LinkedHashSet<>();
+  private Set<PlaceId> places() {
+    Set<PlaceId> places = new LinkedHashSet<>();
     for (int i = run.entry(); i < run.passing(); i++) {
       if (isVisit(run.steps().get(i))) {
         places.add(run.steps().get(i).place());
@@ -41,7 +42,7 @@ final class JoinedVisits {
     return places;
   }
 
-  private void join(String place) {
+  private void join(PlaceId place) {
     int from = run.emptied();
     int entry = run.entry();
     int to = run.passing();

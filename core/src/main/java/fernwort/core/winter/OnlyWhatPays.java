@@ -4,8 +4,10 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
@@ -96,7 +98,7 @@ final class OnlyWhatPays {
   private List<Part> leaveOut(Wintering start) {
     List<Part> left = new ArrayList<>();
     Outcome full = outcome(run.after());
-    Set<String> fixed = fixed(start);
+    Set<PartId> fixed = fixed(start);
     for (Part part : candidates()) {
       if (!fixed.contains(part.id()) && isLeftOut(part, 0, full)) {
         left.add(part);
@@ -224,10 +226,10 @@ final class OnlyWhatPays {
 
   /** What is tried: what a spanner takes off first, then what is walked to for itself alone. */
   private List<Part> candidates() {
-    Map<String, Integer> company = new HashMap<>();
+    Map<PartId, Integer> company = new HashMap<>();
     List<Integer> groups = Groups.of(run.steps());
-    Map<String, Part> parts = new LinkedHashMap<>();
-    Set<String> undone = new HashSet<>();
+    Map<PartId, Part> parts = new LinkedHashMap<>();
+    Set<PartId> undone = new HashSet<>();
     for (int i = 0; i < run.steps().size(); i++) {
       if (run.steps().get(i).act() instanceof Operation.Put put) {
         parts.put(put.part(), network.rig().part(put.part()));
@@ -248,8 +250,8 @@ final class OnlyWhatPays {
    * Parts whose steps a sheet cannot be tried without, since what they do is not run: tanks run
    * out, air and antifreeze go their ways, pumps throw out their heads as it is written.
    */
-  private Set<String> fixed(Wintering start) {
-    Set<String> fixed = new TreeSet<>();
+  private Set<PartId> fixed(Wintering start) {
+    Set<PartId> fixed = new TreeSet<>();
     for (Part part : network.rig().parts()) {
       boolean works = part.kind().is(Purpose.HEATS) || part.kind().is(Purpose.DUMPS);
       boolean open =
@@ -284,12 +286,12 @@ final class OnlyWhatPays {
     return fixed;
   }
 
-  private static Set<String> ends(Line line) {
+  private static Set<PartId> ends(Line line) {
     return Set.of(line.from().part(), line.to().part());
   }
 
   private Outcome outcome(Wintering now) {
-    Map<String, Double> breaks = new HashMap<>();
+    Map<ElementId, Double> breaks = new HashMap<>();
     double may = 0;
     double all = 0;
     for (FrostRisk risk : FrostRisks.of(network, now, cold)) {
@@ -310,7 +312,7 @@ final class OnlyWhatPays {
    * @param may what may break something (m³)
    * @param all all of it, what breaks nothing too: a tank is drained, however little it breaks (m³)
    */
-  private record Outcome(Map<String, Double> breaks, double may, double all) {
+  private record Outcome(Map<ElementId, Double> breaks, double may, double all) {
 
     boolean isNoWorse(Outcome other) {
       return may <= other.may + A_SPLASH

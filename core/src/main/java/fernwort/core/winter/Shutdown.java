@@ -10,6 +10,7 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
@@ -119,7 +120,7 @@ final class Shutdown {
   private static List<Step> sideBySide(List<Step> steps, Network network) {
     List<Step> ordered = new ArrayList<>();
     List<Step> waits = new ArrayList<>();
-    Set<String> moved = new HashSet<>();
+    Set<PartId> moved = new HashSet<>();
     for (Step step : steps) {
       if (step instanceof Step.Wait) {
         waits.add(step);
@@ -152,7 +153,7 @@ final class Shutdown {
   /** The tanks run out in an order that works, each way tried by running it. */
   private static void empty(WinterSheet sheet, Plans plans) {
     Network network = sheet.network();
-    Set<String> full =
+    Set<PartId> full =
         network.tanks().stream()
             .map(Part::id)
             .filter(t -> sheet.now().state().volume(t) > NOTHING)

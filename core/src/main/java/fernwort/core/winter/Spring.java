@@ -15,7 +15,10 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
@@ -65,7 +68,7 @@ public final class Spring {
   private final Network network;
   private final Setting before;
   private final WinterSheet sheet;
-  private final Map<String, Element> elements = new HashMap<>();
+  private final Map<ElementId, Element> elements = new HashMap<>();
 
   private Spring(Plans plans, Wintering autumn, Setting before) {
     this.plans = plans;
@@ -263,7 +266,7 @@ public final class Spring {
                     .thenComparingDouble(Route::length))
             .toList();
     double sum = 0;
-    Set<String> wet = new HashSet<>();
+    Set<LineId> wet = new HashSet<>();
     for (Route route : routes) {
       double dry =
           route.lines().stream()
@@ -300,8 +303,8 @@ public final class Spring {
     }
   }
 
-  private Map<String, Double> none(Route route) {
-    Map<String, Double> none = new HashMap<>();
+  private Map<ElementId, Double> none(Route route) {
+    Map<ElementId, Double> none = new HashMap<>();
     route.lines().forEach(l -> none.put(l.id(), 0.0));
     route.bodies().stream().filter(p -> p.volume() > 0).forEach(p -> none.put(p.id(), 0.0));
     return none;
@@ -333,7 +336,7 @@ public final class Spring {
     boolean pressed = pumps().anyMatch(pump -> !pump.works().byHand());
     boolean worked = pumps().anyMatch(pump -> pump.works().byHand());
     sheet.heed(
-        "",
+        PlaceId.NONE,
         Says.CLOSED_LOOK_AT_EVERY_JOINT.filled(
             (pressed ? Says.PRESSURE_ON_EVERYTHING.text() : "Everything")),
         pressed
@@ -354,7 +357,7 @@ public final class Spring {
           false);
     }
     sheet.heed(
-        "",
+        PlaceId.NONE,
         Says.RUN_EACH_TAP_UNTIL_IT_SMELLS.filled(
             has(p -> p.kind().ports().contains("hot")) ? Says.COLD_AND_HOT.text() : ""),
         (has(p -> p.kind().is(Purpose.FILTERS)) ? Says.CARTRIDGES_STAY_OUT.text() : "")

@@ -6,7 +6,10 @@ import fernwort.core.kind.Motor;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.winter.sheets.Blow;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
@@ -118,7 +121,7 @@ public final class WinterizingMethods {
       }
       case ANTIFREEZE -> {
         FillingUp filling = new FillingUp(sheet, wish);
-        Set<String> passed = filling.passed();
+        Set<ElementId> passed = filling.passed();
         DrainingPoints opening = opened(sheet, false, passed);
         opening.undo(passed);
         filling.fill();
@@ -145,11 +148,11 @@ public final class WinterizingMethods {
     List<FrostRisk> left = FrostRisks.withHelp(network, after, wish.cold());
     forgotten(sheet, left);
     double litres = sheet.steps().stream().mapToDouble(WinterStep::litres).sum();
-    String weakest =
+    ElementId weakest =
         after.glycol().entrySet().stream()
-            .min(Map.Entry.<String, Double>comparingByValue().thenComparing(Map.Entry::getKey))
+            .min(Map.Entry.<ElementId, Double>comparingByValue().thenComparing(Map.Entry::getKey))
             .map(Map.Entry::getKey)
-            .orElse("");
+            .orElse(PlaceId.NONE);
     return new WinterPlan(
         school,
         sheet.steps(),
@@ -163,12 +166,12 @@ public final class WinterizingMethods {
         weakest.isEmpty() ? "" : label(weakest));
   }
 
-  private String label(String id) {
+  private String label(ElementId id) {
     return network.rig().lines().stream()
         .filter(l -> l.id().equals(id))
         .findFirst()
         .map(l -> "line " + l.label())
-        .orElseGet(() -> network.rig().part(id).label());
+        .orElseGet(() -> network.rig().part(id.part()).label());
   }
 
   private DrainingPoints fall(WinterSheet sheet, boolean traps) {
@@ -178,7 +181,7 @@ public final class WinterizingMethods {
   }
 
   /** All of it open; what a lean would let out goes with air or antifreeze. */
-  private DrainingPoints opened(WinterSheet sheet, boolean traps, Set<String> passed) {
+  private DrainingPoints opened(WinterSheet sheet, boolean traps, Set<ElementId> passed) {
     DrainingPoints opening = new DrainingPoints(sheet, traps);
     opening.open(passed);
     opening.turnOn();
@@ -199,13 +202,13 @@ public final class WinterizingMethods {
       sheet.add(
           new WinterStep(
                   new Operation.Heed(),
-                  "",
+                  PlaceId.NONE,
                   Says.CARRY_INDOORS.with(String.join(", ", away)),
                   Says.CARTRIDGES_AND_SHOWER_HOSES.with(),
                   CARRYING,
                   false,
                   0)
-              .by(WinterStep.Hand.of("", WinterStep.Sort.CARRY)));
+              .by(WinterStep.Hand.of(PartId.NONE, WinterStep.Sort.CARRY)));
     }
   }
 

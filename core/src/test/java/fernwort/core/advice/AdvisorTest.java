@@ -16,6 +16,7 @@ import fernwort.core.jobs.plan.Offers;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -50,7 +51,7 @@ class AdvisorTest {
 
   private static State filled(Rig rig, double fresh, double gray) {
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks()
         .forEach(t ->
             volumes.put(

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.Practised;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.Optional;
@@ -21,7 +22,7 @@ class ShorterWinterTest {
   @Test
   void aHeaterWithoutABypassTakesAllItsLitresOfAntifreeze() {
     ShorterWinter.Found bypass = found("flatbed", WinterizingMethod.ANTIFREEZE).orElseThrow();
-    assertThat(bypass.parts()).containsExactly("heater");
+    assertThat(bypass.parts()).containsExactly(PartId.of("heater"));
     assertThat(bypass.antifreeze()).isCloseTo(0.010, within(5e-4));
     assertThat(ShorterWinter.saves(bypass).toString()).isEqualTo("It saves 10 L of antifreeze.");
   }

@@ -20,6 +20,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -93,13 +94,14 @@ class BenchTest {
   }
 
   private static JugAgainstModel against(double seconds) {
-    return JugAgainstModel.of(TRUCK, NOW, "sink", TimedJug.of(5e-3, List.of(seconds)));
+    return JugAgainstModel.of(TRUCK, NOW, PartId.of("sink"), TimedJug.of(5e-3, List.of(seconds)));
   }
 
   @Test
   void whereNothingIsExpectedAJugSaysSo() {
-    State shut = NOW.with("tank-selector", "shut");
-    JugAgainstModel jug = JugAgainstModel.of(TRUCK, shut, "sink", TimedJug.of(5e-3, List.of(60.0)));
+    State shut = NOW.with(PartId.of("tank-selector"), "shut");
+    JugAgainstModel jug =
+        JugAgainstModel.of(TRUCK, shut, PartId.of("sink"), TimedJug.of(5e-3, List.of(60.0)));
     assertThat(jug.verdict()).isEqualTo(JugAgainstModel.Verdict.NOTHING_EXPECTED);
   }
 
@@ -119,7 +121,7 @@ class BenchTest {
       assertThat(line.verdict()).as(line.run().line().label()).isEqualTo(verdict);
     }
     assertThat(WasteLine.of(TRUCK).stream().map(l -> l.run().fixture()).collect(Collectors.toSet()))
-        .contains("sink", "shower");
+        .contains(PartId.of("sink"), PartId.of("shower"));
   }
 
   @Test
@@ -131,18 +133,20 @@ class BenchTest {
     assertThat(wide.stays()).isCloseTo(narrow.stays(), within(2e-4)).isLessThan(5e-3);
     // Water leaves slower as the level falls: it takes longer than at the first flow, by up to
     // twice.
-    double held = NOW.volume("gray") - wide.stays();
+    double held = NOW.volume(PartId.of("gray")) - wide.stays();
     assertThat(wide.seconds()).isBetween(held / wide.first(), 3 * held / wide.first());
   }
 
   private static DrainedTank drained(double bore) {
-    return DrainedTank.of(TRUCK, NOW, "gray", new DrainedTank.DrainLine(bore, 0.5, 0.2));
+    return DrainedTank.of(TRUCK, NOW, PartId.of("gray"), new DrainedTank.DrainLine(bore, 0.5, 0.2));
   }
 
   @Test
   void everyTankIsLeftBrimFullByItselfAndLosesNoMoreThanItHolds() {
     List<BrimFull> tanks = BrimFull.of(TRUCK, NOW);
-    assertThat(tanks).extracting(BrimFull::tank).containsExactly("main", "low", "gray");
+    assertThat(tanks)
+        .extracting(BrimFull::tank)
+        .containsExactly(PartId.of("main"), PartId.of("low"), PartId.of("gray"));
     for (BrimFull tank : tanks) {
       assertThat(tank.lost()).isBetween(0.0, TRUCK.room(tank.tank()).capacity());
       assertThat(tank.losesNothing()).isEqualTo(tank.lost() < 1e-5);
@@ -155,7 +159,7 @@ class BenchTest {
    */
   private static Network overflowing(double crest) {
     return Network.of(
-        vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
+        vented(rig().part("tank", "Tank", 0, 0, 1, tank()), PartId.of("tank"), 1)
             .part("crest", "Crest", 0, 0, crest, new Tee())
             .part("tail", "Tail", 0, 0, 0.6, Fittings.end(OpenEnd.Role.OVERFLOW))
             .part("plug", "Plug", 0, 0, crest + 0.1, new Plug(false))
@@ -175,7 +179,7 @@ class BenchTest {
     BrimFull low = brimFull(overflowing(1.3));
     assertThat(low.siphons()).isTrue();
     assertThat(low.losesNothing()).isFalse();
-    double capacity = overflowing(1.3).room("tank").capacity();
+    double capacity = overflowing(1.3).room(PartId.of("tank")).capacity();
     assertThat(low.lost()).isCloseTo(capacity - 2e-4 - 0.25 * 0.2, within(2e-3));
     assertThat(low.isToTheEnd()).isTrue();
     BrimFull high = brimFull(overflowing(1.6));
@@ -235,9 +239,10 @@ class BenchTest {
                         new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
                         Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.3)))
                 .build());
-    State state = new State(closed.rig().atRest(), Map.of("can", 0.02), Slope.LEVEL);
-    assertThatThrownBy(
-            () -> DrainedTank.of(closed, state, "can", new DrainedTank.DrainLine(0.02, 0.5, 0.2)))
+    State state = new State(closed.rig().atRest(), Map.of(PartId.of("can"), 0.02), Slope.LEVEL);
+    assertThatThrownBy(() ->
+            DrainedTank.of(
+                closed, state, PartId.of("can"), new DrainedTank.DrainLine(0.02, 0.5, 0.2)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Can has neither drain nor outlet");
   }

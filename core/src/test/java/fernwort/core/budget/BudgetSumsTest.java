@@ -11,6 +11,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -246,7 +247,7 @@ class BudgetSumsTest {
   }
 
   private static Entry look(int hours, double litres) {
-    return at(hours, new Entry.Reading("a", litres / 1000, "", false, ""));
+    return at(hours, new Entry.Reading(PartId.of("a"), litres / 1000, "", false, ""));
   }
 
   private static List<String> order(Entry... entries) {
@@ -258,11 +259,13 @@ class BudgetSumsTest {
 
   @Test
   void aLookOfTheSameMinuteIsBeforeOrAfterWhatItIsNearerTo() {
-    Entry.What fill = new Entry.Fill("a", Optional.of(0.04), Entry.Bought.UNKNOWN, false, "");
-    Entry.What brim = new Entry.Fill("a", Optional.empty(), Entry.Bought.UNKNOWN, false, "");
-    Entry.What haul = new Entry.Haul("a", 0.04, 1, Entry.Bought.UNKNOWN, "");
-    Entry.What some = new Entry.Dump("a", Optional.of(0.04), "");
-    Entry.What all = new Entry.Dump("a", Optional.empty(), "");
+    Entry.What fill =
+        new Entry.Fill(PartId.of("a"), Optional.of(0.04), Entry.Bought.UNKNOWN, false, "");
+    Entry.What brim =
+        new Entry.Fill(PartId.of("a"), Optional.empty(), Entry.Bought.UNKNOWN, false, "");
+    Entry.What haul = new Entry.Haul(PartId.of("a"), 0.04, 1, Entry.Bought.UNKNOWN, "");
+    Entry.What some = new Entry.Dump(PartId.of("a"), Optional.of(0.04), "");
+    Entry.What all = new Entry.Dump(PartId.of("a"), Optional.empty(), "");
     for (Entry.What poured : List.of(fill, haul)) {
       assertThat(order(look(-1, 40), look(0, 75), at(0, poured)))
           .containsExactly("Seen", "Added", "Seen");
@@ -289,9 +292,9 @@ class BudgetSumsTest {
     List<Entry> entries =
         List.of(
             look(0, 80),
-            at(1, new Entry.Haul("a", 0.05, 1, Entry.Bought.UNKNOWN, "")),
-            at(2, new Entry.Dump("a", Optional.empty(), "")),
-            at(3, new Entry.Haul("a", 0.01, 1, Entry.Bought.UNKNOWN, "")));
+            at(1, new Entry.Haul(PartId.of("a"), 0.05, 1, Entry.Bought.UNKNOWN, "")),
+            at(2, new Entry.Dump(PartId.of("a"), Optional.empty(), "")),
+            at(3, new Entry.Haul(PartId.of("a"), 0.01, 1, Entry.Bought.UNKNOWN, "")));
     List<Fact> facts =
         Facts.of(TANK, Contents.FRESH, Slope.LEVEL, Facts.crew(DAYS, 2, entries), entries);
     assertThat(facts).hasSize(4);

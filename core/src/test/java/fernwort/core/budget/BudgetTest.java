@@ -7,6 +7,7 @@ import fernwort.core.demo.DemoLog;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;
@@ -34,7 +35,7 @@ class BudgetTest {
     return new Entry("e" + count++, at, what);
   }
 
-  private Entry read(double daysAgo, String tank, double litres) {
+  private Entry read(double daysAgo, PartId tank, double litres) {
     Instant at = NOON.minus(Duration.ofMinutes(Math.round(daysAgo * 1440)));
     return entry(at, new Entry.Reading(tank, litres / 1000, litres + " L", false, ""));
   }
@@ -53,16 +54,17 @@ class BudgetTest {
       holds -= 24 * shape.between(last, at);
       last = at;
       if (holds < 30) {
-        entries.add(read(daysAgo, "main", holds));
+        entries.add(read(daysAgo, PartId.of("main"), holds));
         entries.add(
             entry(
                 NOON.minus(Duration.ofMinutes(Math.round(daysAgo * 1440))),
-                new Entry.Fill("main", Optional.of(0.07), Entry.Bought.UNKNOWN, false, "")));
+                new Entry.Fill(
+                    PartId.of("main"), Optional.of(0.07), Entry.Bought.UNKNOWN, false, "")));
         holds += 70;
       }
-      entries.add(read(daysAgo, "main", holds));
+      entries.add(read(daysAgo, PartId.of("main"), holds));
       if (half % 4 == 0) {
-        entries.add(read(daysAgo, "low", 40));
+        entries.add(read(daysAgo, PartId.of("low"), 40));
       }
     }
     return entries;
@@ -75,7 +77,7 @@ class BudgetTest {
     assertThat(budget.fresh().rate().expected()).isCloseTo(0.012, within(0.002));
     double holds =
         steady(6).stream()
-            .filter(e -> e.what() instanceof Entry.Reading r && r.tank().equals("main"))
+            .filter(e -> e.what() instanceof Entry.Reading r && r.tank().equals(PartId.of("main")))
             .mapToDouble(e -> ((Entry.Reading) e.what()).volume())
             .reduce((a, b) -> b)
             .orElseThrow();
@@ -100,8 +102,8 @@ class BudgetTest {
         entry(
             NOON.minus(Duration.ofHours(39)),
             new Entry.Away(NOON.minus(Duration.ofHours(1)), "in the hut")));
-    entries.add(read(38.0 / 24, "main", 80));
-    entries.add(read(2.0 / 24, "main", 55));
+    entries.add(read(38.0 / 24, PartId.of("main"), 80));
+    entries.add(read(2.0 / 24, PartId.of("main"), 55));
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
         .filteredOn(o -> o.kind() == Anomaly.Kind.LEAK)
         .first()
@@ -111,12 +113,12 @@ class BudgetTest {
   @Test
   void aGaugeThatShowsAnotherAmountThanWasPouredInIsTold() {
     List<Entry> entries = new ArrayList<>(steady(4));
-    entries.add(read(0.2, "main", 40));
+    entries.add(read(0.2, PartId.of("main"), 40));
     entries.add(
         entry(
             NOON.minus(Duration.ofMinutes(280)),
-            new Entry.Fill("main", Optional.of(0.02), Entry.Bought.UNKNOWN, false, "")));
-    entries.add(read(0.19, "main", 96));
+            new Entry.Fill(PartId.of("main"), Optional.of(0.02), Entry.Bought.UNKNOWN, false, "")));
+    entries.add(read(0.19, PartId.of("main"), 96));
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
         .anySatisfy(o -> {
           assertThat(o.kind()).isEqualTo(Anomaly.Kind.GAUGE);
@@ -128,13 +130,13 @@ class BudgetTest {
   void grayThatGainsLessThanWasUsedIsTold() {
     List<Entry> entries = new ArrayList<>(steady(8));
     for (int half = 0; half <= 16; half++) {
-      entries.add(read(8 - half / 2.0, "gray", 20 + half));
+      entries.add(read(8 - half / 2.0, PartId.of("gray"), 20 + half));
     }
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities())
         .anySatisfy(o -> assertThat(o.kind()).isEqualTo(Anomaly.Kind.GRAY_SHORT));
-    entries.removeIf(e -> e.what().part().equals("gray"));
+    entries.removeIf(e -> e.what().part().equals(PartId.of("gray")));
     for (int half = 0; half <= 4; half++) {
-      entries.add(read(2 - half / 2.0, "gray", 20 + 10 * half));
+      entries.add(read(2 - half / 2.0, PartId.of("gray"), 20 + 10 * half));
     }
     assertThat(Budget.of(PLUMBING, entries, ASKED).oddities()).isEmpty();
   }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Instant;
@@ -28,7 +29,7 @@ class DailyTest {
   }
 
   private static Entry read(double hours, double litres) {
-    return entry(hours, new Entry.Reading("main", litres / 1000, "", false, ""));
+    return entry(hours, new Entry.Reading(PartId.of("main"), litres / 1000, "", false, ""));
   }
 
   private static List<Daily> days(double askedAt, Entry... entries) {
@@ -73,12 +74,16 @@ class DailyTest {
   @Test
   void whatWasPouredInCountsAndAFillToTheBrimBeginsAnew() {
     Entry poured =
-        entry(12, new Entry.Fill("main", Optional.of(0.02), Entry.Bought.UNKNOWN, false, ""));
+        entry(
+            12,
+            new Entry.Fill(PartId.of("main"), Optional.of(0.02), Entry.Bought.UNKNOWN, false, ""));
     assertThat(days(24, read(0, 80), poured, read(24, 76)))
         .singleElement()
         .satisfies(d -> assertThat(d.used()).isCloseTo(0.024, within(1e-9)));
     Entry brim =
-        entry(24, new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, ""));
+        entry(
+            24,
+            new Entry.Fill(PartId.of("main"), Optional.empty(), Entry.Bought.UNKNOWN, false, ""));
     assertThat(days(48, read(0, 80), read(23.99, 60), brim, read(48, 100)))
         .extracting(Daily::day)
         .containsExactly(FIRST, FIRST.plusDays(1));

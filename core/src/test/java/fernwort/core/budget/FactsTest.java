@@ -13,6 +13,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
@@ -56,7 +57,7 @@ class FactsTest {
     return new Entry("e" + hours + what, NOON.plusSeconds(3600L * hours), what);
   }
 
-  private static Entry read(int hours, String tank, double litres) {
+  private static Entry read(int hours, PartId tank, double litres) {
     return entry(hours, new Entry.Reading(tank, litres / 1000, "", false, ""));
   }
 
@@ -66,9 +67,9 @@ class FactsTest {
   }
 
   private static Fact.Seen look(Network network, double litres, String shown, boolean reckoned) {
-    Part tank = network.rig().part("a");
+    Part tank = network.rig().part(PartId.of("a"));
     return new GaugeDoubt(network)
-        .seen(tank, AT, new Entry.Reading("a", litres / 1000, shown, reckoned, ""));
+        .seen(tank, AT, new Entry.Reading(PartId.of("a"), litres / 1000, shown, reckoned, ""));
   }
 
   @Test
@@ -96,14 +97,18 @@ class FactsTest {
     List<Fact> fresh =
         facts(
             Contents.FRESH,
-            read(0, "a", 50),
-            entry(1, new Entry.Fill("a", Optional.of(0.02), Entry.Bought.UNKNOWN, false, "")),
-            entry(2, new Entry.Haul("a", 0.01, 1, Entry.Bought.UNKNOWN, "")),
-            entry(3, new Entry.Dump("a", Optional.of(0.005), "")),
-            entry(4, new Entry.Fill("a", Optional.empty(), Entry.Bought.UNKNOWN, false, "")),
-            entry(5, new Entry.Dump("a", Optional.empty(), "")),
+            read(0, PartId.of("a"), 50),
+            entry(
+                1,
+                new Entry.Fill(PartId.of("a"), Optional.of(0.02), Entry.Bought.UNKNOWN, false, "")),
+            entry(2, new Entry.Haul(PartId.of("a"), 0.01, 1, Entry.Bought.UNKNOWN, "")),
+            entry(3, new Entry.Dump(PartId.of("a"), Optional.of(0.005), "")),
+            entry(
+                4,
+                new Entry.Fill(PartId.of("a"), Optional.empty(), Entry.Bought.UNKNOWN, false, "")),
+            entry(5, new Entry.Dump(PartId.of("a"), Optional.empty(), "")),
             entry(6, new Entry.Note("nothing")),
-            read(7, "gray", 10));
+            read(7, PartId.of("gray"), 10));
     assertThat(fresh)
         .containsExactly(
             new Fact.Seen(AT, 0.05, fresh.getFirst() instanceof Fact.Seen s ? s.doubt() : 0, false),
@@ -121,7 +126,12 @@ class FactsTest {
 
   @Test
   void looksIntoTwoTanksAreOneAndStaleOnesAreDoubted() {
-    List<Fact> facts = facts(Contents.FRESH, read(0, "a", 50), read(0, "b", 30), read(24, "a", 40));
+    List<Fact> facts =
+        facts(
+            Contents.FRESH,
+            read(0, PartId.of("a"), 50),
+            read(0, PartId.of("b"), 30),
+            read(24, PartId.of("a"), 40));
     assertThat(facts).hasSize(2);
     assertThat(((Fact.Seen) facts.getFirst()).volume()).isCloseTo(0.08, within(1e-12));
     Fact.Seen later = (Fact.Seen) facts.getLast();
@@ -136,10 +146,13 @@ class FactsTest {
     List<Fact> facts =
         facts(
             Contents.FRESH,
-            read(-5, "a", 32),
-            read(0, "a", 80),
-            read(0, "a", 30),
-            entry(0, new Entry.Fill("a", Optional.of(0.05), Entry.Bought.UNKNOWN, false, "")));
+            read(-5, PartId.of("a"), 32),
+            read(0, PartId.of("a"), 80),
+            read(0, PartId.of("a"), 30),
+            entry(
+                0,
+                new Entry.Fill(
+                    PartId.of("a"), Optional.of(0.05), Entry.Bought.UNKNOWN, false, "")));
     assertThat(facts)
         .extracting(f -> f.getClass().getSimpleName())
         .containsExactly("Seen", "Seen", "Added", "Seen");
@@ -150,7 +163,7 @@ class FactsTest {
   @Test
   void whatWasReckonedSetsTheLevelAndTeachesNothing() {
     List<Fact> facts =
-        facts(Contents.GRAY, entry(0, new Entry.Reading("gray", 0.002, "", true, "")));
+        facts(Contents.GRAY, entry(0, new Entry.Reading(PartId.of("gray"), 0.002, "", true, "")));
     assertThat(facts).singleElement().isInstanceOf(Fact.Set.class);
   }
 
@@ -182,29 +195,54 @@ class FactsTest {
         new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON.plusSeconds(90_000));
     assertThat(
             Budget.of(
-                    STICKS, List.of(read(0, "a", 50), read(10, "a", 45), read(18, "a", 40)), asked)
+                    STICKS,
+                    List.of(
+                        read(0, PartId.of("a"), 50),
+                        read(10, PartId.of("a"), 45),
+                        read(18, PartId.of("a"), 40)),
+                    asked)
                 .enough())
         .isTrue();
     assertThat(
             Budget.of(
-                    STICKS, List.of(read(0, "a", 50), read(10, "a", 45), read(17, "a", 40)), asked)
+                    STICKS,
+                    List.of(
+                        read(0, PartId.of("a"), 50),
+                        read(10, PartId.of("a"), 45),
+                        read(17, PartId.of("a"), 40)),
+                    asked)
                 .enough())
         .isFalse();
-    assertThat(Budget.of(STICKS, List.of(read(0, "a", 50), read(18, "a", 40)), asked).enough())
+    assertThat(
+            Budget.of(
+                    STICKS,
+                    List.of(read(0, PartId.of("a"), 50), read(18, PartId.of("a"), 40)),
+                    asked)
+                .enough())
         .isFalse();
   }
 
   @Test
   void theFirstOfTheTwoEndsTheStay() {
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON);
-    List<Entry> entries = List.of(read(-1, "a", 50), read(-1, "b", 90), read(-1, "gray", 90));
+    List<Entry> entries =
+        List.of(
+            read(-1, PartId.of("a"), 50),
+            read(-1, PartId.of("b"), 90),
+            read(-1, PartId.of("gray"), 90));
     Budget budget = Budget.of(STICKS, entries, asked);
     assertThat(budget.gray().orElseThrow().isKnown()).isTrue();
     assertThat(budget.ends().expected()).isEqualTo(budget.gray().orElseThrow().ends().expected());
     Budget roomy =
-        Budget.of(STICKS, List.of(read(-1, "a", 10), read(-1, "b", 9), read(-1, "gray", 1)), asked);
+        Budget.of(
+            STICKS,
+            List.of(
+                read(-1, PartId.of("a"), 10),
+                read(-1, PartId.of("b"), 9),
+                read(-1, PartId.of("gray"), 1)),
+            asked);
     assertThat(roomy.ends().expected()).isEqualTo(roomy.fresh().ends().expected());
-    Budget unread = Budget.of(STICKS, List.of(read(-1, "a", 50)), asked);
+    Budget unread = Budget.of(STICKS, List.of(read(-1, PartId.of("a"), 50)), asked);
     assertThat(unread.gray().orElseThrow().isKnown()).isFalse();
     assertThat(unread.ends()).isEqualTo(unread.fresh().ends());
     // 100 L less 5 L above the vent, and 5 L below the feed, of each of two.
@@ -221,7 +259,8 @@ class FactsTest {
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, Habits.DEFAULT, ZoneOffset.UTC, NOON);
     List<Entry> old =
         List.of(
-            read(-24 * 29, "a", 50), entry(-24 * 60, new Entry.People(4, 0, Optional.empty(), "")));
+            read(-24 * 29, PartId.of("a"), 50),
+            entry(-24 * 60, new Entry.People(4, 0, Optional.empty(), "")));
     Budget budget = Budget.of(STICKS, old, asked);
     assertThat(budget.fresh().isKnown()).isFalse();
     assertThat(budget.crew().at(AT)).isEqualTo(4);

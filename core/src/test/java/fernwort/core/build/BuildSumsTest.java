@@ -31,6 +31,7 @@ import fernwort.core.rig.Built;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -131,7 +132,7 @@ class BuildSumsTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef("pump", "out"),
+                            new PortRef(PartId.of("pump"), "out"),
                             Optional.of(
                                 new Connection(
                                     new Connection.Thread(Standard.NPT, "1/2", Gender.MALE))),
@@ -143,8 +144,10 @@ class BuildSumsTest {
 
   @Test
   void supportsAreBoughtWithTheirBolts() {
-    TankSupport strap = new TankSupport("tank", TankSupport.Type.STRAP, 0.2, 0.05, 2, 2500, 1800);
-    TankSupport rail = new TankSupport("tank", TankSupport.Type.RAIL, 0.6, 0.05, 3, 2500, 1800);
+    TankSupport strap =
+        new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0.2, 0.05, 2, 2500, 1800);
+    TankSupport rail =
+        new TankSupport(PartId.of("tank"), TankSupport.Type.RAIL, 0.6, 0.05, 3, 2500, 1800);
     Rig hung = SmallVan.rig().with(new Built(List.of(), List.of(strap, rail)));
     assertThat(bought(hung))
         .contains(
@@ -165,7 +168,8 @@ class BuildSumsTest {
   }
 
   private static FaceSheet face(Rig rig, DrillSheet.Measured measured) {
-    return DrillSheet.of(rig, rig.part("tank"), Network.of(rig).room("tank"), measured)
+    return DrillSheet.of(
+            rig, rig.part(PartId.of("tank")), Network.of(rig).room(PartId.of("tank")), measured)
         .faces()
         .getFirst();
   }
@@ -279,11 +283,13 @@ class BuildSumsTest {
 
   @Test
   void aFullTankWeighsItsWaterAndItself() {
-    TankRoom room = Network.of(SmallVan.rig()).room("tank");
+    TankRoom room = Network.of(SmallVan.rig()).room(PartId.of("tank"));
     // 780 by 380 by 280 mm inside, and 6 % for the tank.
     assertThat(Hanging.fullMass(room)).isCloseTo(1.06 * 0.78 * 0.38 * 0.28 * 999.1, within(1e-6));
-    TankSupport near = new TankSupport("tank", TankSupport.Type.STRAP, 0.1, 0.05, 2, 2500, 1800);
-    TankSupport far = new TankSupport("tank", TankSupport.Type.STRAP, 0.7, 0.05, 2, 1000, 1800);
+    TankSupport near =
+        new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0.1, 0.05, 2, 2500, 1800);
+    TankSupport far =
+        new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0.7, 0.05, 2, 1000, 1800);
     Hanging hanging = Hanging.of(80, 0.4, 0, 0, 0.4, List.of(near, far), Hanging.Moving.USUAL);
     assertThat(hanging.fullest().orElseThrow().support()).isEqualTo(far);
     assertThat(hanging.moveToCentre()).isCloseTo(0, within(1e-12));
@@ -308,11 +314,12 @@ class BuildSumsTest {
   void brassIsToldInDrinkingWaterAndNowhereElse() {
     Connection port = thread(Gender.MALE, Made.PLASTIC, Optional.empty());
     Connection brass = thread(Gender.FEMALE, Made.BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef("pump", "out"), port, brass)))
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), "out"), port, brass)))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.BRASS);
     Connection leadFree = thread(Gender.FEMALE, Made.LEAD_FREE_BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef("pump", "out"), port, leadFree))).isEmpty();
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), "out"), port, leadFree)))
+        .isEmpty();
     // The vent carries air.
     Connection bulkhead =
         new Connection(
@@ -320,7 +327,8 @@ class BuildSumsTest {
             Optional.of(Made.BRASS),
             Optional.empty());
     Connection male = thread(Gender.MALE, Made.BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef("tank", "vent"), bulkhead, male))).isEmpty();
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("tank"), "vent"), bulkhead, male)))
+        .isEmpty();
   }
 
   @ParameterizedTest
@@ -334,7 +342,7 @@ class BuildSumsTest {
   void tapeOnAJointThatARingSealsIsTold(Seal port, Seal line, boolean told) {
     Rig rig =
         joined(
-            new PortRef("pump", "out"),
+            new PortRef(PartId.of("pump"), "out"),
             thread(Gender.MALE, Made.PLASTIC, Optional.of(port)),
             thread(Gender.FEMALE, Made.PLASTIC, Optional.of(line)));
     assertThat(JointCheck.of(rig))

@@ -12,6 +12,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import java.util.List;
@@ -40,12 +41,12 @@ class CommissionTest {
   void lossesAreFoundAgainFromTheFlowsTheyMake() {
     DemoRig demo = DemoRig.all().getFirst();
     Network network = Network.of(demo.rig());
-    List<String> taps =
+    List<PartId> taps =
         demo.rig().parts().stream().filter(p -> p.kind() instanceof Fixture).map(Part::id).toList();
     State state = demo.state();
     Hydraulics rough = Hydraulics.of(network).withFittings(2);
-    Map<String, Double> timed = new TreeMap<>();
-    for (String tap : taps) {
+    Map<PartId, Double> timed = new TreeMap<>();
+    for (PartId tap : taps) {
       double flow = rough.solve(JugAgainstModel.alone(network, state, tap)).fixture(tap);
       if (flow > 1e-6) {
         timed.put(tap, flow);

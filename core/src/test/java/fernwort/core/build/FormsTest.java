@@ -31,7 +31,10 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -220,10 +223,10 @@ class FormsTest {
     assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-9));
   }
 
-  private static final PortRef SOMEWHERE = new PortRef("a", "x");
+  private static final PortRef SOMEWHERE = new PortRef(PartId.of("a"), "x");
 
   private static Line line(Material material, double bore) {
-    return new Line("l", "L", SOMEWHERE, SOMEWHERE, bore, 1, material, 1, List.of());
+    return new Line(LineId.of("l"), "L", SOMEWHERE, SOMEWHERE, bore, 1, material, 1, List.of());
   }
 
   @ParameterizedTest
@@ -247,7 +250,7 @@ class FormsTest {
   }
 
   private static String usual(Kind kind, String port, double bore) {
-    Part part = new Part("p", "P", "box", 0, 0, 1, 0, kind);
+    Part part = new Part(PartId.of("p"), "P", PlaceId.of("box"), 0, 0, 1, 0, kind);
     return Adapter.words(JointEnds.usualPort(part, port, line(Material.PEX, bore), Region.METRIC));
   }
 
@@ -295,12 +298,18 @@ class FormsTest {
     assertThat(ends)
         .filteredOn(e -> e.isAsked(SmallVan.rig()))
         .extracting(e -> e.at().part())
-        .containsExactly("tank", "pump", "pump", "sink", "rinse", "tank");
+        .containsExactly(
+            PartId.of("tank"),
+            PartId.of("pump"),
+            PartId.of("pump"),
+            PartId.of("sink"),
+            PartId.of("rinse"),
+            PartId.of("tank"));
     Rig known = UsualBuild.on(SmallVan.rig());
     assertThat(JointEnds.of(known))
         .filteredOn(e -> e.isAsked(known))
         .extracting(e -> e.at().part())
-        .containsExactly("sink", "rinse");
+        .containsExactly(PartId.of("sink"), PartId.of("rinse"));
   }
 
   @Test

@@ -22,6 +22,7 @@ import fernwort.core.rig.Built;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -53,7 +54,7 @@ class HolesTest {
         new Built(
             List.of(
                 new Joint(
-                    new PortRef("tank", ports[0].id()),
+                    new PortRef(PartId.of("tank"), ports[0].id()),
                     Optional.of(new Connection(end)),
                     Optional.empty())),
             List.of()));
@@ -64,7 +65,10 @@ class HolesTest {
 
   private static DrillSheet sheet(Rig rig) {
     return DrillSheet.of(
-        rig, rig.part("tank"), Network.of(rig).room("tank"), DrillSheet.Measured.NOTHING);
+        rig,
+        rig.part(PartId.of("tank")),
+        Network.of(rig).room(PartId.of("tank")),
+        DrillSheet.Measured.NOTHING);
   }
 
   private static List<Hole> holes(Rig rig) {
@@ -137,7 +141,7 @@ class HolesTest {
     Built built = rig.built();
     Joint spare =
         new Joint(
-            new PortRef("tank", "spare"),
+            new PortRef(PartId.of("tank"), "spare"),
             Optional.of(new Connection(new Connection.Grommet(0.022))),
             Optional.empty());
     Rig described =
@@ -220,8 +224,8 @@ class HolesTest {
     DrillSheet there =
         DrillSheet.of(
             rig,
-            rig.part("tank"),
-            Network.of(rig).room("tank"),
+            rig.part(PartId.of("tank")),
+            Network.of(rig).room(PartId.of("tank")),
             new DrillSheet.Measured(Map.of(), Set.of("vent"), Optional.empty()));
     assertThat(there.steps()).hasSize(6);
   }

@@ -44,6 +44,9 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -65,10 +68,19 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where a verdict about the build turns, to the hair, and what is asked of which kind. */
 class LimitsTest {
 
-  private static final PortRef AT = new PortRef("it", "in");
+  private static final PortRef AT = new PortRef(PartId.of("it"), "in");
 
   private static Line line(Material material) {
-    return new Line("l", "L", AT, new PortRef("to", "in"), 0.013, 1, material, 1, List.of());
+    return new Line(
+        LineId.of("l"),
+        "L",
+        AT,
+        new PortRef(PartId.of("to"), "in"),
+        0.013,
+        1,
+        material,
+        1,
+        List.of());
   }
 
   @ParameterizedTest
@@ -83,13 +95,14 @@ class LimitsTest {
   })
   void whatIsHeldUnderAJointGoesByWhatComes(double litres, TakeApart.Catch under) {
     TakeApart.Undo undo =
-        new TakeApart.Undo(1, line(Material.PEX), AT, "box", litres / 1000, "a clamp");
+        new TakeApart.Undo(
+            1, line(Material.PEX), AT, PlaceId.of("box"), litres / 1000, PartId.of("a clamp"));
     assertThat(undo.under()).isEqualTo(under);
   }
 
   private static Hanging.Load load(double used, int fasteners) {
     TankSupport support =
-        new TankSupport("tank", TankSupport.Type.STRAP, 0, 0.05, fasteners, 2000, 1500);
+        new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0, 0.05, fasteners, 2000, 1500);
     return new Hanging.Load(support, 0, 0, 0, 0, 0, 0, used, 0);
   }
 
@@ -109,7 +122,8 @@ class LimitsTest {
   }
 
   private static TankSupport rail(double along, int bolts, double pull, double shear) {
-    return new TankSupport("tank", TankSupport.Type.RAIL, along, 0.05, bolts, pull, shear);
+    return new TankSupport(
+        PartId.of("tank"), TankSupport.Type.RAIL, along, 0.05, bolts, pull, shear);
   }
 
   @Test
@@ -169,7 +183,7 @@ class LimitsTest {
   void aTankIsWellHungByTheFewestBoltsThatHold(
       double bottom, double length, double width, double height, TankSupport.Type type) {
     List<TankSupport> supports =
-        UsualBuild.on(bed(bottom, length, width, height)).built().supports("tank");
+        UsualBuild.on(bed(bottom, length, width, height)).built().supports(PartId.of("tank"));
     double inside = length - 0.02;
     double[] along =
         type == TankSupport.Type.BOX
@@ -192,7 +206,7 @@ class LimitsTest {
       double mass, double inside, double width, TankSupport.Type type, double[] along, int bolts) {
     List<TankSupport> supports = new ArrayList<>();
     for (double at : along) {
-      supports.add(new TankSupport("tank", type, at, 0.2, bolts, 2000, 1500));
+      supports.add(new TankSupport(PartId.of("tank"), type, at, 0.2, bolts, 2000, 1500));
     }
     return Hanging.of(mass, inside / 2, 0, 0, width, supports, Hanging.Moving.USUAL)
         .loads()
@@ -303,11 +317,11 @@ class LimitsTest {
     assertThat(hole.outside()).containsExactly("Below");
   }
 
-  private static Map<String, Double> flows(Rig rig, double losses, double pump) {
+  private static Map<PartId, Double> flows(Rig rig, double losses, double pump) {
     Network network = Network.of(ModelFit.with(rig, losses, pump));
     Hydraulics hydraulics = Hydraulics.of(network);
-    Map<String, Double> flows = new TreeMap<>();
-    for (String tap : List.of("sink", "rinse")) {
+    Map<PartId, Double> flows = new TreeMap<>();
+    for (PartId tap : List.of(PartId.of("sink"), PartId.of("rinse"))) {
       State alone = JugAgainstModel.alone(network, state(rig), tap);
       flows.put(tap, hydraulics.solve(alone).fixture(tap));
     }
@@ -315,10 +329,11 @@ class LimitsTest {
   }
 
   private static State state(Rig rig) {
-    return new State(rig.atRest().with("pump", "on"), Map.of("tank", 0.08), Slope.LEVEL);
+    return new State(
+        rig.atRest().with(PartId.of("pump"), "on"), Map.of(PartId.of("tank"), 0.08), Slope.LEVEL);
   }
 
-  private static double off(Map<String, Double> flows, Map<String, Double> timed) {
+  private static double off(Map<PartId, Double> flows, Map<PartId, Double> timed) {
     return timed.entrySet().stream()
         .mapToDouble(t -> Math.pow(Math.log(t.getValue() / flows.get(t.getKey())), 2))
         .average()
@@ -328,8 +343,8 @@ class LimitsTest {
   @Test
   void theRangeOfAFitIsWhatAJugDoesNotTellApart() {
     Rig rig = SmallVan.rig();
-    Map<String, Double> timed = new TreeMap<>(flows(rig, 3, 1));
-    timed.replaceAll((tap, q) -> tap.equals("sink") ? 1.02 * q : 0.99 * q);
+    Map<PartId, Double> timed = new TreeMap<>(flows(rig, 3, 1));
+    timed.replaceAll((tap, q) -> tap.equals(PartId.of("sink")) ? 1.02 * q : 0.99 * q);
     ModelFit fit = ModelFit.of(Network.of(rig), state(rig), timed);
     // Every step from an eighth to eight times, a forty-eighth of the way each.
     Map<Double, Double> tried = new TreeMap<>();
@@ -364,19 +379,21 @@ class LimitsTest {
               .orElseThrow();
       assertThat(line.minorLoss()).isCloseTo(2 * before.minorLoss(), within(1e-12));
     }
-    Pump pump = (Pump) fitted.part("pump").kind();
-    Pump was = (Pump) SmallVan.rig().part("pump").kind();
+    Pump pump = (Pump) fitted.part(PartId.of("pump")).kind();
+    Pump was = (Pump) SmallVan.rig().part(PartId.of("pump")).kind();
     assertThat(pump.freeFlow()).isCloseTo(1.5 * was.freeFlow(), within(1e-12));
     Rig moved =
-        RigEdit.of(SmallVan.rig()).change("pump", p -> p.with(Fittings.circulationPump(5, 0.2)));
-    assertThat(ModelFit.with(moved, 1, 1.5).part("pump")).isEqualTo(moved.part("pump"));
+        RigEdit.of(SmallVan.rig())
+            .change(PartId.of("pump"), p -> p.with(Fittings.circulationPump(5, 0.2)));
+    assertThat(ModelFit.with(moved, 1, 1.5).part(PartId.of("pump")))
+        .isEqualTo(moved.part(PartId.of("pump")));
   }
 
   @Test
   void aTapFromWhichNothingRunsIsNamed() {
     Rig rig = SmallVan.rig();
-    State off = new State(rig.atRest(), Map.of("tank", 0.08), Slope.LEVEL);
-    assertThatThrownBy(() -> ModelFit.of(Network.of(rig), off, Map.of("sink", 0.0)))
+    State off = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.08), Slope.LEVEL);
+    assertThatThrownBy(() -> ModelFit.of(Network.of(rig), off, Map.of(PartId.of("sink"), 0.0)))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Sink");
   }

@@ -18,6 +18,7 @@ import fernwort.core.kind.Shop;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.TankSupport;
@@ -71,7 +72,7 @@ class ListsTest {
 
   @Test
   void taperedThreadsWantTapeAndSocketsCement() {
-    PortRef out = new PortRef("pump", "out");
+    PortRef out = new PortRef(PartId.of("pump"), "out");
     Rig tapered =
         described(
             out, new Connection.Thread(Connection.Standard.NPT, "1/2", Connection.Gender.MALE));
@@ -141,16 +142,26 @@ class ListsTest {
           assertThat(UsualBuild.on(rig)).isEqualTo(rig);
         });
     Rig van = UsualBuild.on(SmallVan.rig());
-    assertThat(van.built().joint(new PortRef("tank", "feed")).orElseThrow().port().orElseThrow())
+    assertThat(
+            van.built()
+                .joint(new PortRef(PartId.of("tank"), "feed"))
+                .orElseThrow()
+                .port()
+                .orElseThrow())
         .isEqualTo(
             new Connection(
                 new Connection.Bulkhead(Connection.Standard.BSP_PARALLEL, "1/2"),
                 Optional.of(Connection.Made.PLASTIC),
                 Optional.of(Connection.Seal.O_RING)));
     assertThat(
-            van.built().joint(new PortRef("pump", "in")).orElseThrow().port().orElseThrow().seal())
+            van.built()
+                .joint(new PortRef(PartId.of("pump"), "in"))
+                .orElseThrow()
+                .port()
+                .orElseThrow()
+                .seal())
         .contains(Connection.Seal.FLAT_WASHER);
-    assertThat(van.built().joint(new PortRef("tee", "a"))).isEmpty();
+    assertThat(van.built().joint(new PortRef(PartId.of("tee"), "a"))).isEmpty();
   }
 
   @Test
@@ -166,12 +177,12 @@ class ListsTest {
     Rig van = SmallVan.rig();
     assertThat(JointEnds.of(van).stream().filter(e -> e.isAsked(van)).map(e -> e.at().toString()))
         .containsExactlyInAnyOrder(
-            new PortRef("tank", "feed").toString(),
-            new PortRef("pump", "in").toString(),
-            new PortRef("pump", "out").toString(),
-            new PortRef("sink", "cold").toString(),
-            new PortRef("rinse", "cold").toString(),
-            new PortRef("tank", "vent").toString());
+            new PortRef(PartId.of("tank"), "feed").toString(),
+            new PortRef(PartId.of("pump"), "in").toString(),
+            new PortRef(PartId.of("pump"), "out").toString(),
+            new PortRef(PartId.of("sink"), "cold").toString(),
+            new PortRef(PartId.of("rinse"), "cold").toString(),
+            new PortRef(PartId.of("tank"), "vent").toString());
   }
 
   @Test

@@ -12,6 +12,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -41,11 +42,11 @@ class ReadyRigTest {
     Setting setting = rig.atRest();
     for (String turn : turned.split(" ")) {
       String[] both = turn.split("=");
-      rig.position(both[0], both[1]);
-      setting = setting.with(both[0], both[1]);
+      rig.position(PartId.of(both[0]), both[1]);
+      setting = setting.with(PartId.of(both[0]), both[1]);
     }
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks(Contents.FRESH)
         .forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(setting, volumes, Slope.LEVEL);
@@ -114,11 +115,11 @@ class ReadyRigTest {
     "haulage, outside=outside suction=outside engine-pump=on delivery=tank, tank",
     "haulage, suction=tank engine-pump=on delivery=hose hose=open, hose"
   })
-  void doesItsJobWithTheRightHandles(String id, String turned, String end) {
+  void doesItsJobWithTheRightHandles(String id, String turned, PartId end) {
     Rig rig = ReadyRig.find(id).orElseThrow().rig();
     State state = halfFull(rig, turned);
     if (id.equals("three-in-a-row")) {
-      state = state.withVolume("first", 0.055).withVolume("second", 0.005);
+      state = state.withVolume(PartId.of("first"), 0.055).withVolume(PartId.of("second"), 0.005);
     }
     assertThat(OpenWays.find(Network.of(rig), state).to(end)).isNotEmpty();
   }

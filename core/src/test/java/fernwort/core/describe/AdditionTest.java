@@ -7,7 +7,9 @@ import fernwort.core.Sampled;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.List;
@@ -27,7 +29,7 @@ class AdditionTest {
   }
 
   private static Part added(Rig before, Rig after) {
-    List<String> known = before.parts().stream().map(Part::id).toList();
+    List<PartId> known = before.parts().stream().map(Part::id).toList();
     return after.parts().stream().filter(p -> !known.contains(p.id())).toList().getLast();
   }
 
@@ -37,13 +39,15 @@ class AdditionTest {
 
   @Test
   void whatNoLineLeadsToStandsWhereSomebodyPointed() {
-    assertThat(of("tray").at(one, new Addition.OnLine("pump-out-sink")))
+    assertThat(of("tray").at(one, new Addition.OnLine(LineId.of("pump-out-sink"))))
         .isInstanceOfSatisfying(
             Alteration.PartAdded.class,
             step ->
-                assertThat(step.part().place())
+                assertThat(step.part().place().value())
                     .isEqualTo(
-                        one.part(RigEdit.of(one).line("pump-out-sink").from().part()).place()));
+                        one.part(RigEdit.of(one).line(LineId.of("pump-out-sink")).from().part())
+                            .place()
+                            .value()));
   }
 
   @ParameterizedTest
@@ -74,20 +78,21 @@ class AdditionTest {
       }
       Rig stood =
           of(what.id()).at(open, new Addition.InPlace(open.places().getFirst().id())).on(open);
-      assertThat(added(open, stood).place()).isEqualTo(open.places().getFirst().id());
+      assertThat(added(open, stood).place().value())
+          .isEqualTo(open.places().getFirst().id().value());
     }
   }
 
   @Test
   void whatStandsInALineIsPutIntoItAndWhatEndsOneIsTeedOff() {
-    Addition.Where where = new Addition.OnLine("pump-out-sink");
+    Addition.Where where = new Addition.OnLine(LineId.of("pump-out-sink"));
     assertThat(of("valve").at(one, where)).isInstanceOf(Alteration.PartPutIn.class);
     assertThat(of("tap").at(one, where)).isInstanceOf(Alteration.PartTeedOff.class);
   }
 
   @Test
   void anArrowPointsWhereTheWaterGoesUnlessSaidOtherwise() {
-    Line line = RigEdit.of(one).line("pump-out-sink");
+    Line line = RigEdit.of(one).line(LineId.of("pump-out-sink"));
     Addition.Where where = new Addition.OnLine(line.id());
     Rig usual = of("check").at(one, where).on(one);
     assertThat(
@@ -95,7 +100,7 @@ class AdditionTest {
                 .linesByPort()
                 .get(added(one, usual).port("out"))
                 .other(added(one, usual).port("out")))
-        .isEqualTo(new PortRef("sink", "cold"));
+        .isEqualTo(new PortRef(PartId.of("sink"), "cold"));
     Addition turned =
         new Addition(
             NewParts.of("check"),
@@ -108,21 +113,21 @@ class AdditionTest {
     assertThat(check.label()).isEqualTo("Odd one");
     assertThat(check.height()).isEqualTo(0.9);
     assertThat(odd.linesByPort().get(check.port("out")).other(check.port("out")))
-        .isEqualTo(new PortRef("pump", "out"));
+        .isEqualTo(new PortRef(PartId.of("pump"), "out"));
   }
 
   @Test
   void waterComesFromWhatIsHungBeforeAPumpAndGoesToWhatIsHungBehindIt() {
     Rig open = one;
     for (String port : List.of("in", "out")) {
-      Line line = one.linesByPort().get(new PortRef("pump", port));
+      Line line = one.linesByPort().get(new PortRef(PartId.of("pump"), port));
       open = RigEdit.of(open).disconnect(line.id());
     }
-    assertThat(hung(open, "tank", new PortRef("pump", "in"))).isEqualTo("feed");
-    assertThat(hung(open, "check", new PortRef("pump", "in"))).isEqualTo("out");
-    assertThat(hung(open, "check", new PortRef("pump", "out"))).isEqualTo("in");
-    assertThat(hung(open, "heater", new PortRef("pump", "out"))).isEqualTo("cold");
-    assertThat(hung(open, "filler", new PortRef("pump", "in"))).isEqualTo("out");
+    assertThat(hung(open, "tank", new PortRef(PartId.of("pump"), "in"))).isEqualTo("feed");
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), "in"))).isEqualTo("out");
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), "out"))).isEqualTo("in");
+    assertThat(hung(open, "heater", new PortRef(PartId.of("pump"), "out"))).isEqualTo("cold");
+    assertThat(hung(open, "filler", new PortRef(PartId.of("pump"), "in"))).isEqualTo("out");
   }
 
   /** The port by which a new part hangs on another. */
@@ -133,12 +138,12 @@ class AdditionTest {
 
   @Test
   void aLineBetweenTwoPortsIsAsLongAsTheWayAndAsWideAsItsNeighbours() {
-    Line old = RigEdit.of(one).line("pump-out-sink");
+    Line old = RigEdit.of(one).line(LineId.of("pump-out-sink"));
     Rig open = RigEdit.of(one).disconnect(old.id());
     Rig joined = Addition.joined(open, old.from(), old.to(), Optional.empty()).on(open);
     Line line = joined.linesByPort().get(old.from());
-    Part pump = one.part("pump");
-    Part sink = one.part("sink");
+    Part pump = one.part(PartId.of("pump"));
+    Part sink = one.part(PartId.of("sink"));
     double way =
         Math.abs(pump.x() - sink.x())
             + Math.abs(pump.y() - sink.y())
@@ -147,7 +152,7 @@ class AdditionTest {
     assertThat(line.bore())
         .isEqualTo(
             Stream.of("pump", "sink")
-                .flatMap(p -> RigEdit.of(open).linesAt(p).stream())
+                .flatMap(p -> RigEdit.of(open).linesAt(PartId.of(p)).stream())
                 .mapToDouble(Line::bore)
                 .max()
                 .orElseThrow());
@@ -155,10 +160,10 @@ class AdditionTest {
 
   @Test
   void whatIsUsuallyHungOnAPortIsOfferedFirst() {
-    assertThat(NewParts.usualAt(one.part("filler"), "mouth").id()).isEqualTo("jug");
-    assertThat(NewParts.usualAt(one.part("fresh"), "vent").id()).isEqualTo("vent");
-    assertThat(NewParts.usualAt(one.part("fresh"), "drain").id()).isEqualTo("cap");
-    assertThat(NewParts.usualAt(one.part("sink"), "waste").id()).isEqualTo("trap");
+    assertThat(NewParts.usualAt(one.part(PartId.of("filler")), "mouth").id()).isEqualTo("jug");
+    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), "vent").id()).isEqualTo("vent");
+    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), "drain").id()).isEqualTo("cap");
+    assertThat(NewParts.usualAt(one.part(PartId.of("sink")), "waste").id()).isEqualTo("trap");
     for (Part part : one.parts()) {
       for (String port : part.kind().ports()) {
         assertThat(NewParts.all()).contains(NewParts.usualAt(part, port));

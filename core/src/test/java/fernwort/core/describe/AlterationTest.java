@@ -8,8 +8,11 @@ import fernwort.core.kind.Connection;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.TankSupport;
@@ -24,7 +27,7 @@ class AlterationTest {
   private final Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
 
   private static final Part CAP =
-      new Part("cap", "Low cap", "galley", 0, 0, 0.4, 0, new Plug(true));
+      new Part(PartId.of("cap"), "Low cap", PlaceId.of("galley"), 0, 0, 0.4, 0, new Plug(true));
 
   private Rig after(Alteration step, String words) {
     assertThat(step.words(rig)).isEqualTo(words);
@@ -40,24 +43,25 @@ class AlterationTest {
     Vehicle other = ReadyRig.find("long-stay").orElseThrow().rig().vehicle();
     assertThat(after(new Alteration.VehicleChanged(other), "Changed the vehicle").vehicle())
         .isEqualTo(other);
-    Place roof = new Place("roof", "Roof", "ladder", 1, 0, 2.7);
-    assertThat(after(new Alteration.PlaceAdded(roof), "Added place Roof").place("roof"))
+    Place roof = new Place(PlaceId.of("roof"), "Roof", "ladder", 1, 0, 2.7);
+    assertThat(after(new Alteration.PlaceAdded(roof), "Added place Roof").place(PlaceId.of("roof")))
         .isEqualTo(roof);
-    Place bed = new Place("bed", "Under the bunk", "lift it", 0, 0, 0.9);
+    Place bed = new Place(PlaceId.of("bed"), "Under the bunk", "lift it", 0, 0, 0.9);
     Rig moved = after(new Alteration.PlaceAdded(bed), "Changed place Under the bunk");
-    assertThat(moved.place("bed")).isEqualTo(bed);
+    assertThat(moved.place(PlaceId.of("bed"))).isEqualTo(bed);
     assertThat(moved.places()).hasSameSizeAs(rig.places());
   }
 
   @Test
   void aJointIsDescribedOnceAndForgottenWhereNothingIsSaidOfIt() {
-    PortRef at = new PortRef("pump", "in");
+    PortRef at = new PortRef(PartId.of("pump"), "in");
     Joint barb =
         new Joint(
             at, Optional.of(new Connection(new Connection.HoseTail(0.012))), Optional.empty());
     Rig described = after(new Alteration.Joined(barb), "Described the joint at Pump");
     assertThat(described.built().joints()).containsExactly(barb);
-    Joint elsewhere = new Joint(new PortRef("pump", "out"), barb.port(), Optional.empty());
+    Joint elsewhere =
+        new Joint(new PortRef(PartId.of("pump"), "out"), barb.port(), Optional.empty());
     assertThat(new Alteration.Joined(elsewhere).on(described).built().joints())
         .containsExactly(barb, elsewhere);
     Joint line = new Joint(at, Optional.empty(), barb.port());
@@ -67,55 +71,60 @@ class AlterationTest {
         new Alteration.Joined(new Joint(at, Optional.empty(), Optional.empty())).on(again);
     assertThat(nothing.built().joints()).isEmpty();
     // What carries a tank stays while a joint is described, and the other way round.
-    TankSupport shelf = new TankSupport("fresh", TankSupport.Type.SHELF, 0.1, 0.5, 4, 2000, 3000);
-    Alteration supported = new Alteration.Supported("fresh", List.of(shelf));
+    TankSupport shelf =
+        new TankSupport(PartId.of("fresh"), TankSupport.Type.SHELF, 0.1, 0.5, 4, 2000, 3000);
+    Alteration supported = new Alteration.Supported(PartId.of("fresh"), List.of(shelf));
     Rig both = supported.on(described);
     assertThat(both.built().joints()).containsExactly(barb);
     assertThat(both.built().supports()).containsExactly(shelf);
     assertThat(new Alteration.Joined(line).on(both).built().supports()).containsExactly(shelf);
     assertThat(supported.words(rig)).isEqualTo("Changed what carries Fresh");
-    TankSupport other = new TankSupport("gray", TankSupport.Type.RAIL, 0.1, 0.05, 2, 2000, 3000);
-    Rig two = new Alteration.Supported("gray", List.of(other)).on(both);
+    TankSupport other =
+        new TankSupport(PartId.of("gray"), TankSupport.Type.RAIL, 0.1, 0.05, 2, 2000, 3000);
+    Rig two = new Alteration.Supported(PartId.of("gray"), List.of(other)).on(both);
     assertThat(two.built().supports()).containsExactlyInAnyOrder(shelf, other);
-    assertThat(new Alteration.Supported("fresh", List.of()).on(two).built().supports())
+    assertThat(new Alteration.Supported(PartId.of("fresh"), List.of()).on(two).built().supports())
         .containsExactly(other);
   }
 
   @Test
   void partsComeChangeAndGo() {
-    assertThat(after(new Alteration.PartAdded(CAP), "Added Low cap").part("cap")).isEqualTo(CAP);
-    Part higher = rig.part("pump").atHeight(1).called("Main pump");
-    assertThat(after(new Alteration.PartChanged(higher), "Changed Pump").part("pump"))
+    assertThat(after(new Alteration.PartAdded(CAP), "Added Low cap").part(PartId.of("cap")))
+        .isEqualTo(CAP);
+    Part higher = rig.part(PartId.of("pump")).atHeight(1).called("Main pump");
+    assertThat(after(new Alteration.PartChanged(higher), "Changed Pump").part(PartId.of("pump")))
         .isEqualTo(higher);
-    Rig without = after(new Alteration.PartTakenOut("strainer"), "Removed Strainer");
-    assertThat(without.parts()).extracting(Part::id).doesNotContain("strainer");
-    assertThat(without.linesByPort().get(new PortRef("pump", "in")).from())
-        .isEqualTo(new PortRef("fresh", "feed"));
+    Rig without = after(new Alteration.PartTakenOut(PartId.of("strainer")), "Removed Strainer");
+    assertThat(without.parts()).extracting(Part::id).doesNotContain(PartId.of("strainer"));
+    assertThat(without.linesByPort().get(new PortRef(PartId.of("pump"), "in")).from())
+        .isEqualTo(new PortRef(PartId.of("fresh"), "feed"));
   }
 
   @Test
   void aPartIsPutIntoALineTeedOffOneOrHungOnAPort() {
-    Part valve = new Part("valve", "Tap valve", "galley", 0, 0, 1, 0, Fittings.twoWay(0));
+    Part valve =
+        new Part(
+            PartId.of("valve"), "Tap valve", PlaceId.of("galley"), 0, 0, 1, 0, Fittings.twoWay(0));
     Rig in =
         after(
-            new Alteration.PartPutIn("pump-out-sink", valve, "b", "a"),
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), valve, "b", "a"),
             "Put Tap valve into pump to sink");
-    assertThat(in.linesByPort().get(new PortRef("pump", "out")).to())
-        .isEqualTo(new PortRef("valve", "b"));
+    assertThat(in.linesByPort().get(new PortRef(PartId.of("pump"), "out")).to())
+        .isEqualTo(new PortRef(PartId.of("valve"), "b"));
     Rig teed =
         after(
-            new Alteration.PartTeedOff("pump-out-sink", CAP, "in", 0.4),
+            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, "in", 0.4),
             "Teed Low cap off pump to sink");
-    Line branch = teed.linesByPort().get(new PortRef("cap", "in"));
-    assertThat(branch.from()).isEqualTo(new PortRef("tee", "c"));
+    Line branch = teed.linesByPort().get(new PortRef(PartId.of("cap"), "in"));
+    assertThat(branch.from()).isEqualTo(new PortRef(PartId.of("tee"), "c"));
     assertThat(branch.length()).isEqualTo(0.4);
     assertThat(branch.label()).isEqualTo("To Low cap");
-    PortRef drain = new PortRef("fresh", "drain");
-    Rig open = RigEdit.of(rig).remove("drain-cap");
+    PortRef drain = new PortRef(PartId.of("fresh"), "drain");
+    Rig open = RigEdit.of(rig).remove(PartId.of("drain-cap"));
     Alteration hanging = new Alteration.PartHungOn(drain, CAP, "in", 0.019, 0.3);
     assertThat(hanging.words(open)).isEqualTo("Connected Low cap to Fresh");
     Line line = hanging.on(open).linesByPort().get(drain);
-    assertThat(line.to()).isEqualTo(new PortRef("cap", "in"));
+    assertThat(line.to()).isEqualTo(new PortRef(PartId.of("cap"), "in"));
     assertThat(line.bore()).isEqualTo(0.019);
     assertThat(line.length()).isEqualTo(0.3);
     assertThat(line.material()).isEqualTo(Line.Material.PVC_HOSE);
@@ -126,9 +135,9 @@ class AlterationTest {
   void aPartGoesOnlyIntoPortsThatItHas() {
     for (Alteration wrong :
         List.of(
-            new Alteration.PartPutIn("pump-out-sink", CAP, "in", "out"),
-            new Alteration.PartPutIn("pump-out-sink", CAP, "a", "in"),
-            new Alteration.PartTeedOff("pump-out-sink", CAP, "out", 1))) {
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), CAP, "in", "out"),
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), CAP, "a", "in"),
+            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, "out", 1))) {
       assertThatThrownBy(() -> wrong.on(rig))
           .hasMessageMatching("Low cap has no port \"(out|a)\"; it has in");
     }
@@ -136,14 +145,14 @@ class AlterationTest {
 
   @Test
   void linesAreJoinedChangedAndTakenOff() {
-    Line old = RigEdit.of(rig).line("pump-out-sink");
+    Line old = RigEdit.of(rig).line(LineId.of("pump-out-sink"));
     Rig off = after(new Alteration.LineTakenOff(old.id()), "Removed pump to sink");
     assertThat(off.lines()).hasSize(rig.lines().size() - 1).doesNotContain(old);
     assertThat(off.parts()).isEqualTo(rig.parts());
     Alteration.PortsJoined join = Alteration.PortsJoined.of(off, old.from(), old.to(), 0.026, 1.25);
     assertThat(join.words(off)).isEqualTo("Joined Pump to Sink");
     Line joined = join.on(off).linesByPort().get(old.from());
-    assertThat(joined.id()).isEqualTo("pump-sink");
+    assertThat(joined.id().value()).isEqualTo("pump-sink");
     assertThat(joined.to()).isEqualTo(old.to());
     assertThat(joined.bore()).isEqualTo(0.026);
     assertThat(joined.length()).isEqualTo(1.25);

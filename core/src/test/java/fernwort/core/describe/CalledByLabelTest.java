@@ -9,6 +9,8 @@ import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Optional;
@@ -33,10 +35,10 @@ class CalledByLabelTest {
     Line line = RIG.lines().getFirst();
     Line second =
         new Line(
-            "again",
+            LineId.of("again"),
             "Again",
             line.from(),
-            RIG.part("sink").port("waste"),
+            RIG.part(PartId.of("sink")).port("waste"),
             0.01,
             1,
             line.material(),
@@ -53,25 +55,27 @@ class CalledByLabelTest {
 
   @Test
   void aPartAndItsPlaceAreCalledByTheirLabels() {
-    assertThat(said(() -> RigEdit.of(RIG).change("pump", p -> p.atHeight(40))))
+    assertThat(said(() -> RigEdit.of(RIG).change(PartId.of("pump"), p -> p.atHeight(40))))
         .startsWith("“Pump”: its height of 40");
-    Line line = RigEdit.of(RIG).line("pump-out-sink");
+    Line line = RigEdit.of(RIG).line(LineId.of("pump-out-sink"));
     assertThat(said(() -> RigEdit.of(RIG).changeLine(line.id(), l -> l.along(AT_30_M))))
         .startsWith("“" + line.label() + "”: its profile");
   }
 
   @Test
   void aPositionIsCalledByHowItsHandleLooks() {
-    ThreeWayValve valve = (ThreeWayValve) RIG.part("selector").kind();
+    ThreeWayValve valve = (ThreeWayValve) RIG.part(PartId.of("selector")).kind();
     Stop first = valve.stops().getFirst();
     Stop wrong = new Stop(first.id(), first.words(), 999, first.joins());
     List<Stop> stops = List.of(wrong, valve.stops().getLast());
     String said =
         said(() ->
             RigEdit.of(RIG)
-                .change("selector", p -> p.with(new ThreeWayValve(stops, Optional.empty()))));
+                .change(
+                    PartId.of("selector"),
+                    p -> p.with(new ThreeWayValve(stops, Optional.empty()))));
     assertThat(said)
-        .contains("“" + RIG.part("selector").label() + "”, when it " + first.words())
+        .contains("“" + RIG.part(PartId.of("selector")).label() + "”, when it " + first.words())
         .doesNotContain("part selector");
   }
 }

@@ -8,7 +8,10 @@ import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.ways.OpenWays;
 import org.junit.jupiter.api.Test;
@@ -26,23 +29,24 @@ class ComparisonTest {
 
   @Test
   void whatCameWhatWentAndWhatChangedAreToldApart() {
-    Rig less = RigEdit.of(before).remove("drain-cap");
-    Part valve = new Part("valve", "Valve", "bed", 0, 0, 1, 0, Fittings.twoWay(0));
-    Rig more = RigEdit.of(less).insert("pump-out-sink", valve, "a", "b");
-    Rig after = RigEdit.of(more).change("pump", p -> p.atHeight(1));
+    Rig less = RigEdit.of(before).remove(PartId.of("drain-cap"));
+    Part valve =
+        new Part(PartId.of("valve"), "Valve", PlaceId.of("bed"), 0, 0, 1, 0, Fittings.twoWay(0));
+    Rig more = RigEdit.of(less).insert(LineId.of("pump-out-sink"), valve, "a", "b");
+    Rig after = RigEdit.of(more).change(PartId.of("pump"), p -> p.atHeight(1));
     Comparison c = Comparison.of(before, after);
-    assertThat(c.onlyFirst()).extracting(Part::id).containsExactly("drain-cap");
-    assertThat(c.onlySecond()).extracting(Part::id).containsExactly("valve");
-    assertThat(c.changed()).extracting(Part::id).containsExactly("pump");
+    assertThat(c.onlyFirst()).extracting(Part::id).containsExactly(PartId.of("drain-cap"));
+    assertThat(c.onlySecond()).extracting(Part::id).containsExactly(PartId.of("valve"));
+    assertThat(c.changed()).extracting(Part::id).containsExactly(PartId.of("pump"));
     assertThat(c.linesOnlyFirst()).hasSize(1);
     assertThat(c.linesOnlySecond()).hasSize(1);
-    assertThat(c.linesChanged()).extracting(Line::id).containsExactly("pump-out-sink");
+    assertThat(c.linesChanged()).extracting(Line::id).containsExactly(LineId.of("pump-out-sink"));
     assertThat(c.isNothing()).isFalse();
   }
 
   @Test
   void comparingTheOtherWayRoundSwapsComingAndGoing() {
-    Rig after = RigEdit.of(before).remove("drain-cap");
+    Rig after = RigEdit.of(before).remove(PartId.of("drain-cap"));
     Comparison there = Comparison.of(before, after);
     Comparison back = Comparison.of(after, before);
     assertThat(back.onlySecond()).isEqualTo(there.onlyFirst());

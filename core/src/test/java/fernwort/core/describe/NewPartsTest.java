@@ -9,7 +9,9 @@ import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.machine.Heater;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -45,14 +47,23 @@ class NewPartsTest {
   /** Where each thing goes that somebody adds: into a line, off it, or onto a free port. */
   @Test
   void whereWhatIsAddedGoesIsOnRecord() {
-    Rig open = RigEdit.of(STAY).remove("drain");
+    Rig open = RigEdit.of(STAY).remove(PartId.of("drain"));
     List<String> told = new ArrayList<>();
-    for (String line : List.of("pump-out-surge-tee", "sink-waste-sink-trap", "fresh-vent-vent")) {
+    for (LineId line :
+        List.of(
+            LineId.of("pump-out-surge-tee"),
+            LineId.of("sink-waste-sink-trap"),
+            LineId.of("fresh-vent-vent"))) {
       told.add("## " + line);
       NewParts.joined().forEach(what -> told.add(told(open, what, new Addition.OnLine(line))));
     }
-    for (PortRef port : List.of(new PortRef("fresh", "drain"), new PortRef("shower", "waste"))) {
-      Rig rig = port.part().equals("shower") ? RigEdit.of(open).remove("shower-trap") : open;
+    for (PortRef port :
+        List.of(
+            new PortRef(PartId.of("fresh"), "drain"), new PortRef(PartId.of("shower"), "waste"))) {
+      Rig rig =
+          port.part().equals(PartId.of("shower"))
+              ? RigEdit.of(open).remove(PartId.of("shower-trap"))
+              : open;
       told.add("## " + port);
       NewParts.joined().forEach(what -> told.add(told(rig, what, new Addition.OnPort(port))));
     }

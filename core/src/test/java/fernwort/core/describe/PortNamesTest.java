@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.line.Valve;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;
@@ -39,27 +41,28 @@ class PortNamesTest {
     Rig strained =
         new Addition(
                 NewParts.of("strainer"), "", Optional.empty(), Optional.empty(), Optional.empty())
-            .at(rig, new Addition.OnLine("pump-out-sink"))
+            .at(rig, new Addition.OnLine(LineId.of("pump-out-sink")))
             .on(rig);
-    assertThat(PortNames.of(strained).words(new PortRef("pump", "out")))
+    assertThat(PortNames.of(strained).words(new PortRef(PartId.of("pump"), "out")))
         .isEqualTo("out, towards Sink");
-    assertThat(PortNames.of(strained).full(new PortRef("sink", "cold")))
+    assertThat(PortNames.of(strained).full(new PortRef(PartId.of("sink"), "cold")))
         .isEqualTo("Sink, cold, towards Pump");
   }
 
   @Test
   void aBranchLeadsToAllThatHangsOnIt() {
-    assertThat(names.leadsTo(new PortRef("pump", "out"))).hasSizeGreaterThan(2);
-    assertThat(names.words(new PortRef("pump", "out"))).contains(" more");
+    assertThat(names.leadsTo(new PortRef(PartId.of("pump"), "out"))).hasSizeGreaterThan(2);
+    assertThat(names.words(new PortRef(PartId.of("pump"), "out"))).contains(" more");
   }
 
   @Test
   void aFreeEndIsCalledThat() {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
-    Rig open = RigEdit.of(rig).disconnect("pump-out-sink");
+    Rig open = RigEdit.of(rig).disconnect(LineId.of("pump-out-sink"));
     PortNames of = PortNames.of(open);
-    assertThat(of.words(new PortRef("pump", "out"))).isEqualTo("out, free");
-    assertThat(of.free()).contains(new PortRef("pump", "out"), new PortRef("sink", "cold"));
+    assertThat(of.words(new PortRef(PartId.of("pump"), "out"))).isEqualTo("out, free");
+    assertThat(of.free())
+        .contains(new PortRef(PartId.of("pump"), "out"), new PortRef(PartId.of("sink"), "cold"));
     assertThat(of.free()).hasSize(2 + PortNames.of(rig).free().size());
   }
 }

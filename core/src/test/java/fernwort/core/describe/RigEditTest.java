@@ -13,8 +13,11 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -31,20 +34,21 @@ class RigEditTest {
 
   private final Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
 
-  private static Part valve(String id) {
-    return new Part(id, "New valve", "bed", 0, 0, 0.8, 2e-5, Fittings.twoWay(0));
+  private static Part valve(PartId id) {
+    return new Part(id, "New valve", PlaceId.of("bed"), 0, 0, 0.8, 2e-5, Fittings.twoWay(0));
   }
 
   @Test
   void aPartPutIntoALineCutsItInTwoAndKeepsItsLength() {
-    Line before = RigEdit.of(rig).line("pump-out-sink");
-    Rig changed = RigEdit.of(rig).insert("pump-out-sink", valve("tap-valve"), "a", "b");
-    List<Line> at = RigEdit.of(changed).linesAt("tap-valve");
+    Line before = RigEdit.of(rig).line(LineId.of("pump-out-sink"));
+    Rig changed =
+        RigEdit.of(rig).insert(LineId.of("pump-out-sink"), valve(PartId.of("tap-valve")), "a", "b");
+    List<Line> at = RigEdit.of(changed).linesAt(PartId.of("tap-valve"));
     assertThat(at).hasSize(2);
     assertThat(at.stream().mapToDouble(Line::length).sum())
         .isCloseTo(before.length(), within(1e-9));
-    assertThat(at.getFirst().from()).isEqualTo(new PortRef("pump", "out"));
-    assertThat(at.getLast().to()).isEqualTo(new PortRef("sink", "cold"));
+    assertThat(at.getFirst().from()).isEqualTo(new PortRef(PartId.of("pump"), "out"));
+    assertThat(at.getLast().to()).isEqualTo(new PortRef(PartId.of("sink"), "cold"));
   }
 
   /** A rig whose lines rise and sag anyhow on their way. */
@@ -77,9 +81,16 @@ class RigEditTest {
     double height = edit.middle(line.id()).height();
     Part added =
         new Part(
-            "extra", "Extra", big.places().getFirst().id(), 0, 0, height, 0, Fittings.twoWay(0));
+            PartId.of("extra"),
+            "Extra",
+            big.places().getFirst().id(),
+            0,
+            0,
+            height,
+            0,
+            Fittings.twoWay(0));
     Rig cut = edit.insert(line.id(), added, turned ? "b" : "a", turned ? "a" : "b");
-    Rig back = RigEdit.of(cut).remove("extra");
+    Rig back = RigEdit.of(cut).remove(PartId.of("extra"));
     Line closed = RigEdit.of(back).line(line.id());
     assertThat(List.of(closed.from(), closed.to())).containsExactly(line.from(), line.to());
     assertThat(closed.minorLoss()).isCloseTo(line.minorLoss(), within(1e-9));
@@ -98,10 +109,12 @@ class RigEditTest {
 
   @Test
   void aLineGoesOnPassingWhereAPartWasThatIsTakenOut() {
-    Part crest = new Part("crest", "Crest", "bed", 0, 0, 1.9, 0, Fittings.twoWay(0));
-    Rig raised = RigEdit.of(rig).insert("pump-out-sink", crest, "a", "b");
-    double half = RigEdit.of(rig).line("pump-out-sink").length() / 2;
-    Line over = RigEdit.of(RigEdit.of(raised).remove("crest")).line("pump-out-sink");
+    Part crest =
+        new Part(PartId.of("crest"), "Crest", PlaceId.of("bed"), 0, 0, 1.9, 0, Fittings.twoWay(0));
+    Rig raised = RigEdit.of(rig).insert(LineId.of("pump-out-sink"), crest, "a", "b");
+    double half = RigEdit.of(rig).line(LineId.of("pump-out-sink")).length() / 2;
+    Line over =
+        RigEdit.of(RigEdit.of(raised).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
     assertThat(over.profile()).containsExactly(new ProfilePoint(half, 1.9));
     // Told from its other end it is the same line.
     List<Line> turnedRound = new ArrayList<>();
@@ -109,7 +122,7 @@ class RigEditTest {
         .lines()
         .forEach(l ->
             turnedRound.add(
-                l.id().equals("pump-out-sink")
+                l.id().equals(LineId.of("pump-out-sink"))
                     ? new Line(
                         l.id(),
                         l.label(),
@@ -129,9 +142,10 @@ class RigEditTest {
             raised.places(),
             raised.parts(),
             turnedRound);
-    Line back = RigEdit.of(RigEdit.of(other).remove("crest")).line("pump-out-sink");
-    assertThat(back.from()).isEqualTo(new PortRef("sink", "cold"));
-    assertThat(back.to()).isEqualTo(new PortRef("pump", "out"));
+    Line back =
+        RigEdit.of(RigEdit.of(other).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
+    assertThat(back.from()).isEqualTo(new PortRef(PartId.of("sink"), "cold"));
+    assertThat(back.to()).isEqualTo(new PortRef(PartId.of("pump"), "out"));
     assertThat(back.length()).isCloseTo(half + 0.7, within(1e-9));
     assertThat(back.profile()).hasSize(2);
     assertThat(back.profile().getFirst().along()).isCloseTo(half, within(1e-9));
@@ -142,14 +156,23 @@ class RigEditTest {
 
   @Test
   void aBranchLeavesALineWhereItIsToldTo() {
-    Line line = RigEdit.of(rig).line("pump-out-sink");
+    Line line = RigEdit.of(rig).line(LineId.of("pump-out-sink"));
     Rig sagging =
         RigEdit.of(rig).changeLine(line.id(), l -> l.along(List.of(new ProfilePoint(0.3, 0.4))));
     LineCourse course = LineCourse.of(sagging, RigEdit.of(sagging).line(line.id()));
-    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.3, 0, new Plug(true));
+    Part drain =
+        new Part(
+            PartId.of("low-drain"),
+            "Low drain",
+            PlaceId.of("galley"),
+            0,
+            0,
+            0.3,
+            0,
+            new Plug(true));
     Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4, course.lowest());
-    assertThat(low.part("tee").height()).isEqualTo(0.4);
-    List<Line> at = RigEdit.of(low).linesAt("tee");
+    assertThat(low.part(PartId.of("tee")).height()).isEqualTo(0.4);
+    List<Line> at = RigEdit.of(low).linesAt(PartId.of("tee"));
     assertThat(at.getFirst().length()).isCloseTo(0.3, within(1e-9));
     assertThat(at.getFirst().profile()).isEmpty();
     assertThat(at.getFirst().minorLoss() / line.minorLoss())
@@ -159,29 +182,39 @@ class RigEditTest {
     assertThat(at.getLast().length()).isEqualTo(0.4);
     // The middle of a sagging line is where it passes, not halfway between its ends.
     Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4);
-    assertThat(middle.part("tee").height())
+    assertThat(middle.part(PartId.of("tee")).height())
         .isCloseTo(course.heightAt(line.length() / 2), within(1e-9));
   }
 
   @Test
   void aPartThatOthersNeedIsNotTakenOutAndTheyAreNamed() {
     Rig big = DemoRig.all().getFirst().rig();
-    assertThatThrownBy(() -> RigEdit.of(big).remove("cold"))
+    assertThatThrownBy(() -> RigEdit.of(big).remove(PartId.of("cold")))
         .hasMessageContaining("Cold manifold is needed by")
         .hasMessageContaining("Sink cold");
-    assertThatThrownBy(() -> RigEdit.of(rig).remove("nothing")).hasMessageContaining("no part");
+    assertThatThrownBy(() -> RigEdit.of(rig).remove(PartId.of("nothing")))
+        .hasMessageContaining("no part");
   }
 
   @Test
   void aPartAtTheEndOfALineTakesTheLineWithIt() {
-    Rig changed = RigEdit.of(rig).remove("drain-cap");
-    assertThat(RigEdit.of(changed).freePorts("fresh")).containsExactly("drain");
+    Rig changed = RigEdit.of(rig).remove(PartId.of("drain-cap"));
+    assertThat(RigEdit.of(changed).freePorts(PartId.of("fresh"))).containsExactly("drain");
   }
 
   @Test
   void aBranchIsTeedOffWithItsPartAtTheEnd() {
-    Part drain = new Part("low-drain", "Low drain", "galley", 0, 0, 0.7, 0, new Plug(true));
-    Rig changed = RigEdit.of(rig).teeOff("pump-out-sink", drain, "in", 0.4);
+    Part drain =
+        new Part(
+            PartId.of("low-drain"),
+            "Low drain",
+            PlaceId.of("galley"),
+            0,
+            0,
+            0.7,
+            0,
+            new Plug(true));
+    Rig changed = RigEdit.of(rig).teeOff(LineId.of("pump-out-sink"), drain, "in", 0.4);
     Part tee =
         changed.parts().stream().filter(p -> p.kind() instanceof Tee).findFirst().orElseThrow();
     assertThat(RigEdit.of(changed).linesAt(tee.id())).hasSize(3);
@@ -190,22 +223,27 @@ class RigEditTest {
 
   @Test
   void aPartMovesToAnotherPlaceAndHeight() {
-    Part moved = RigEdit.of(rig).move("pump", "galley", 1.1).part("pump");
-    assertThat(moved.place()).isEqualTo("galley");
+    Part moved =
+        RigEdit.of(rig).move(PartId.of("pump"), PlaceId.of("galley"), 1.1).part(PartId.of("pump"));
+    assertThat(moved.place().value()).isEqualTo("galley");
     assertThat(moved.height()).isEqualTo(1.1);
-    assertThat(moved.x()).isEqualTo(rig.place("galley").x());
-    assertThat(RigEdit.of(rig).move("pump", "bed", 0.7).part("pump").x())
-        .isEqualTo(rig.part("pump").x());
+    assertThat(moved.x()).isEqualTo(rig.place(PlaceId.of("galley")).x());
+    assertThat(
+            RigEdit.of(rig)
+                .move(PartId.of("pump"), PlaceId.of("bed"), 0.7)
+                .part(PartId.of("pump"))
+                .x())
+        .isEqualTo(rig.part(PartId.of("pump")).x());
   }
 
   @Test
   void portsAreJoinedOnceAndAgainAfterTheirLineIsOff() {
     Line extra =
         new Line(
-            "extra",
+            LineId.of("extra"),
             "Extra",
-            new PortRef("pump", "out"),
-            new PortRef("sink", "cold"),
+            new PortRef(PartId.of("pump"), "out"),
+            new PortRef(PartId.of("sink"), "cold"),
             0.012,
             1,
             Line.Material.PEX,
@@ -214,15 +252,16 @@ class RigEditTest {
     assertThatThrownBy(() -> RigEdit.of(rig).connect(extra))
         .isInstanceOf(InvalidRigException.class)
         .hasMessageContaining("already joined");
-    Rig off = RigEdit.of(rig).disconnect("pump-out-sink");
+    Rig off = RigEdit.of(rig).disconnect(LineId.of("pump-out-sink"));
     assertThat(RigEdit.of(off).connect(extra).lines()).contains(extra);
   }
 
   @Test
   void aPlaceInUseStaysAndAnEmptyOneGoes() {
-    assertThatThrownBy(() -> RigEdit.of(rig).removePlace("bed")).hasMessageContaining("Fresh");
-    Rig more = RigEdit.of(rig).place(new Place("roof", "Roof", "ladder", 1, 0, 2.7));
-    assertThat(RigEdit.of(more).removePlace("roof")).isEqualTo(rig);
+    assertThatThrownBy(() -> RigEdit.of(rig).removePlace(PlaceId.of("bed")))
+        .hasMessageContaining("Fresh");
+    Rig more = RigEdit.of(rig).place(new Place(PlaceId.of("roof"), "Roof", "ladder", 1, 0, 2.7));
+    assertThat(RigEdit.of(more).removePlace(PlaceId.of("roof"))).isEqualTo(rig);
   }
 
   @Test
@@ -239,7 +278,7 @@ class RigEditTest {
   void nothingIsChangedInTheRigItStartedFrom() {
     Rig before = ReadyRig.find("one-tank").orElseThrow().rig();
     RigEdit.of(rig).rename("Mine");
-    RigEdit.of(rig).change("fresh", p -> p);
+    RigEdit.of(rig).change(PartId.of("fresh"), p -> p);
     assertThat(rig).isEqualTo(before);
     assertThat(rig.tanks(Contents.GRAY)).hasSize(1);
   }

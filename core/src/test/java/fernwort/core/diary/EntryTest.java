@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
 import java.time.Instant;
@@ -22,10 +24,11 @@ class EntryTest {
 
   private static List<ThrowingCallable> noting(double volume) {
     return List.of(
-        () -> new Entry.Reading("main", volume, "all", false, ""),
-        () -> new Entry.Fill("main", Optional.of(volume), Entry.Bought.UNKNOWN, false, ""),
-        () -> new Entry.Dump("gray", Optional.of(volume), ""),
-        () -> new Entry.Haul("main", volume, 1, Entry.Bought.UNKNOWN, ""));
+        () -> new Entry.Reading(PartId.of("main"), volume, "all", false, ""),
+        () ->
+            new Entry.Fill(PartId.of("main"), Optional.of(volume), Entry.Bought.UNKNOWN, false, ""),
+        () -> new Entry.Dump(PartId.of("gray"), Optional.of(volume), ""),
+        () -> new Entry.Haul(PartId.of("main"), volume, 1, Entry.Bought.UNKNOWN, ""));
   }
 
   @ParameterizedTest
@@ -48,15 +51,15 @@ class EntryTest {
   void eachSaysWhatItIsAndOfWhatPart() {
     Map<Entry.What, String> all =
         Map.of(
-            new Entry.Reading("main", 0.05, "half", false, ""), "Read main",
-            new Entry.Fill("main", Optional.empty(), Entry.Bought.UNKNOWN, false, ""),
+            new Entry.Reading(PartId.of("main"), 0.05, "half", false, ""), "Read main",
+            new Entry.Fill(PartId.of("main"), Optional.empty(), Entry.Bought.UNKNOWN, false, ""),
                 "Filled main",
-            new Entry.Dump("gray", Optional.empty(), ""), "Dumped gray",
-            new Entry.Haul("main", 0.02, 2, Entry.Bought.UNKNOWN, ""), "Hauled main",
+            new Entry.Dump(PartId.of("gray"), Optional.empty(), ""), "Dumped gray",
+            new Entry.Haul(PartId.of("main"), 0.02, 2, Entry.Bought.UNKNOWN, ""), "Hauled main",
             new Entry.People(2, 1, Optional.empty(), ""), "On board ",
             new Entry.Away(NOON, ""), "Away ",
-            new Entry.Sanitize("main", ""), "Sanitized main",
-            new Entry.Upkeep("filter", Optional.empty(), ""), "Upkeep filter",
+            new Entry.Sanitize(PartId.of("main"), ""), "Sanitized main",
+            new Entry.Upkeep(PartId.of("filter"), Optional.empty(), ""), "Upkeep filter",
             new Entry.Note("rain"), "Note ");
     all.forEach(
         (what, said) -> assertThat(what.kind().words() + " " + what.part()).isEqualTo(said));
@@ -66,10 +69,11 @@ class EntryTest {
   @ParameterizedTest
   @ValueSource(strings = {"-0.01", "1000000.01"})
   void whatIsNoPriceOfWaterIsRefused(String price) {
-    assertThatThrownBy(() -> fill("1", 0, 0.1, price, "Weir"))
+    assertThatThrownBy(() -> fill("1", 0, 0.1, price, PlaceId.of("Weir")))
         .hasMessageContaining("The price cannot be right");
-    assertThatCode(() -> fill("1", 0, 0.1, "0", "Weir")).doesNotThrowAnyException();
-    assertThatCode(() -> fill("1", 0, 0.1, "1000000", "Weir")).doesNotThrowAnyException();
+    assertThatCode(() -> fill("1", 0, 0.1, "0", PlaceId.of("Weir"))).doesNotThrowAnyException();
+    assertThatCode(() -> fill("1", 0, 0.1, "1000000", PlaceId.of("Weir")))
+        .doesNotThrowAnyException();
   }
 
   @Test
@@ -80,27 +84,27 @@ class EntryTest {
         .doesNotThrowAnyException();
   }
 
-  private static Entry fill(String id, int hours, double volume, String price, String place) {
+  private static Entry fill(String id, int hours, double volume, String price, PlaceId place) {
     Entry.Bought bought =
-        new Entry.Bought(Optional.of(new BigDecimal(price)), place, Optional.empty());
+        new Entry.Bought(Optional.of(new BigDecimal(price)), place.value(), Optional.empty());
     return new Entry(
         id,
         NOON.plusSeconds(3600L * hours),
-        new Entry.Fill("main", Optional.of(volume), bought, false, ""));
+        new Entry.Fill(PartId.of("main"), Optional.of(volume), bought, false, ""));
   }
 
   @Test
   void whatWasPaidIsSummedByPlaceAndInOrderOfTime() {
     List<Entry> entries =
         List.of(
-            fill("1", 5, 0.1, "4.50", "Weir"),
-            fill("2", 1, 0.05, "2.00", "Ford"),
-            fill("3", 3, 0.1, "1.50", "Weir"),
+            fill("1", 5, 0.1, "4.50", PlaceId.of("Weir")),
+            fill("2", 1, 0.05, "2.00", PlaceId.of("Ford")),
+            fill("3", 3, 0.1, "1.50", PlaceId.of("Weir")),
             new Entry(
                 "4",
                 NOON.plusSeconds(60),
                 new Entry.Haul(
-                    "main",
+                    PartId.of("main"),
                     0.02,
                     1,
                     new Entry.Bought(Optional.of(BigDecimal.ONE), "Ford", Optional.empty()),

@@ -25,7 +25,9 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -52,13 +54,13 @@ class BodiesTest {
   private static Wintering after(Network network, String... turns) {
     State rest = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     List<Turn> steps =
-        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Turn(t[0], t[1])).toList();
+        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Turn(PartId.of(t[0]), t[1])).toList();
     return Procedure.run(network, Filled.of(network, rest), steps);
   }
 
   private static FrostHarm harm(Network network, Wintering now, String id) {
     return FrostRisks.of(network, now, COLD).stream()
-        .filter(r -> r.id().equals(id))
+        .filter(r -> r.id().value().equals(id))
         .map(FrostRisk::harm)
         .findFirst()
         .orElse(FrostHarm.NONE);
@@ -91,8 +93,8 @@ class BodiesTest {
   @Test
   void aHeaterKeepsWhatLiesUnderItsDrain() {
     Network network = Network.of(fall(1.0, new Heater(Heater.Type.STORAGE, true, 0.02)));
-    assertThat(after(network, "top open").wetness().body("body")).isEqualTo(5e-4);
-    double left = after(network, "top open", "body drained").wetness().body("body");
+    assertThat(after(network, "top open").wetness().body(PartId.of("body"))).isEqualTo(5e-4);
+    double left = after(network, "top open", "body drained").wetness().body(PartId.of("body"));
     // Half a litre upright, half as high again as wide: 113 mm high, two centimetres stay.
     assertThat(left).isCloseTo(5e-4 * 20 / 112.7, within(1e-6));
     assertThat(harm(network, after(network), "body")).isEqualTo(FrostHarm.DANGER);
@@ -104,9 +106,10 @@ class BodiesTest {
   void aCoilKeepsAllOfItUntilItIsBlown() {
     Network network = Network.of(fall(1.0, new Heater(Heater.Type.INSTANT, false, 0)));
     Wintering drained = after(network, "top open", "cap off");
-    assertThat(drained.wetness().body("body")).isEqualTo(5e-4);
+    assertThat(drained.wetness().body(PartId.of("body"))).isEqualTo(5e-4);
     assertThat(drained.wetness().lines().values()).allMatch(List::isEmpty);
-    Wintering blown = new Operation.Blown(List.of(), List.of("body")).on(network, drained);
+    Wintering blown =
+        new Operation.Blown(List.of(), List.of(PartId.of("body"))).on(network, drained);
     assertThat(FrostRisks.of(network, blown, COLD)).isEmpty();
   }
 
@@ -116,10 +119,10 @@ class BodiesTest {
     assertThat(harm(network, after(network, "top open", "cap off"), "body"))
         .isEqualTo(FrostHarm.DANGER);
     Wintering dry = after(network, "top open", "cap off", "body on", "body off");
-    assertThat(dry.wetness().body("body")).isCloseTo(1e-4, within(1e-12));
+    assertThat(dry.wetness().body(PartId.of("body"))).isCloseTo(1e-4, within(1e-12));
     assertThat(harm(network, dry, "body")).isEqualTo(FrostHarm.WARNING);
     Wintering undone = after(network, "top open", "cap off", "body undone");
-    assertThat(undone.wetness().bodies().getOrDefault("body", 0.0)).isZero();
+    assertThat(undone.wetness().bodies().getOrDefault(PartId.of("body"), 0.0)).isZero();
     assertThat(FrostRisks.of(network, undone, COLD)).isEmpty();
   }
 
@@ -128,17 +131,22 @@ class BodiesTest {
     DemoRig van = DemoRig.called("marginalia");
     Network network = Network.of(van.rig());
     for (double litres : new double[] {0, 20}) {
-      State state = van.state().withVolume("gray", litres / 1000).withVolume("main", litres / 1000);
+      State state =
+          van.state()
+              .withVolume(PartId.of("gray"), litres / 1000)
+              .withVolume(PartId.of("main"), litres / 1000);
       Wetness wet = Filled.of(network, state).wetness();
-      assertThat(wet.volume(lowestLine(network, "main"))).as("fresh, %.0f L", litres).isPositive();
-      assertThat(wet.volume(lowestLine(network, "gray")) > 0)
+      assertThat(wet.volume(lowestLine(network, PartId.of("main"))))
+          .as("fresh, %.0f L", litres)
+          .isPositive();
+      assertThat(wet.volume(lowestLine(network, PartId.of("gray"))) > 0)
           .as("gray, %.0f L", litres)
           .isEqualTo(litres > 0);
     }
   }
 
   /** Returns the line at the lowest port of a tank. */
-  private static Line lowestLine(Network network, String tank) {
+  private static Line lowestLine(Network network, PartId tank) {
     Part part = network.rig().part(tank);
     return ((Tank) part.kind())
         .tankPorts().stream()
@@ -199,19 +207,20 @@ class BodiesTest {
   @Test
   void aPumpRunsDryOnlyWhereNoTankFeedsIt() {
     Rig rig =
-        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        CaseRigs.vented(
+                CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
             .part("pump", "Pump", 1, 0, 0.9, 0.5, Fittings.pressurePump(10, 2.5))
             .part("tap", "Tap", 2, 0, 1.2, Fittings.fixture(Fixture.Type.TAP, false, 6))
             .line("a", "A", "tank.low > pump.in", 12, 1, Material.PEX, 1)
             .line("b", "B", "pump.out > tap.cold", 12, 1, Material.PEX, 1)
             .build();
     Network network = Network.of(rig);
-    List<Turn> on = List.of(new Turn("pump", Kind.ON));
+    List<Turn> on = List.of(new Turn(PartId.of("pump"), Kind.ON));
     for (double litres : new double[] {60, 0}) {
-      State state = new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
+      State state = new State(rig.atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL);
       Wintering before = Filled.of(network, state);
-      double full = before.wetness().body("pump");
-      assertThat(Procedure.run(network, before, on).wetness().body("pump"))
+      double full = before.wetness().body(PartId.of("pump"));
+      assertThat(Procedure.run(network, before, on).wetness().body(PartId.of("pump")))
           .as("%.0f L", litres)
           .isCloseTo(litres > 0 ? full : full / 5, within(1e-12));
       assertThat(full).isPositive();
@@ -224,29 +233,35 @@ class BodiesTest {
     State shut = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     assertThat(ResidualWater.of(network, shut, Set.of(), false)).isEmpty();
     List<ResidualWater> lines = ResidualWater.of(network, shut, Set.of(), true);
-    assertThat(lines).extracting(ResidualWater::id).contains("upper", "lower", "body");
+    assertThat(lines)
+        .extracting(ResidualWater::id)
+        .contains(LineId.of("upper"), LineId.of("lower"), PartId.of("body"));
     assertThat(lines)
         .isSortedAccordingTo(Comparator.comparingDouble(ResidualWater::volume).reversed())
-        .filteredOn(l -> l.id().equals("body"))
+        .filteredOn(l -> l.id().equals(PartId.of("body")))
         .singleElement()
         .satisfies(l -> assertThat(l.kind()).isEqualTo(ResidualWater.Kind.BODY));
     DemoRig van = DemoRig.called("marginalia");
-    State stands = van.state().withVolume("main", 0.02).withVolume("low", 5e-7);
-    assertThat(ResidualWater.of(Network.of(van.rig()), stands, Set.of("main", "low"), false))
-        .containsExactly(new ResidualWater("main", ResidualWater.Kind.TANK, 0.02));
+    State stands =
+        van.state().withVolume(PartId.of("main"), 0.02).withVolume(PartId.of("low"), 5e-7);
+    assertThat(
+            ResidualWater.of(
+                Network.of(van.rig()), stands, Set.of(PartId.of("main"), PartId.of("low")), false))
+        .containsExactly(new ResidualWater(PartId.of("main"), ResidualWater.Kind.TANK, 0.02));
   }
 
   @Test
   void aBowlIsAnOpeningAndABallHalfWayKeepsNothing() {
     Network bowl = Network.of(fall(1.0, new Strainer()));
     // The bowl off lets the riser above it run out without the cap.
-    assertThat(after(bowl, "top open", "body off").wetness().body("body")).isZero();
+    assertThat(after(bowl, "top open", "body off").wetness().body(PartId.of("body"))).isZero();
     assertThat(after(bowl, "top open", "body off").wetness().of(bowl.rig().lines().getFirst()))
         .isEmpty();
     Network ball = Network.of(fall(1.0, Fittings.twoWay(0)));
-    assertThat(after(ball, "top open", "cap off", "body open").wetness().body("body"))
+    assertThat(after(ball, "top open", "cap off", "body open").wetness().body(PartId.of("body")))
         .isCloseTo(0.15 * 5e-4, within(1e-12));
-    assertThat(after(ball, "top open", "cap off", "body half").wetness().body("body")).isZero();
+    assertThat(after(ball, "top open", "cap off", "body half").wetness().body(PartId.of("body")))
+        .isZero();
   }
 
   @Test
@@ -256,11 +271,11 @@ class BodiesTest {
     assertThat(harm(network, shut, "upper")).isEqualTo(FrostHarm.DANGER);
     List<FrostRisk> told = FrostRisks.withHelp(network, shut, COLD);
     assertThat(told)
-        .filteredOn(r -> r.id().equals("upper"))
+        .filteredOn(r -> r.id().equals(LineId.of("upper")))
         .singleElement()
         .satisfies(r -> {
           assertThat(r.how().toString()).contains("closed end");
-          assertThat(r.help()).contains(new Operation.Put("top", "open"));
+          assertThat(r.help()).contains(new Operation.Put(PartId.of("top"), "open"));
         });
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.fault.FaultFinder.Feeling;
 import fernwort.core.jobs.SmallHouses;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -61,8 +62,9 @@ class BestStrategyTest {
   }
 
   private static State working(Rig rig, long seed) {
-    State state = SmallHouses.state(rig, seed).with("pump", "on").with("tap", "open");
-    return state.with("feed1", "open");
+    State state =
+        SmallHouses.state(rig, seed).with(PartId.of("pump"), "on").with(PartId.of("tap"), "open");
+    return state.with(PartId.of("feed1"), "open");
   }
 
   /** One complaint of a rig, drawn from those by which its faults show. */

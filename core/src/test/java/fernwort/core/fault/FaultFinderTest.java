@@ -13,6 +13,7 @@ import fernwort.core.jobs.SmallHouses;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -213,7 +214,7 @@ class FaultFinderTest {
         List<Played> all = new ArrayList<>();
         for (long seed = 0; seed < DRAWN; seed++) {
           Rig rig = SmallHouses.rig(seed);
-          State state = inUse(rig, SmallHouses.state(rig, seed)).with("pump", "on");
+          State state = inUse(rig, SmallHouses.state(rig, seed)).with(PartId.of("pump"), "on");
           all.addAll(play(rig, state, FAULTS, lies, seed, feeling));
           Rig other = TankHouses.draw(new Random(seed));
           all.addAll(play(other, inUse(other, halfFull(other)), FAULTS, lies, seed, feeling));
@@ -316,7 +317,7 @@ class FaultFinderTest {
     assertThat(seen.size()).isGreaterThan(3);
   }
 
-  private static String tap(DemoRig rig) {
+  private static PartId tap(DemoRig rig) {
     return rig.rig().parts().stream()
         .filter(p -> p.kind().is(Purpose.USE))
         .findFirst()

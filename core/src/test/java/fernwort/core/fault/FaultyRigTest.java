@@ -7,6 +7,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -17,12 +18,12 @@ import org.junit.jupiter.params.provider.CsvSource;
 class FaultyRigTest {
 
   private static final DemoRig TERN = DemoRig.called("tern");
-  private static final State DRAWING = TERN.state().with("sink", "cold");
+  private static final State DRAWING = TERN.state().with(PartId.of("sink"), "cold");
   private static final double SOUND =
       sink(new FaultyRig(TERN.rig(), java.util.Map.of(), java.util.Map.of(), java.util.List.of()));
 
   private static double sink(FaultyRig rig) {
-    return flows(rig).fixture("sink");
+    return flows(rig).fixture(PartId.of("sink"));
   }
 
   private static Flows flows(FaultyRig rig) {
@@ -30,7 +31,8 @@ class FaultyRigTest {
   }
 
   private static FaultyRig with(String on, FaultKind kind, String position) {
-    return FaultyRig.of(TERN.rig(), new Fault(on, kind, Optional.ofNullable(position)))
+    return FaultyRig.of(
+            TERN.rig(), new Fault(TERN.rig().element(on), kind, Optional.ofNullable(position)))
         .orElseThrow();
   }
 
@@ -74,7 +76,9 @@ class FaultyRigTest {
 
   @Test
   void whatAKindCannotHaveIsNotDrawn() {
-    assertThat(FaultyRig.of(TERN.rig(), new Fault("fore", FaultKind.WORN))).isEmpty();
-    assertThat(FaultyRig.of(TERN.rig(), new Fault("d4", FaultKind.DEAD))).isEmpty();
+    assertThat(FaultyRig.of(TERN.rig(), new Fault(TERN.rig().element("fore"), FaultKind.WORN)))
+        .isEmpty();
+    assertThat(FaultyRig.of(TERN.rig(), new Fault(TERN.rig().element("d4"), FaultKind.DEAD)))
+        .isEmpty();
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.fault.Proof.Reading;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,7 +16,7 @@ class ProofTest {
   private static final double SEEN = 1e-3;
 
   private static Observation complaint(Look kind, String value) {
-    return new Observation(kind, "it", value, Map.of(), Optional.empty());
+    return new Observation(kind, PartId.of("it"), value, Map.of(), Optional.empty());
   }
 
   private static boolean isGone(Observation complaint, double now, Reading... readings) {

@@ -7,6 +7,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import java.util.List;
 import java.util.Set;
 import net.jqwik.api.ForAll;
@@ -77,7 +78,7 @@ class FrostLawsTest {
         .isLessThan(tonight.watts());
     assertThat(FreezeForecast.of(network, now, asked.withDoorsOpen()).coldest())
         .isLessThanOrEqualTo(tonight.coldest() + 0.1);
-    String first = tonight.exposures().getFirst().id();
+    ElementId first = tonight.exposures().getFirst().id();
     assertThat(FreezeForecast.of(network, now, asked.draining(Set.of(first))).exposures())
         .extracting(FreezeForecast.Exposure::id)
         .doesNotContain(first);

@@ -14,6 +14,7 @@ import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -50,8 +51,10 @@ class FrostValveTest {
         .build();
   }
 
-  private static Wintering full(String tap) {
-    State rest = new State(PLUMBING.rig().atRest(), Map.of(), Slope.LEVEL).with("top", tap);
+  private static Wintering full(PartId tap) {
+    State rest =
+        new State(PLUMBING.rig().atRest(), Map.of(), Slope.LEVEL)
+            .with(PartId.of("top"), tap.value());
     return Filled.of(PLUMBING, rest);
   }
 
@@ -63,14 +66,14 @@ class FrostValveTest {
 
   @Test
   void itOpensWhenItsPlaceIsAsColdAsItsThermostatSays() {
-    FrostValve valve = night(full("open"), 263.15).getFirst();
+    FrostValve valve = night(full(PartId.of("open")), 263.15).getFirst();
     assertThat(valve.opensBelow()).contains(FIVE);
     assertThat(valve.opens()).isPresent();
     Curve straight = new Curve(List.of(0.0, 10 * HOUR), List.of(283.15, 263.15));
     Place box = PLUMBING.rig().place(valve.valve().place());
     Curve place = straight.sheltered(Shelter.share(PLUMBING.rig(), box), 283.15);
     assertThat(place.at(valve.opens().getAsDouble())).isCloseTo(FIVE, within(0.1));
-    assertThat(night(full("open"), 282.15).getFirst().opens()).isEmpty();
+    assertThat(night(full(PartId.of("open")), 282.15).getFirst().opens()).isEmpty();
   }
 
   @Test
@@ -80,7 +83,7 @@ class FrostValveTest {
     FrostValve valve =
         FrostValve.tonight(
                 PLUMBING,
-                full("open"),
+                full(PartId.of("open")),
                 new FreezeForecast.Asked(curve, 283.15, 0, 283.15, false, 0, Set.of()))
             .getFirst();
     // Two kelvin an hour outside are 0.8 in the box: 5 K lower after 6.25 hours.
@@ -90,7 +93,7 @@ class FrostValveTest {
     assertThat(
             FrostValve.tonight(
                     PLUMBING,
-                    full("open"),
+                    full(PartId.of("open")),
                     new FreezeForecast.Asked(even, FIVE, 0, FIVE, false, 0, Set.of()))
                 .getFirst()
                 .opens())
@@ -110,16 +113,18 @@ class FrostValveTest {
           assertThat(v.opensBelow()).isEmpty();
           assertThat(v.opens()).isEmpty();
         });
-    assertThat(FrostValve.tonight(network, Filled.of(network, rest.with("frost", "open")), asked))
+    assertThat(
+            FrostValve.tonight(
+                network, Filled.of(network, rest.with(PartId.of("frost"), "open")), asked))
         .isEmpty();
   }
 
   @Test
   void whatRunsOutIsWhatHasAirBehindIt() {
     double upper = PLUMBING.rig().lines().getFirst().volume();
-    assertThat(night(full("open"), 263.15).getFirst().loses())
+    assertThat(night(full(PartId.of("open")), 263.15).getFirst().loses())
         .isCloseTo(upper, within(0.6 * upper));
-    assertThat(night(full("shut"), 263.15).getFirst().loses()).isLessThan(0.5 * upper);
+    assertThat(night(full(PartId.of("shut")), 263.15).getFirst().loses()).isLessThan(0.5 * upper);
   }
 
   /** Tern's frost drain stands behind its open fore tank, which breathes through another. */
@@ -128,7 +133,8 @@ class FrostValveTest {
     DemoRig tern = DemoRig.all().getLast();
     Network network = Network.of(tern.rig());
     double lost =
-        FrostValve.loses(network, Filled.of(network, tern.state()), "frost-motor", "open");
-    assertThat(lost).isGreaterThan(0.8 * tern.state().volume("fore"));
+        FrostValve.loses(
+            network, Filled.of(network, tern.state()), PartId.of("frost-motor"), "open");
+    assertThat(lost).isGreaterThan(0.8 * tern.state().volume(PartId.of("fore")));
   }
 }

@@ -13,10 +13,14 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -222,17 +226,20 @@ class HeatSumsTest {
 
   private static Rig inPlaces(Optional<Double> warmth, Optional<Double> heating) {
     Rig plain = rig();
-    Place box = new Place("box", "Box", "reach in", 0, 0, 1, warmth, heating);
-    Place belly = new Place("belly", "Belly", "lie down", 0, 0, 0.3);
+    Place box = new Place(PlaceId.of("box"), "Box", "reach in", 0, 0, 1, warmth, heating);
+    Place belly = new Place(PlaceId.of("belly"), "Belly", "lie down", 0, 0, 0.3);
     List<Part> parts =
         plain.parts().stream()
-            .map(p -> p.id().equals("filter") || p.id().equals("drain") ? moved(p, "belly") : p)
+            .map(p ->
+                p.id().equals(PartId.of("filter")) || p.id().equals(PartId.of("drain"))
+                    ? moved(p, PlaceId.of("belly"))
+                    : p)
             .toList();
     return new Rig(
         plain.name(), plain.note(), plain.vehicle(), List.of(box, belly), parts, plain.lines());
   }
 
-  private static Part moved(Part part, String place) {
+  private static Part moved(Part part, PlaceId place) {
     return new Part(
         part.id(),
         part.label(),
@@ -252,9 +259,9 @@ class HeatSumsTest {
   @Test
   void aPlaceKeepsWhatIsSaidOrGuessed() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
-    Place box = rig.place("box");
-    Place belly = rig.place("belly");
-    Place high = new Place("rack", "Rack", "climb", 0, 0, 2.7);
+    Place box = rig.place(PlaceId.of("box"));
+    Place belly = rig.place(PlaceId.of("belly"));
+    Place high = new Place(PlaceId.of("rack"), "Rack", "climb", 0, 0, 2.7);
     assertThat(Shelter.isOpen(rig, box)).isFalse();
     assertThat(Shelter.isOpen(rig, belly)).isTrue();
     assertThat(Shelter.isOpen(rig, high)).isTrue();
@@ -264,8 +271,8 @@ class HeatSumsTest {
     assertThat(Shelter.share(rig, box, open)).isEqualTo(0.9);
     assertThat(Shelter.share(rig, belly, open)).isZero();
     Rig warm = inPlaces(Optional.of(0.95), Optional.empty());
-    assertThat(Shelter.share(warm, warm.place("box"), open)).isEqualTo(0.95);
-    assertThat(Shelter.share(warm, warm.place("box"))).isEqualTo(0.95);
+    assertThat(Shelter.share(warm, warm.place(PlaceId.of("box")), open)).isEqualTo(0.95);
+    assertThat(Shelter.share(warm, warm.place(PlaceId.of("box")))).isEqualTo(0.95);
   }
 
   @ParameterizedTest
@@ -282,7 +289,7 @@ class HeatSumsTest {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
     Line line =
         new Line(
-            "l",
+            LineId.of("l"),
             "L",
             rig.lines().getFirst().from(),
             rig.lines().getFirst().to(),
@@ -291,12 +298,12 @@ class HeatSumsTest {
             material,
             1,
             rig.lines().getFirst().profile());
-    Cooling still = Shelter.line(rig, line, rig.place("box"), asked(272, 262, 8));
+    Cooling still = Shelter.line(rig, line, rig.place(PlaceId.of("box")), asked(272, 262, 8));
     assertThat(1 / still.conductance())
         .isCloseTo(new PipeWall(0.012, wall, conductivity, 0).resistance(11), within(1e-9));
     // Out in the wind the film is thinner, and foam put round it counts.
     FreezeForecast.Asked foam = asked(272, 262, 8).insulated(0.01);
-    Cooling windy = Shelter.line(rig, line, rig.place("belly"), foam);
+    Cooling windy = Shelter.line(rig, line, rig.place(PlaceId.of("belly")), foam);
     PipeWall wrapped = new PipeWall(0.012, wall, conductivity, 0.01);
     double film = Shelter.across(wrapped.outside(), 8);
     assertThat(film).isGreaterThan(11);
@@ -307,28 +314,30 @@ class HeatSumsTest {
   void aTanksLossIsItsSurfaceTimesItsWall() {
     Rig rig = inPlaces(Optional.empty(), Optional.empty());
     Network network = Network.of(rig);
-    Part tank = rig.part("tank");
+    Part tank = rig.part(PartId.of("tank"));
     double wall = ((Tank) tank.kind()).wall();
-    double capacity = network.room("tank").capacity();
+    double capacity = network.room(PartId.of("tank")).capacity();
     double area = 6 * Math.pow(capacity, 2.0 / 3);
-    assertThat(Shelter.conductance(network, tank, rig.place("box"), asked(272, 262, 9)))
+    assertThat(Shelter.conductance(network, tank, rig.place(PlaceId.of("box")), asked(272, 262, 9)))
         .isCloseTo(area / (1.0 / 8 + wall / 0.4), within(1e-9));
     // 5.7 + 3.8 · 9 W/(m² K) in the wind below the floor.
-    assertThat(Shelter.conductance(network, tank, rig.place("belly"), asked(272, 262, 9)))
+    assertThat(
+            Shelter.conductance(network, tank, rig.place(PlaceId.of("belly")), asked(272, 262, 9)))
         .isCloseTo(area / (1 / 39.9 + wall / 0.4), within(1e-9));
-    Part filter = rig.part("filter");
+    Part filter = rig.part(PartId.of("filter"));
     double body = 6 * Math.pow(filter.volume(), 2.0 / 3);
-    assertThat(Shelter.conductance(network, filter, rig.place("box"), asked(272, 262, 0)))
+    assertThat(
+            Shelter.conductance(network, filter, rig.place(PlaceId.of("box")), asked(272, 262, 0)))
         .isCloseTo(body / (1.0 / 8 + 0.003 / 0.4), within(1e-9));
   }
 
   private static FreezeForecast tonight(Rig rig, FreezeForecast.Asked asked) {
     Network network = Network.of(rig);
-    State state = new State(rig.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
+    State state = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL);
     return FreezeForecast.of(network, Filled.of(network, state), asked);
   }
 
-  private static FreezeForecast.Exposure of(FreezeForecast night, String id) {
+  private static FreezeForecast.Exposure of(FreezeForecast night, ElementId id) {
     return night.exposures().stream().filter(e -> e.id().equals(id)).findFirst().orElseThrow();
   }
 
@@ -338,17 +347,18 @@ class HeatSumsTest {
     FreezeForecast night = tonight(rig, asked(272, 262, 3));
     assertThat(night.exposures())
         .extracting(FreezeForecast.Exposure::id)
-        .containsExactlyInAnyOrder("feed", "up", "tank", "filter");
+        .containsExactlyInAnyOrder(
+            LineId.of("feed"), LineId.of("up"), PartId.of("tank"), PartId.of("filter"));
     List<Double> zeros =
         night.exposures().stream().map(e -> e.zero().orElse(Double.MAX_VALUE)).toList();
     assertThat(zeros).isSorted();
     // A line is as cold as the colder of its ends; what is under the floor starts at 0 °C.
-    assertThat(of(night, "up").place()).isEqualTo("belly");
-    assertThat(of(night, "feed").place()).isEqualTo("belly");
-    assertThat(of(night, "filter").zero()).hasValue(0);
-    assertThat(of(night, "filter").lowest()).isLessThan(ColdWater.ZERO);
-    assertThat(of(night, "tank").lowest()).isGreaterThan(ColdWater.ZERO);
-    assertThat(night.byPlace()).isEqualTo(Map.of("belly", 3L));
+    assertThat(of(night, LineId.of("up")).place().value()).isEqualTo("belly");
+    assertThat(of(night, LineId.of("feed")).place().value()).isEqualTo("belly");
+    assertThat(of(night, PartId.of("filter")).zero()).hasValue(0);
+    assertThat(of(night, PartId.of("filter")).lowest()).isLessThan(ColdWater.ZERO);
+    assertThat(of(night, PartId.of("tank")).lowest()).isGreaterThan(ColdWater.ZERO);
+    assertThat(night.byPlace()).isEqualTo(Map.of(PlaceId.of("belly"), 3L));
     assertThat(night.watts())
         .isCloseTo(
             night.exposures().stream().mapToDouble(FreezeForecast.Exposure::watts).sum(),
@@ -361,8 +371,8 @@ class HeatSumsTest {
     FreezeForecast.Asked asked = asked(268.15, 268.15, 0);
     FreezeForecast night = tonight(rig, asked);
     Line up = rig.lines().get(1);
-    double metre = Shelter.line(rig, up, rig.place("belly"), asked).conductance();
-    FreezeForecast.Exposure line = of(night, "up");
+    double metre = Shelter.line(rig, up, rig.place(PlaceId.of("belly")), asked).conductance();
+    FreezeForecast.Exposure line = of(night, LineId.of("up"));
     // 1.2 m at 2 °C in air of -5 °C; a drip at 11.85 °C gives up what is lost at 0 °C.
     assertThat(line.watts()).isCloseTo(1.2 * metre * 7, within(1e-9));
     assertThat(line.drip()).isCloseTo(1.2 * metre * 5 / (ColdWater.heat(1) * 11.85), within(1e-15));
@@ -384,11 +394,11 @@ class HeatSumsTest {
     Rig cold = inPlaces(Optional.of(0.0), Optional.empty());
     Rig padded = inPlaces(Optional.of(0.0), Optional.of(2000.0));
     FreezeForecast.Asked asked = asked(266, 262, 0);
-    assertThat(of(tonight(cold, asked), "tank").lowest()).isLessThan(ColdWater.ZERO);
-    assertThat(of(tonight(padded, asked), "tank").zero()).isEmpty();
-    assertThat(of(tonight(padded, asked), "filter").zero()).isPresent();
+    assertThat(of(tonight(cold, asked), PartId.of("tank")).lowest()).isLessThan(ColdWater.ZERO);
+    assertThat(of(tonight(padded, asked), PartId.of("tank")).zero()).isEmpty();
+    assertThat(of(tonight(padded, asked), PartId.of("filter")).zero()).isPresent();
     Network network = Network.of(cold);
-    State state = new State(cold.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
+    State state = new State(cold.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL);
     var now = Filled.of(network, state);
     FreezeForecast.Asked steady = asked(268.15, 268.15, 0);
     double watts = tonight(cold, steady).watts();
@@ -412,15 +422,18 @@ class HeatSumsTest {
     FreezeForecast.Asked asked = asked(272, 262, 0);
     assertThat(FreezeForecast.of(network, Filled.of(network, off), asked).exposures())
         .extracting(FreezeForecast.Exposure::id)
-        .containsExactlyInAnyOrder("boiler", "up");
-    assertThat(
-            FreezeForecast.of(network, Filled.of(network, off.with("boiler", "on")), asked)
-                .exposures())
-        .extracting(FreezeForecast.Exposure::id)
-        .containsExactly("up");
+        .containsExactlyInAnyOrder(PartId.of("boiler"), LineId.of("up"));
     assertThat(
             FreezeForecast.of(
-                    network, Filled.of(network, off), asked.draining(Set.of("boiler", "up")))
+                    network, Filled.of(network, off.with(PartId.of("boiler"), "on")), asked)
+                .exposures())
+        .extracting(FreezeForecast.Exposure::id)
+        .containsExactly(LineId.of("up"));
+    assertThat(
+            FreezeForecast.of(
+                    network,
+                    Filled.of(network, off),
+                    asked.draining(Set.of(PartId.of("boiler"), LineId.of("up"))))
                 .exposures())
         .isEmpty();
   }

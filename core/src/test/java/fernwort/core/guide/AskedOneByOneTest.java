@@ -15,6 +15,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.rig.Vehicle;
@@ -64,9 +65,9 @@ class AskedOneByOneTest {
                     tap(Use.BASIN, RigAnswers.Water.COLD_AND_HOT),
                     tap(Use.OUTSIDE, RigAnswers.Water.COLD_AND_HOT)))
             .rig();
-    assertThat(rig.part("sink").kind().ports()).doesNotContain("hot");
-    assertThat(rig.part("basin").kind().ports()).contains("hot");
-    assertThat(rig.part("outside-shower").kind().ports()).contains("hot");
+    assertThat(rig.part(PartId.of("sink")).kind().ports()).doesNotContain("hot");
+    assertThat(rig.part(PartId.of("basin")).kind().ports()).contains("hot");
+    assertThat(rig.part(PartId.of("outside-shower")).kind().ports()).contains("hot");
   }
 
   @Test
@@ -75,27 +76,34 @@ class AskedOneByOneTest {
     PumpAnswers.Heat heat =
         new PumpAnswers.Heat(new Spot(3, 0), 0.9, PumpAnswers.HeaterDrain.VALVE, true);
     Guided made = Guided.of(warm(Optional.of(heat), sink));
-    Part heater = made.rig().part("heater");
-    assertThat(heater.place()).isEqualTo("mid-front-left");
+    Part heater = made.rig().part(PartId.of("heater"));
+    assertThat(heater.place().value()).isEqualTo("mid-front-left");
     assertThat(heater.height()).isEqualTo(0.9);
     assertThat(made.running())
-        .containsEntry("heater-in", "open")
-        .containsEntry("heater-bypass", "shut");
+        .containsEntry(PartId.of("heater-in"), "open")
+        .containsEntry(PartId.of("heater-bypass"), "shut");
     assertThat(made.guesses()).noneMatch(g -> g.about() == Guess.About.HEATER);
     // Past the heater with its valves closed, hot water comes cold; with the drain open it runs
     // out.
     Hydraulics hydraulics = Hydraulics.of(Network.of(made.rig()));
     State running = GuidedTest.holding(made.rig(), 0.5);
-    for (Map.Entry<String, String> handle : made.running().entrySet()) {
+    for (Map.Entry<PartId, String> handle : made.running().entrySet()) {
       running = running.with(handle.getKey(), handle.getValue());
     }
-    running = running.with("sink", "hot");
-    assertThat(hydraulics.solve(running).fixture("sink")).isPositive();
-    State past = running.with("heater-in", "shut").with("heater-out", "shut");
-    assertThat(hydraulics.solve(past).fixture("sink")).isZero();
-    assertThat(hydraulics.solve(past.with("heater-bypass", "open")).fixture("sink")).isPositive();
+    running = running.with(PartId.of("sink"), "hot");
+    assertThat(hydraulics.solve(running).fixture(PartId.of("sink"))).isPositive();
+    State past = running.with(PartId.of("heater-in"), "shut").with(PartId.of("heater-out"), "shut");
+    assertThat(hydraulics.solve(past).fixture(PartId.of("sink"))).isZero();
     assertThat(
-            hydraulics.solve(running.with("heater-drain", "open")).ends().get("heater-drain-tail"))
+            hydraulics
+                .solve(past.with(PartId.of("heater-bypass"), "open"))
+                .fixture(PartId.of("sink")))
+        .isPositive();
+    assertThat(
+            hydraulics
+                .solve(running.with(PartId.of("heater-drain"), "open"))
+                .ends()
+                .get(PartId.of("heater-drain-tail")))
         .isPositive();
   }
 
@@ -139,7 +147,8 @@ class AskedOneByOneTest {
     Part tank = rig.tanks().findFirst().orElseThrow();
     assertThat(tank.height() >= rig.vehicle().floor())
         .isEqualTo(stands == TankAnswers.Stands.INSIDE);
-    assertThat(tank.place().endsWith("-under")).isEqualTo(stands == TankAnswers.Stands.UNDERNEATH);
+    assertThat(tank.place().value().endsWith("-under"))
+        .isEqualTo(stands == TankAnswers.Stands.UNDERNEATH);
   }
 
   @Test

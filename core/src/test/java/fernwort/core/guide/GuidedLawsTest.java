@@ -33,6 +33,7 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigLimits;
@@ -82,8 +83,8 @@ class GuidedLawsTest {
     RigEdit edit = RigEdit.of(rig);
     boolean supplied =
         answers.tanks(Contents.FRESH).stream().anyMatch(t -> TankTies.isDrawnFrom(answers, t))
-            || rig.partsById().containsKey("pump")
-            || rig.partsById().containsKey("house-tee");
+            || rig.partsById().containsKey(PartId.of("pump"))
+            || rig.partsById().containsKey(PartId.of("house-tee"));
     for (Part part : rig.parts()) {
       boolean dryTap = part.kind() instanceof Fixture && !supplied;
       assertThat(edit.freePorts(part.id()))
@@ -158,15 +159,15 @@ class GuidedLawsTest {
       @ForAll @LongRange(min = 0, max = 1_000_000) long seed) {
     Guided guided = Guided.of(pumped(AnyAnswers.of(seed)));
     Rig rig = guided.rig();
-    if (!rig.partsById().containsKey("pump")) {
+    if (!rig.partsById().containsKey(PartId.of("pump"))) {
       return;
     }
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks(Contents.FRESH)
         .forEach(t -> volumes.put(t.id(), 0.9 * network.room(t.id()).capacity()));
     Setting set = rig.atRest();
-    for (Map.Entry<String, String> handle : guided.running().entrySet()) {
+    for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : rig.parts()) {
@@ -188,7 +189,7 @@ class GuidedLawsTest {
     Network network = Network.of(guided.rig());
     Random random = new Random(seed);
     Setting set = guided.rig().atRest();
-    for (Map.Entry<String, String> handle : guided.running().entrySet()) {
+    for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : guided.rig().parts()) {
@@ -196,7 +197,7 @@ class GuidedLawsTest {
         set = set.with(part.id(), tap.cold().id());
       }
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network
         .tanks()
         .forEach(t -> volumes.put(t.id(), random.nextDouble() * network.room(t.id()).capacity()));
@@ -218,16 +219,16 @@ class GuidedLawsTest {
         continue;
       }
       boolean linked = tank.passages().by() == Passages.By.LINK;
-      String from = guided.tanks().getOrDefault(source.orElseThrow().id(), "");
-      String to = guided.tanks().getOrDefault(tank.id(), "");
-      Map<String, Double> volumes =
+      PartId from = guided.tanks().getOrDefault(source.orElseThrow().id(), PartId.NONE);
+      PartId to = guided.tanks().getOrDefault(tank.id(), PartId.NONE);
+      Map<PartId, Double> volumes =
           Map.of(from, 0.9 * network.room(from).capacity(), to, 0.2 * network.room(to).capacity());
       Setting set = rig.atRest();
       if (linked) {
-        for (Map.Entry<String, String> handle : guided.running().entrySet()) {
+        for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
           set = set.with(handle.getKey(), handle.getValue());
         }
-        set = set.with("pump", "off");
+        set = set.with(PartId.of("pump"), "off");
       } else {
         set =
             set.with(id(rig, "Valve for " + tank.label()), "open")
@@ -296,7 +297,7 @@ class GuidedLawsTest {
     Rig rig = guided.rig();
     double half = rig.vehicle().width() / 2;
     for (TankAnswers tank : answers.tanks()) {
-      Part part = rig.part(guided.tanks().getOrDefault(tank.id(), ""));
+      Part part = rig.part(guided.tanks().getOrDefault(tank.id(), PartId.NONE));
       Tank kind = (Tank) part.kind();
       double wall = tank.inside() ? 0 : kind.wall();
       assertThat(part.height() - wall).isCloseTo(tank.bottom(), within(1e-9));
@@ -381,7 +382,7 @@ class GuidedLawsTest {
         : List.of(next);
   }
 
-  private static String id(Rig rig, String label) {
+  private static PartId id(Rig rig, String label) {
     return rig.parts().stream().filter(p -> p.label().equals(label)).findFirst().orElseThrow().id();
   }
 }

@@ -33,6 +33,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -120,12 +121,14 @@ class GuidedTest {
     Plans plans = Plans.of(network);
     Jobs jobs = Jobs.of(network);
     State empty = new State(guided.rig().atRest(), Map.of(), Slope.LEVEL);
-    State full = empty.withVolume("fresh", 0.08);
+    State full = empty.withVolume(PartId.of("fresh"), 0.08);
     assertThat(trouble(plans, jobs, "fill-fresh-hose-inlet", empty)).isNull();
     assertThat(trouble(plans, jobs, "pour-fresh-fresh-neck", empty)).isNull();
     assertThat(trouble(plans, jobs, "run-fresh", full)).isNull();
     assertThat(trouble(plans, jobs, "shed-fresh-fresh-drain-cap", full)).isNull();
-    assertThat(trouble(plans, jobs, "empty-gray-gray-outlet", full.withVolume("gray", 0.03)))
+    assertThat(
+            trouble(
+                plans, jobs, "empty-gray-gray-outlet", full.withVolume(PartId.of("gray"), 0.03)))
         .isNull();
     assertThat(jobs.cannot())
         .extracting(Jobs.Cannot::what)
@@ -316,7 +319,7 @@ class GuidedTest {
   @Test
   void litresAloneAreEnoughAndWhatIsGuessedIsSaid() {
     Guided guided = Guided.of(plainVan());
-    TankRoom room = Network.of(guided.rig()).room("fresh");
+    TankRoom room = Network.of(guided.rig()).room(PartId.of("fresh"));
     assertThat(room.capacity()).isCloseTo(0.095, within(1e-4));
     assertThat(guided.guesses())
         .extracting(g -> g.what().toString())
@@ -396,8 +399,8 @@ class GuidedTest {
   void aTrapThatIsSharedHangsBelowTheLowestThatSharesIt() {
     Rig rig = Guided.of(bus()).rig();
     // The shower's tray lies on the floor, whatever its head is hung up at.
-    assertThat(rig.part("basin-trap").height()).isEqualTo(rig.vehicle().floor() + 0.07);
-    assertThat(rig.part("sink-trap").height()).isEqualTo(1.9 - 0.45);
+    assertThat(rig.part(PartId.of("basin-trap")).height()).isEqualTo(rig.vehicle().floor() + 0.07);
+    assertThat(rig.part(PartId.of("sink-trap")).height()).isEqualTo(1.9 - 0.45);
   }
 
   @Test
@@ -432,8 +435,8 @@ class GuidedTest {
   void aVentEndsWhereItIsSaidToAndRisesBeforeThat() {
     TankAnswers low = plainVan().tanks().getFirst().vented(0.9, true);
     Rig rig = Guided.of(plainVan().with(List.of(low))).rig();
-    assertThat(rig.part("fresh-vent").height()).isEqualTo(0.9);
-    double top = rig.part("fresh").at("vent").z();
+    assertThat(rig.part(PartId.of("fresh-vent")).height()).isEqualTo(0.9);
+    double top = rig.part(PartId.of("fresh")).at("vent").z();
     assertThat(rig.lines().getFirst().profile())
         .singleElement()
         .satisfies(p -> assertThat(p.height()).isCloseTo(top + 0.25, within(1e-9)));
@@ -448,7 +451,7 @@ class GuidedTest {
             tank("Left", Contents.FRESH, 30).filledFrom(Optional.of("Near")),
             tank("Right", Contents.FRESH, 30).filledFrom(Optional.of("Near")));
     Rig rig = Guided.of(trailer().with(tanks)).rig();
-    Tank giving = (Tank) rig.part("near").kind();
+    Tank giving = (Tank) rig.part(PartId.of("near")).kind();
     double lengthwise = TankResize.length(giving);
     assertThat(giving.port("to-Left").at().x())
         .isCloseTo(0.06 + (lengthwise - 0.12) / 3, within(1e-9));
@@ -526,7 +529,7 @@ class GuidedTest {
   @Test
   void theValveJoinsWhatWasSaidOfEachOfItsPositions() {
     Rig rig = Guided.of(plainVan()).rig();
-    ThreeWayValve valve = (ThreeWayValve) rig.part("tank-valve").kind();
+    ThreeWayValve valve = (ThreeWayValve) rig.part(PartId.of("tank-valve")).kind();
     assertThat(valve.stop("left").joins()).containsExactly(List.of("a", "b"));
     assertThat(valve.stop("up").joins()).isEmpty();
     assertThat(valve.stop("right").joins()).containsExactly(List.of("a", "c"));

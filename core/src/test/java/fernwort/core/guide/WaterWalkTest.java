@@ -6,6 +6,7 @@ import fernwort.core.demo.ReadyAnswers;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import org.assertj.core.api.Assertions;
@@ -20,14 +21,14 @@ class WaterWalkTest {
     return Guided.of(ReadyAnswers.of(layout, "W").orElseThrow());
   }
 
-  private static WaterWalk walk(String layout, String part) {
+  private static WaterWalk walk(String layout, PartId part) {
     Guided made = made(layout);
     return WaterWalk.of(Network.of(made.rig()), made.running(), part);
   }
 
   @Test
   void aTapTellsWhereItsWaterComesFromAndGoesTo() {
-    WaterWalk sink = walk("one-tank", "sink");
+    WaterWalk sink = walk("one-tank", PartId.of("sink"));
     assertThat(sink.stands())
         .containsExactly(
             new WaterWalk.Stands("closed", List.of()),
@@ -47,14 +48,14 @@ class WaterWalkTest {
     "main-and-low, low-fresh-drain-cap, cap off, Low fresh > Low fresh drain cap",
   })
   void aHandleTellsWhatItDoesInEachPosition(
-      String layout, String part, String position, String way) {
+      String layout, PartId part, String position, String way) {
     assertThat(walk(layout, part).stands())
         .contains(new WaterWalk.Stands(position, List.of(List.of(way.split(" > ")))));
   }
 
   @Test
   void aVentTellsWhatItIsJoinedTo() {
-    WaterWalk vent = walk("one-tank", "fresh-vent");
+    WaterWalk vent = walk("one-tank", PartId.of("fresh-vent"));
     assertThat(vent.stands()).allMatch(s -> s.ways().isEmpty());
     assertThat(vent.beside()).containsExactly("Fresh");
     assertThat(vent.lines()).hasSize(1);
@@ -96,16 +97,16 @@ class WaterWalkTest {
     "pump, PUMP", "pump-for-fresh, FILL", "valve-for-fresh, FILL", "strainer, SUCTION",
     "fresh-vent, VENTS", "fresh-neck, FILL", "sink-trap, WASTE", "gray-dump, WASTE",
   })
-  void thePageThatAsksForAPartIsKnown(String part, QuestionPage page) {
+  void thePageThatAsksForAPartIsKnown(PartId part, QuestionPage page) {
     assertThat(made("main-and-low").pages()).containsEntry(part, page);
     assertThat(made("shore-and-bucket").pages())
-        .containsEntry("cold-drain-cap", QuestionPage.LOWS)
-        .containsEntry("inlet-diverter", QuestionPage.FILL);
+        .containsEntry(PartId.of("cold-drain-cap"), QuestionPage.LOWS)
+        .containsEntry(PartId.of("inlet-diverter"), QuestionPage.FILL);
   }
 
   @Test
   void aPartThatIsNotThereIsRefused() {
-    Assertions.assertThatThrownBy(() -> walk("one-tank", "bidet"))
+    Assertions.assertThatThrownBy(() -> walk("one-tank", PartId.of("bidet")))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("bidet");
   }

@@ -13,6 +13,7 @@ import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -75,10 +76,10 @@ class EachWarningTest {
           .build();
 
   private static final State REST =
-      new State(SMALL.atRest(), Map.of("tank", 0.040), Slope.LEVEL)
-          .with("vent-valve", "open")
-          .with("over-valve", "open")
-          .with("in-valve", "shut");
+      new State(SMALL.atRest(), Map.of(PartId.of("tank"), 0.040), Slope.LEVEL)
+          .with(PartId.of("vent-valve"), "open")
+          .with(PartId.of("over-valve"), "open")
+          .with(PartId.of("in-valve"), "shut");
 
   /** A warning, what raises it, and what is like it and does not. */
   private record Case(Code code, Rig rig, State raised, State calm) {
@@ -104,8 +105,8 @@ class EachWarningTest {
       String[] two = word.split("[ =]");
       state =
           word.contains("=")
-              ? state.withVolume(two[0], Double.parseDouble(two[1]) / 1000)
-              : state.with(two[0], two[1]);
+              ? state.withVolume(PartId.of(two[0]), Double.parseDouble(two[1]) / 1000)
+              : state.with(PartId.of(two[0]), two[1]);
     }
     return state;
   }
@@ -167,9 +168,14 @@ class EachWarningTest {
             .line("c", "C", "high.vent > high-air.in", 19, 0.3, Material.PVC_HOSE, 1)
             .line("d", "D", "low.vent > low-air.in", 19, 0.3, Material.PVC_HOSE, 1)
             .build();
-    State state = new State(rig.atRest(), Map.of("high", 0.1, "low", 0.09), Slope.LEVEL);
+    State state =
+        new State(
+            rig.atRest(), Map.of(PartId.of("high"), 0.1, PartId.of("low"), 0.09), Slope.LEVEL);
     return new Case(
-        Code.RUNS_OVER_SOON, rig, state.with("link", "open"), state.with("link", "shut"));
+        Code.RUNS_OVER_SOON,
+        rig,
+        state.with(PartId.of("link"), "open"),
+        state.with(PartId.of("link"), "shut"));
   }
 
   /** A fast hose into a tank whose vent is four millimetres wide, and into one with a wide vent. */
@@ -187,29 +193,35 @@ class EachWarningTest {
             .line("o2", "O2", "over-valve.b > over.in", 25, 0.6, Material.PVC_HOSE, 1)
             .build();
     State filling =
-        new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL).with("inlet", "mains");
+        new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
+            .with(PartId.of("inlet"), "mains");
     return new Case(
         Code.VENT_NARROW,
         rig,
-        filling.with("over-valve", "shut"),
-        filling.with("over-valve", "open"));
+        filling.with(PartId.of("over-valve"), "shut"),
+        filling.with(PartId.of("over-valve"), "open"));
   }
 
   /** A pump with a way from its outlet back to its inlet, through a valve. */
   private static Case stirring() {
     Rig rig = Watched.stirring();
     State on =
-        new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
-            .with("pump", "on")
-            .with("tap", "open");
-    return new Case(Code.PUMP_STIRS, rig, on.with("bypass", "open"), on.with("bypass", "shut"));
+        new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("tap"), "open");
+    return new Case(
+        Code.PUMP_STIRS,
+        rig,
+        on.with(PartId.of("bypass"), "open"),
+        on.with(PartId.of("bypass"), "shut"));
   }
 
   /** A check valve that lets water to the mains but not from them; shut off, it is the same. */
   private static Case reversed() {
     Rig wrong = checked("check.out", "check.in");
-    State state = new State(wrong.atRest(), Map.of("tank", 0.04), Slope.LEVEL);
-    return new Case(Code.CHECK_VALVE_REVERSED, wrong, state.with("inlet", "mains"), state);
+    State state = new State(wrong.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL);
+    return new Case(
+        Code.CHECK_VALVE_REVERSED, wrong, state.with(PartId.of("inlet"), "mains"), state);
   }
 
   private static Rig checked(String towardsInlet, String towardsTank) {

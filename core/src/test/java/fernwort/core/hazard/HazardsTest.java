@@ -13,7 +13,10 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -32,13 +35,13 @@ class HazardsTest {
   private static List<Warning> turned(String id, String... turns) {
     State state = DemoRig.called(id).state();
     for (int i = 0; i < turns.length; i += 2) {
-      state = state.with(turns[i], turns[i + 1]);
+      state = state.with(PartId.of(turns[i]), turns[i + 1]);
     }
     return warnings(DemoRig.called(id).rig(), state);
   }
 
   private static void assertWarned(
-      List<Warning> warnings, Warning.Code code, Severity severity, String part) {
+      List<Warning> warnings, Warning.Code code, Severity severity, PartId part) {
     assertThat(warnings)
         .anySatisfy(w -> {
           assertThat(w.code()).isEqualTo(code);
@@ -61,7 +64,7 @@ class HazardsTest {
         rig.lines().stream().map(line).toList());
   }
 
-  private static Part with(Part part, String id, Kind kind) {
+  private static Part with(Part part, PartId id, Kind kind) {
     return part.id().equals(id)
         ? new Part(
             id, part.label(), part.place(), part.x(), part.y(), part.height(), part.volume(), kind)
@@ -73,7 +76,7 @@ class HazardsTest {
     List<Warning> shut =
         turned(
             "marginalia", "inlet", "mains", "fill-selector", "low", "low-overflow-valve", "shut");
-    assertWarned(shut, Warning.Code.NO_AIR_OUT, Severity.DANGER, "low");
+    assertWarned(shut, Warning.Code.NO_AIR_OUT, Severity.DANGER, PartId.of("low"));
     assertNotWarned(
         turned("marginalia", "inlet", "mains", "fill-selector", "low"), Warning.Code.NO_AIR_OUT);
   }
@@ -81,7 +84,7 @@ class HazardsTest {
   @Test
   void pumpingWithTheOverflowValveShutSucksTheTankIn() {
     List<Warning> shut = turned("marginalia", "tank-selector", "low", "low-overflow-valve", "shut");
-    assertWarned(shut, Warning.Code.NO_AIR_IN, Severity.DANGER, "low");
+    assertWarned(shut, Warning.Code.NO_AIR_IN, Severity.DANGER, PartId.of("low"));
     assertNotWarned(turned("marginalia", "tank-selector", "low"), Warning.Code.NO_AIR_IN);
   }
 
@@ -91,20 +94,24 @@ class HazardsTest {
         turned("marginalia", "tank-selector", "shut"),
         Warning.Code.PUMP_DRY,
         Severity.DANGER,
-        "pump");
+        PartId.of("pump"));
     DemoRig rig = DemoRig.called("marginalia");
     assertWarned(
-        warnings(rig.rig(), rig.state().withVolume("main", 0.001)),
+        warnings(rig.rig(), rig.state().withVolume(PartId.of("main"), 0.001)),
         Warning.Code.PUMP_DRY,
         Severity.DANGER,
-        "pump");
+        PartId.of("pump"));
   }
 
   @Test
   void thePumpSucksAirThroughAnEmptyTankBesideAFullOne() {
     DemoRig rig = DemoRig.called("tern");
-    State state = rig.state().with("aft-motor", "open").withVolume("aft", 0);
-    assertWarned(warnings(rig.rig(), state), Warning.Code.PUMP_SUCKS_AIR, Severity.WARNING, "aft");
+    State state = rig.state().with(PartId.of("aft-motor"), "open").withVolume(PartId.of("aft"), 0);
+    assertWarned(
+        warnings(rig.rig(), state),
+        Warning.Code.PUMP_SUCKS_AIR,
+        Severity.WARNING,
+        PartId.of("aft"));
   }
 
   @Test
@@ -114,53 +121,62 @@ class HazardsTest {
             DemoRig.called("tern").rig(),
             part -> part,
             line ->
-                line.id().equals("d9")
+                line.id().equals(LineId.of("d9"))
                     ? new Line(
-                        "d9",
+                        LineId.of("d9"),
                         "Loop",
-                        new PortRef("delivery", "c"),
-                        new PortRef("sump", "b"),
+                        new PortRef(PartId.of("delivery"), "c"),
+                        new PortRef(PartId.of("sump"), "b"),
                         0.012,
                         1,
                         Line.Material.PEX,
                         0,
                         List.of())
-                    : line.id().equals("f16")
+                    : line.id().equals(LineId.of("f16"))
                         ? new Line(
-                            "f16",
+                            LineId.of("f16"),
                             "Tail",
-                            new PortRef("fill-tee", "b"),
-                            new PortRef("sump-tail", "in"),
+                            new PortRef(PartId.of("fill-tee"), "b"),
+                            new PortRef(PartId.of("sump-tail"), "in"),
                             0.012,
                             1,
                             Line.Material.PEX,
                             0,
                             List.of())
                         : line);
-    State state = DemoRig.called("tern").state().with("delivery", "tanks").with("sump", "open");
-    assertWarned(warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, "pump");
+    State state =
+        DemoRig.called("tern")
+            .state()
+            .with(PartId.of("delivery"), "tanks")
+            .with(PartId.of("sump"), "open");
+    assertWarned(
+        warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, PartId.of("pump"));
   }
 
   @Test
   void theMainsPushIntoATankNobodyWatchesWhileTheTapsRun() {
     List<Warning> both =
         turned("marginalia", "inlet", "mains", "mains-valve", "open", "fill-selector", "main");
-    assertWarned(both, Warning.Code.FILLING_UNWATCHED, Severity.WARNING, "main");
+    assertWarned(both, Warning.Code.FILLING_UNWATCHED, Severity.WARNING, PartId.of("main"));
     assertWarned(
         turned("marginalia", "inlet", "mains", "fill-selector", "main", "sink", "shut"),
         Warning.Code.FILLING,
         Severity.NOTE,
-        "main");
+        PartId.of("main"));
   }
 
   @Test
   void withoutACheckValveTankWaterCanReachTheMains() {
     Rig rig = DemoRig.called("marginalia").rig();
-    Rig bare = changed(rig, p -> with(p, "inlet-check", new Strainer()), l -> l);
-    Rig unguarded = changed(bare, p -> with(p, "regulator", new Strainer()), l -> l);
+    Rig bare = changed(rig, p -> with(p, PartId.of("inlet-check"), new Strainer()), l -> l);
+    Rig unguarded = changed(bare, p -> with(p, PartId.of("regulator"), new Strainer()), l -> l);
     State filling =
-        DemoRig.called("marginalia").state().with("inlet", "mains").with("fill-selector", "main");
-    assertWarned(warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, "inlet");
+        DemoRig.called("marginalia")
+            .state()
+            .with(PartId.of("inlet"), "mains")
+            .with(PartId.of("fill-selector"), "main");
+    assertWarned(
+        warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, PartId.of("inlet"));
     assertNotWarned(warnings(rig, filling), Warning.Code.BACKFLOW);
   }
 
@@ -170,32 +186,36 @@ class HazardsTest {
         turned("marginalia", "low-drain", "off"),
         Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
-        "low-drain");
+        PartId.of("low-drain"));
     assertWarned(
         turned("marginalia", "cold-drain", "off"),
         Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
-        "cold-drain");
+        PartId.of("cold-drain"));
   }
 
   @Test
   void aFullGrayTankIsADangerWhileWaterRunsIntoIt() {
     DemoRig rig = DemoRig.called("marginalia");
-    State full = rig.state().withVolume("gray", 0.105);
-    assertWarned(warnings(rig.rig(), full), Warning.Code.GRAY_FULL, Severity.DANGER, "gray");
+    State full = rig.state().withVolume(PartId.of("gray"), 0.105);
     assertWarned(
-        warnings(rig.rig(), full.with("sink", "shut").with("pump", "off")),
+        warnings(rig.rig(), full), Warning.Code.GRAY_FULL, Severity.DANGER, PartId.of("gray"));
+    assertWarned(
+        warnings(rig.rig(), full.with(PartId.of("sink"), "shut").with(PartId.of("pump"), "off")),
         Warning.Code.GRAY_FULL,
         Severity.WARNING,
-        "gray");
+        PartId.of("gray"));
   }
 
   @Test
   void grayIsFullBeforeTheFreshThatFollowsIsUsed() {
-    assertWarned(turned("marginalia"), Warning.Code.GRAY_NEARLY_FULL, Severity.NOTE, "gray");
+    assertWarned(
+        turned("marginalia"), Warning.Code.GRAY_NEARLY_FULL, Severity.NOTE, PartId.of("gray"));
     DemoRig rig = DemoRig.called("marginalia");
     assertNotWarned(
-        warnings(rig.rig(), rig.state().withVolume("gray", 0).withVolume("low", 0)),
+        warnings(
+            rig.rig(),
+            rig.state().withVolume(PartId.of("gray"), 0).withVolume(PartId.of("low"), 0)),
         Warning.Code.GRAY_NEARLY_FULL);
   }
 
@@ -203,7 +223,7 @@ class HazardsTest {
   void outsideWaterReachesTheTanksButThePurifierGuardsTheDrinkingTap() {
     List<Warning> drawing =
         turned("tern", "bucket", "outside", "suction", "bucket", "delivery", "tanks");
-    assertWarned(drawing, Warning.Code.UNSAFE_WATER, Severity.DANGER, "fore");
+    assertWarned(drawing, Warning.Code.UNSAFE_WATER, Severity.DANGER, PartId.of("fore"));
     List<Warning> toHouse =
         turned("tern", "bucket", "outside", "suction", "bucket", "drink", "open");
     assertNotWarned(toHouse, Warning.Code.UNSAFE_WATER);
@@ -215,7 +235,7 @@ class HazardsTest {
         turned("marginalia", "heater-in", "shut"),
         Warning.Code.HEATER_DRY,
         Severity.DANGER,
-        "heater");
+        PartId.of("heater"));
     assertNotWarned(turned("marginalia"), Warning.Code.HEATER_DRY);
   }
 
@@ -226,7 +246,7 @@ class HazardsTest {
             DemoRig.called("marginalia").rig(),
             p -> p,
             line ->
-                switch (line.id()) {
+                switch (line.id().value()) {
                   case "s2" -> joined(line, "regulator.out", "inlet-check.out");
                   case "s3" -> joined(line, "inlet-check.in", "inlet-tee.a");
                   default -> line;
@@ -235,7 +255,7 @@ class HazardsTest {
         warnings(turnedRound, DemoRig.called("marginalia").state()),
         Warning.Code.CHECK_VALVE_REVERSED,
         Severity.WARNING,
-        "inlet-check");
+        PartId.of("inlet-check"));
     for (DemoRig demo : DemoRig.all()) {
       assertNotWarned(warnings(demo.rig(), demo.state()), Warning.Code.CHECK_VALVE_REVERSED);
     }
@@ -247,8 +267,8 @@ class HazardsTest {
     return new Line(
         line.id(),
         line.label(),
-        new PortRef(a[0], a[1]),
-        new PortRef(b[0], b[1]),
+        new PortRef(PartId.of(a[0]), a[1]),
+        new PortRef(PartId.of(b[0]), b[1]),
         line.bore(),
         line.length(),
         line.material(),
@@ -258,10 +278,12 @@ class HazardsTest {
 
   @Test
   void aMotorValveThatFallsOpenWithoutPowerIsNamedWithWhereTheWaterGoes() {
-    assertWarned(turned("tern"), Warning.Code.POWER_LOSS, Severity.WARNING, "frost-motor");
+    assertWarned(
+        turned("tern"), Warning.Code.POWER_LOSS, Severity.WARNING, PartId.of("frost-motor"));
     DemoRig rig = DemoRig.called("tern");
     assertNotWarned(
-        warnings(rig.rig(), rig.state().with("fore-motor", "shut")), Warning.Code.POWER_LOSS);
+        warnings(rig.rig(), rig.state().with(PartId.of("fore-motor"), "shut")),
+        Warning.Code.POWER_LOSS);
   }
 
   @Test
@@ -278,24 +300,28 @@ class HazardsTest {
   @ParameterizedTest
   @EnumSource(Pump.Type.class)
   void outsideWaterPumpedIntoAFreshTankIsNamedWhateverPumpDrawsIt(Pump.Type works) {
-    Rig closed = RigEdit.of(ReadyRig.find("one-tank").orElseThrow().rig()).remove("filler");
+    Rig closed =
+        RigEdit.of(ReadyRig.find("one-tank").orElseThrow().rig()).remove(PartId.of("filler"));
     Part pump =
         new Part(
-            "draw-pump",
+            PartId.of("draw-pump"),
             "Draw pump",
-            "bed",
+            PlaceId.of("bed"),
             0,
             0,
             0.8,
             0,
             new Pump(Pump.Duty.TRANSFER, works, 2.8e5, 1e-3, 0, 2.8e5, 6));
-    Part stream = new Part("stream", "Stream", "bed", 0, 0, 0.8, 0, new HoseInlet(0, 0.2));
-    Rig pumped = RigEdit.of(closed).addAt(pump, "out", new PortRef("fresh", "fill"), 0.013, 0.5);
+    Part stream =
+        new Part(
+            PartId.of("stream"), "Stream", PlaceId.of("bed"), 0, 0, 0.8, 0, new HoseInlet(0, 0.2));
+    Rig pumped =
+        RigEdit.of(closed).addAt(pump, "out", new PortRef(PartId.of("fresh"), "fill"), 0.013, 0.5);
     Rig rig = RigEdit.of(pumped).addAt(stream, "out", pump.port("in"), 0.013, 0.5);
     State drawing =
         new State(rig.atRest(), Map.of(), Slope.LEVEL)
-            .with("stream", "outside")
-            .with("draw-pump", "on");
+            .with(PartId.of("stream"), "outside")
+            .with(PartId.of("draw-pump"), "on");
     Network network = Network.of(rig);
     Levels levels = Levels.of(network, drawing);
     assertThat(
@@ -305,6 +331,6 @@ class HazardsTest {
         .anyMatch(w ->
             w.code() == Warning.Code.UNSAFE_WATER
                 && w.severity() == Severity.DANGER
-                && w.parts().contains("fresh"));
+                && w.parts().contains(PartId.of("fresh")));
   }
 }

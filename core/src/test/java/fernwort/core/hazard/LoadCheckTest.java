@@ -8,6 +8,7 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Hitch;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -19,9 +20,9 @@ import org.junit.jupiter.api.Test;
 class LoadCheckTest {
 
   private static final Rig TRAILER = DemoRig.all().get(1).rig();
-  private static final Map<String, Double> EMPTY = Map.of("tank", 0.0);
+  private static final Map<PartId, Double> EMPTY = Map.of(PartId.of("tank"), 0.0);
 
-  private static List<Warning.Code> warned(Rig rig, Map<String, Double> volumes) {
+  private static List<Warning.Code> warned(Rig rig, Map<PartId, Double> volumes) {
     return LoadCheck.of(Network.of(rig), volumes).stream().map(Warning::code).toList();
   }
 
@@ -42,7 +43,7 @@ class LoadCheckTest {
 
   @Test
   void waterAheadOfTheAxleMakesItHeavyEnough() {
-    assertThat(warned(coupled(25, 200, Optional.of(24.0)), Map.of("tank", 0.06)))
+    assertThat(warned(coupled(25, 200, Optional.of(24.0)), Map.of(PartId.of("tank"), 0.06)))
         .doesNotContain(Warning.Code.HITCH_LIGHT);
   }
 
@@ -71,7 +72,7 @@ class LoadCheckTest {
     assertThat(warned(heavy, EMPTY)).contains(Warning.Code.AXLE_OVER);
   }
 
-  private static List<String> said(Rig rig, Map<String, Double> volumes) {
+  private static List<String> said(Rig rig, Map<PartId, Double> volumes) {
     return LoadCheck.of(Network.of(rig), volumes).stream()
         .map(w -> w.title() + " / " + w.what())
         .toList();
@@ -109,14 +110,14 @@ class LoadCheckTest {
   private static Rig leaning(double y) {
     return RigEdit.of(TRAILER)
         .change(
-            "tank",
+            PartId.of("tank"),
             p ->
                 new Part(p.id(), p.label(), p.place(), p.x(), y, p.height(), p.volume(), p.kind()));
   }
 
   @Test
   void waterOnOneSideIsSaidWithItsSideAndNotWhenItLiesEvenly() {
-    Map<String, Double> full = Map.of("tank", 0.06);
+    Map<PartId, Double> full = Map.of(PartId.of("tank"), 0.06);
     assertThat(said(leaning(0.4), full))
         .anyMatch(w -> w.startsWith("The water lies ") && w.contains("heavier on the left / "));
     assertThat(said(leaning(-0.8), full)).anyMatch(w -> w.contains("heavier on the right / "));

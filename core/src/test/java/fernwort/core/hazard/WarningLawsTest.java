@@ -7,6 +7,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -45,7 +46,7 @@ class WarningLawsTest {
     Rig rig = RandomRigs.rig(seed);
     State level = RandomRigs.state(rig, seed);
     State state = new State(level.setting(), level.volumes(), new Slope(pitch, -pitch / 2));
-    Set<String> ids = rig.parts().stream().map(Part::id).collect(Collectors.toSet());
+    Set<ElementId> ids = rig.parts().stream().map(Part::id).collect(Collectors.toSet());
     List<Warning> warnings = warnings(rig, state);
     assertThat(warnings).extracting(Warning::key).doesNotHaveDuplicates();
     assertThat(warnings).extracting(Warning::severity).isSorted();

@@ -24,7 +24,9 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -160,9 +162,9 @@ class WarningTableTest {
 
   private static final Map<String, State> RESTS =
       Map.of(
-          "neck", new State(NECK.atRest(), Map.of("tank", 0.03), Slope.LEVEL),
+          "neck", new State(NECK.atRest(), Map.of(PartId.of("tank"), 0.03), Slope.LEVEL),
           "mains", new State(MAINS.atRest(), Map.of(), Slope.LEVEL),
-          "pumped", new State(PUMPED.atRest(), Map.of("from", 0.05), Slope.LEVEL));
+          "pumped", new State(PUMPED.atRest(), Map.of(PartId.of("from"), 0.05), Slope.LEVEL));
 
   private static final Map<String, Rig> RIGS =
       Map.of("neck", NECK, "mains", MAINS, "pumped", PUMPED);
@@ -217,13 +219,14 @@ class WarningTableTest {
   void howMuchAPumpOnlyStirsIsWhatItsTapsDoNotTake() {
     Rig rig = Watched.stirring();
     State on =
-        new State(rig.atRest(), Map.of("tank", 0.04), Slope.LEVEL)
-            .with("pump", "on")
-            .with("bypass", "open");
-    Flows flows = Hydraulics.of(Network.of(rig)).solve(on.with("tap", "open"));
-    double stirred = 1 - flows.fixture("tap") / flows.pumps().get("pump").flow();
+        new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("bypass"), "open");
+    Flows flows = Hydraulics.of(Network.of(rig)).solve(on.with(PartId.of("tap"), "open"));
+    double stirred =
+        1 - flows.fixture(PartId.of("tap")) / flows.pumps().get(PartId.of("pump")).flow();
     assertThat(stirred).isBetween(0.05, 0.95);
-    assertThat(warnings(rig, on.with("tap", "open")))
+    assertThat(warnings(rig, on.with(PartId.of("tap"), "open")))
         .extracting(w -> w.title().toString())
         .contains(
             String.format(
@@ -237,13 +240,13 @@ class WarningTableTest {
 
   @Test
   void aTankWithAFloatIsSaidToStopByItselfAndAnotherNot() {
-    State open = RESTS.get("mains").with("inlet", "mains");
-    assertThat(warnings(MAINS, open.with("to-float", "open")))
+    State open = RESTS.get("mains").with(PartId.of("inlet"), "mains");
+    assertThat(warnings(MAINS, open.with(PartId.of("to-float"), "open")))
         .extracting(w -> w.title() + ". " + w.what())
         .containsExactly(
             "Floated fills from mains water until its float closes. "
                 + "It stops by itself; a float that sticks lets it run over.");
-    assertThat(warnings(MAINS, open.with("to-gap", "open")))
+    assertThat(warnings(MAINS, open.with(PartId.of("to-gap"), "open")))
         .extracting(w -> w.title().toString())
         .containsExactly("Gapped fills from mains water");
   }
@@ -255,18 +258,22 @@ class WarningTableTest {
     for (String word : set.isEmpty() ? new String[0] : set.split(", ")) {
       String[] two = word.split("[ =]");
       if (word.contains("=")) {
-        state = state.withVolume(two[0], Double.parseDouble(two[1]) / 1000);
+        state = state.withVolume(PartId.of(two[0]), Double.parseDouble(two[1]) / 1000);
       } else {
-        rig.position(two[0], two[1]);
-        state = state.with(two[0], two[1]);
+        rig.position(PartId.of(two[0]), two[1]);
+        state = state.with(PartId.of(two[0]), two[1]);
       }
     }
     return warnings(rig, state);
   }
 
+  private static String named(Warning warning) {
+    return warning.parts().stream().map(ElementId::value).collect(Collectors.joining("+"));
+  }
+
   private static String seen(String id, String set) {
     return at(id, set).stream()
-        .map(w -> w.code() + " " + w.severity() + " " + String.join("+", w.parts()))
+        .map(w -> w.code() + " " + w.severity() + " " + named(w))
         .collect(Collectors.joining("; "));
   }
 

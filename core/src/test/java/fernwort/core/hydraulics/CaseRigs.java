@@ -10,6 +10,8 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Vehicle;
@@ -57,7 +59,7 @@ public final class CaseRigs {
   }
 
   /** Adds an open vent to a tank that is called like its id. */
-  public static RigBuilder vented(RigBuilder rig, String tank, double height) {
+  public static RigBuilder vented(RigBuilder rig, PartId tank, double height) {
     return rig.part(tank + "-air", "Air", 0.1, 0.1, height + 0.6, Fittings.end(OpenEnd.Role.VENT))
         .line(
             tank + "-vent",
@@ -70,7 +72,7 @@ public final class CaseRigs {
   }
 
   /** Returns a rig with one line of the figures of a case. */
-  public static Rig withPipe(Rig rig, String id, JsonNode c) {
+  public static Rig withPipe(Rig rig, LineId id, JsonNode c) {
     List<Line> lines =
         rig.lines().stream()
             .map(l ->

@@ -25,7 +25,9 @@ import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -76,7 +78,7 @@ class HydraulicsTest {
       if (filter.kind() instanceof Filter) {
         Conditions all = Conditions.ORDINARY.withClogged(filter.id(), 2.5);
         Conditions some = Conditions.ORDINARY.withClogged(filter.id(), 1.5);
-        Map<String, Double> now = Hydraulics.of(network).solve(state, all).lines();
+        Map<LineId, Double> now = Hydraulics.of(network).solve(state, all).lines();
         Hydraulics used = Hydraulics.of(network, Map.of(filter.id(), 2.0));
         assertThat(used.solve(state, some).lines()).isEqualTo(now);
         assertThat(used.withFittings(1).solve(state, some).lines()).isEqualTo(now);
@@ -133,7 +135,7 @@ class HydraulicsTest {
             DynamicTest.dynamicTest(
                 c.get("id").asString(),
                 () ->
-                    assertThat(byGravity(c).end("drain") / LITRES_PER_MINUTE)
+                    assertThat(byGravity(c).end(PartId.of("drain")) / LITRES_PER_MINUTE)
                         .isCloseTo(number(c, "flow_l_per_min"), tolerance(c))));
   }
 
@@ -146,8 +148,9 @@ class HydraulicsTest {
             .part("drain", "Drain", 0, 0, 1, Fittings.end(Role.DRAIN))
             .line("pipe", "Pipe", "tank.low > drain.in", 1, 1, Material.PEX, 0)
             .build();
-    Rig piped = withPipe(rig, "pipe", c);
-    return solve(piped, new State(piped.atRest(), Map.of("tank", 0.05 * 0.25), Slope.LEVEL));
+    Rig piped = withPipe(rig, LineId.of("pipe"), c);
+    return solve(
+        piped, new State(piped.atRest(), Map.of(PartId.of("tank"), 0.05 * 0.25), Slope.LEVEL));
   }
 
   @TestFactory
@@ -184,22 +187,22 @@ class HydraulicsTest {
             .line("branch-1", "Branch 1", "split.b > one.cold", 1, 1, Material.PEX, 0)
             .line("branch-2", "Branch 2", "split.c > two.cold", 1, 1, Material.PEX, 0)
             .build();
-    rig = withPipe(rig, "suction", c.get("suction"));
-    rig = withPipe(rig, "delivery", c.get("delivery_to_split"));
-    rig = withPipe(rig, "branch-1", c.get("branch_1"));
-    rig = withPipe(rig, "branch-2", c.get("branch_2"));
+    rig = withPipe(rig, LineId.of("suction"), c.get("suction"));
+    rig = withPipe(rig, LineId.of("delivery"), c.get("delivery_to_split"));
+    rig = withPipe(rig, LineId.of("branch-1"), c.get("branch_1"));
+    rig = withPipe(rig, LineId.of("branch-2"), c.get("branch_2"));
     String open = c.get("id").asString().substring("open-pump-".length());
     State state =
-        new State(rig.atRest(), Map.of("tank", 0.1 * 0.25), Slope.LEVEL)
-            .with("pump", "on")
-            .with("one", open.equals("second") ? "shut" : "open")
-            .with("two", open.equals("first") ? "shut" : "open");
+        new State(rig.atRest(), Map.of(PartId.of("tank"), 0.1 * 0.25), Slope.LEVEL)
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("one"), open.equals("second") ? "shut" : "open")
+            .with(PartId.of("two"), open.equals("first") ? "shut" : "open");
     Flows flows = solve(rig, state);
-    assertThat(flows.fixture("one") / LITRES_PER_MINUTE)
+    assertThat(flows.fixture(PartId.of("one")) / LITRES_PER_MINUTE)
         .isCloseTo(number(c, "fixture_1_l_per_min"), tolerance(c));
-    assertThat(flows.fixture("two") / LITRES_PER_MINUTE)
+    assertThat(flows.fixture(PartId.of("two")) / LITRES_PER_MINUTE)
         .isCloseTo(number(c, "fixture_2_l_per_min"), tolerance(c));
-    assertThat(flows.tank("tank") / -LITRES_PER_MINUTE)
+    assertThat(flows.tank(PartId.of("tank")) / -LITRES_PER_MINUTE)
         .isCloseTo(number(c, "total_l_per_min"), tolerance(c));
   }
 
@@ -237,10 +240,10 @@ class HydraulicsTest {
             .line("l2", "2", "check.out > filter.in", 15.9, 0.01, Material.PEX, 0)
             .line("inlet", "Inlet", "filter.out > tank.high", 1, 1, Material.PEX, 0)
             .build();
-    rig = withPipe(rig, "hose", c.get("hose"));
-    rig = withPipe(rig, "inlet", c.get("inlet_line"));
-    State state = new State(rig.atRest(), Map.of(), Slope.LEVEL).with("tap", "mains");
-    assertThat(solve(rig, state).tank("tank") / LITRES_PER_MINUTE)
+    rig = withPipe(rig, LineId.of("hose"), c.get("hose"));
+    rig = withPipe(rig, LineId.of("inlet"), c.get("inlet_line"));
+    State state = new State(rig.atRest(), Map.of(), Slope.LEVEL).with(PartId.of("tap"), "mains");
+    assertThat(solve(rig, state).tank(PartId.of("tank")) / LITRES_PER_MINUTE)
         .isCloseTo(number(c, "flow_l_per_min"), tolerance(c));
   }
 
@@ -250,8 +253,9 @@ class HydraulicsTest {
   void theDemoTruckFillsASinkAtAnOrdinaryRate() {
     DemoRig truck = DemoRig.all().getFirst();
     Flows flows = solve(truck.rig(), truck.state());
-    assertThat(flows.fixture("sink") / LITRES_PER_MINUTE).isBetween(2.0, 7.0);
-    assertThat(flows.tank("main")).isCloseTo(-flows.fixture("sink"), within(1e-9));
-    assertThat(flows.pumps()).containsKey("pump");
+    assertThat(flows.fixture(PartId.of("sink")) / LITRES_PER_MINUTE).isBetween(2.0, 7.0);
+    assertThat(flows.tank(PartId.of("main")))
+        .isCloseTo(-flows.fixture(PartId.of("sink")), within(1e-9));
+    assertThat(flows.pumps()).containsKey(PartId.of("pump"));
   }
 }

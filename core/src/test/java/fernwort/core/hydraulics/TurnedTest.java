@@ -14,6 +14,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -63,7 +64,7 @@ class TurnedTest {
                 .mapToDouble(p -> turned(p, slope).z())
                 .max()
                 .orElseThrow();
-        assertThat(levels.crest(line.id())).as(line.id()).isCloseTo(crest, within(1e-9));
+        assertThat(levels.crest(line.id())).as(line.id().value()).isCloseTo(crest, within(1e-9));
       }
     }
   }
@@ -90,7 +91,7 @@ class TurnedTest {
     Slope slope = new Slope(pitch, roll);
     Rig rig = scattered(seed, Slope.LEVEL);
     Rig turned = scattered(seed, slope);
-    Setting open = rig.atRest().with("inlet", "mains");
+    Setting open = rig.atRest().with(PartId.of("inlet"), "mains");
     for (Part part : rig.parts()) {
       open = part.kind() instanceof Fixture ? open.with(part.id(), "open") : open;
     }
@@ -98,7 +99,8 @@ class TurnedTest {
     Flows onLevel = Hydraulics.of(Network.of(turned)).solve(new State(open, Map.of(), Slope.LEVEL));
     onSlope
         .fixtures()
-        .forEach((tap, q) -> assertThat(onLevel.fixture(tap)).as(tap).isCloseTo(q, within(1e-9)));
+        .forEach((tap, q) ->
+            assertThat(onLevel.fixture(tap)).as(tap.value()).isCloseTo(q, within(1e-9)));
     assertThat(onSlope.fixtures()).isNotEmpty();
   }
 

@@ -21,6 +21,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import java.time.Duration;
@@ -89,11 +90,11 @@ class CareSumsTest {
     return new Entry("e" + daysAgo + what.kind(), ago(daysAgo), what);
   }
 
-  private static Entry read(double daysAgo, String tank, double litres) {
+  private static Entry read(double daysAgo, PartId tank, double litres) {
     return entry(daysAgo, new Entry.Reading(tank, litres * LITRE, "", false, ""));
   }
 
-  private static Entry fill(double daysAgo, String tank, Optional<Double> litres) {
+  private static Entry fill(double daysAgo, PartId tank, Optional<Double> litres) {
     return entry(
         daysAgo, new Entry.Fill(tank, litres.map(l -> l * LITRE), Entry.Bought.UNKNOWN, false, ""));
   }
@@ -117,9 +118,9 @@ class CareSumsTest {
     "round, 182, 'Listen to Round, check its joints and its strainer'",
     "leaks, 91, Look for leaks with the pressure on",
   })
-  void whatWearsFallsDueInItsTime(String subject, int every, String what) {
+  void whatWearsFallsDueInItsTime(PartId subject, int every, String what) {
     Upkeep upkeep =
-        due().stream().filter(u -> u.subject().equals(subject)).findFirst().orElseThrow();
+        due().stream().filter(u -> u.subject().equals(subject.value())).findFirst().orElseThrow();
     assertThat(upkeep.every()).isEqualTo(every);
     assertThat(upkeep.what()).isEqualTo(what);
     assertThat(upkeep.source()).contains("Our own default");
@@ -128,7 +129,7 @@ class CareSumsTest {
     Entry done = entry(7, new Entry.Upkeep(subject, Optional.empty(), ""));
     Upkeep later =
         Upkeep.of(RIG, List.of(done), List.of(), ZoneOffset.UTC, NOW).stream()
-            .filter(u -> u.subject().equals(subject))
+            .filter(u -> u.subject().equals(subject.value()))
             .findFirst()
             .orElseThrow();
     assertThat(later.due()).isEqualTo(ago(7).plus(Duration.ofDays(every)));
@@ -156,7 +157,7 @@ class CareSumsTest {
     assertThat(carbon.ran()).isEmpty();
     assertThat(carbon.mayRun()).isEmpty();
     Upkeep.Use pump = byId.get("pump").use().orElseThrow();
-    double free = ((Pump) RIG.part("pump").kind()).freeFlow();
+    double free = ((Pump) RIG.part(PartId.of("pump")).kind()).freeFlow();
     assertThat(pump.flow().orElseThrow()).isCloseTo(0.6 * free, within(1e-12));
     assertThat(byId.get("pump").source()).contains("500 h");
     assertThat(byId.get("round").use()).isEmpty();
@@ -180,7 +181,8 @@ class CareSumsTest {
             new Daily(LocalDate.of(2026, 6, 5), 0.5, 2),
             new Daily(LocalDate.of(2026, 6, 6), 0.04, 2),
             new Daily(LocalDate.of(2026, 6, 10), 0.3, 1));
-    Entry changed = new Entry("c", change, new Entry.Upkeep("carbon", Optional.empty(), ""));
+    Entry changed =
+        new Entry("c", change, new Entry.Upkeep(PartId.of("carbon"), Optional.empty(), ""));
     assertThat(
             Upkeep.of(RIG, List.of(changed), days, ZoneOffset.UTC, NOW).stream()
                 .filter(u -> u.subject().equals("carbon"))
@@ -193,20 +195,22 @@ class CareSumsTest {
 
   @Test
   void aCartridgeWhoseLossIsKnownToDoubleClogsInStepsThatAreFelt() {
-    Filter plain = (Filter) RIG.part("carbon").kind();
+    Filter plain = (Filter) RIG.part(PartId.of("carbon")).kind();
     Filter known =
         new Filter(plain.grade(), plain.ratedFlow(), plain.ratedLoss(), Optional.of(4.0));
     List<fernwort.core.rig.Part> parts =
-        RIG.parts().stream().map(p -> p.id().equals("carbon") ? p.with(known) : p).toList();
+        RIG.parts().stream()
+            .map(p -> p.id().equals(PartId.of("carbon")) ? p.with(known) : p)
+            .toList();
     Rig rig = new Rig(RIG.name(), RIG.note(), RIG.vehicle(), RIG.places(), parts, RIG.lines());
-    assertThat(clogged(rig, 1.0)).isEqualTo(Map.of("carbon", 1.25));
-    assertThat(clogged(rig, 0.7)).isEqualTo(Map.of("carbon", 1.2));
+    assertThat(clogged(rig, 1.0)).isEqualTo(Map.of(PartId.of("carbon"), 1.25));
+    assertThat(clogged(rig, 0.7)).isEqualTo(Map.of(PartId.of("carbon"), 1.2));
     assertThat(clogged(rig, 0.09)).isEmpty();
   }
 
-  private static Map<String, Double> clogged(Rig rig, double passed) {
+  private static Map<PartId, Double> clogged(Rig rig, double passed) {
     Daily day = new Daily(LocalDate.of(2026, 6, 5), passed, 2);
-    Map<String, Double> found =
+    Map<PartId, Double> found =
         Upkeep.clogging(Upkeep.of(rig, List.of(), List.of(day), ZoneOffset.UTC, NOW), rig);
     found.replaceAll((id, factor) -> Math.round(1000 * factor) / 1000.0);
     return found;
@@ -214,8 +218,9 @@ class CareSumsTest {
 
   @Test
   void whatIsPutOffIsDueThenAndNoSooner() {
-    Entry off = entry(1, new Entry.Upkeep("leaks", Optional.of(ago(-20)), "on tour"));
-    Entry again = entry(0.5, new Entry.Upkeep("leaks", Optional.of(ago(-30)), "still on tour"));
+    Entry off = entry(1, new Entry.Upkeep(PartId.of("leaks"), Optional.of(ago(-20)), "on tour"));
+    Entry again =
+        entry(0.5, new Entry.Upkeep(PartId.of("leaks"), Optional.of(ago(-30)), "still on tour"));
     Upkeep leaks =
         Upkeep.of(RIG, List.of(again, off), List.of(), ZoneOffset.UTC, NOW).stream()
             .filter(u -> u.subject().equals("leaks"))
@@ -224,8 +229,8 @@ class CareSumsTest {
     assertThat(leaks.due()).isEqualTo(ago(-30));
     assertThat(leaks.putOff()).contains("still on tour");
     assertThat(leaks.last()).isEmpty();
-    Entry sooner = entry(1, new Entry.Upkeep("leaks", Optional.of(ago(2)), "soon"));
-    Entry done = entry(3, new Entry.Upkeep("leaks", Optional.empty(), ""));
+    Entry sooner = entry(1, new Entry.Upkeep(PartId.of("leaks"), Optional.of(ago(2)), "soon"));
+    Entry done = entry(3, new Entry.Upkeep(PartId.of("leaks"), Optional.empty(), ""));
     Upkeep after =
         Upkeep.of(RIG, List.of(done, sooner), List.of(), ZoneOffset.UTC, NOW).stream()
             .filter(u -> u.subject().equals("leaks"))
@@ -243,61 +248,65 @@ class CareSumsTest {
 
   @Test
   void eachThatComesInThinsAndEachThatGoesOutDoesNot() {
-    Entry bad = fill(4, "main", Optional.of(20.0));
+    Entry bad = fill(4, PartId.of("main"), Optional.of(20.0));
     // 20 of 40 L, then a haul of 10: 20 of 50; ten litres out change nothing; 40 more: 16 of 80.
-    Entry before = read(5, "main", 20);
-    Entry haul = entry(3, new Entry.Haul("main", 10 * LITRE, 1, Entry.Bought.UNKNOWN, ""));
-    Entry out = entry(2, new Entry.Dump("main", Optional.of(10 * LITRE), ""));
-    Entry good = fill(1, "main", Optional.of(40.0));
+    Entry before = read(5, PartId.of("main"), 20);
+    Entry haul =
+        entry(3, new Entry.Haul(PartId.of("main"), 10 * LITRE, 1, Entry.Bought.UNKNOWN, ""));
+    Entry out = entry(2, new Entry.Dump(PartId.of("main"), Optional.of(10 * LITRE), ""));
+    Entry good = fill(1, PartId.of("main"), Optional.of(40.0));
     assertThat(follow(bad, before).share()).isCloseTo(0.5, within(1e-9));
     assertThat(follow(bad, before, haul).share()).isCloseTo(0.4, within(1e-9));
     assertThat(follow(bad, before, haul, out).share()).isCloseTo(0.4, within(1e-9));
     assertThat(follow(bad, before, haul, out, good).share()).isCloseTo(0.2, within(1e-9));
     // To the brim: 100 L, of which 40 were there.
-    assertThat(follow(bad, before, fill(1, "main", Optional.empty())).share())
+    assertThat(follow(bad, before, fill(1, PartId.of("main"), Optional.empty())).share())
         .isCloseTo(0.5 * 40 / 100, within(2e-3));
     // All out, what is stranded stays, and what comes is good.
     assertThat(
             follow(
                     bad,
                     before,
-                    entry(2, new Entry.Dump("main", Optional.empty(), "")),
-                    fill(1, "main", Optional.of(50.0)))
+                    entry(2, new Entry.Dump(PartId.of("main"), Optional.empty(), "")),
+                    fill(1, PartId.of("main"), Optional.of(50.0)))
                 .share())
         .isLessThan(0.01);
     // What is noted of another tank, or for later, is not of this one.
-    assertThat(follow(bad, before, fill(1, "spare", Optional.of(50.0))).share())
+    assertThat(follow(bad, before, fill(1, PartId.of("spare"), Optional.of(50.0))).share())
         .isCloseTo(0.5, within(1e-9));
-    assertThat(follow(bad, before, fill(-1, "main", Optional.of(50.0))).share())
+    assertThat(follow(bad, before, fill(-1, PartId.of("main"), Optional.of(50.0))).share())
         .isCloseTo(0.5, within(1e-9));
   }
 
   @Test
   void onlyATankThatGainedMoreThanThreeLitresUnnotedAfterItIsNamed() {
-    Entry bad = fill(4, "main", Optional.of(20.0));
-    assertThat(follow(bad, read(3, "spare", 20), read(2, "spare", 24)).tanks())
+    Entry bad = fill(4, PartId.of("main"), Optional.of(20.0));
+    assertThat(
+            follow(bad, read(3, PartId.of("spare"), 20), read(2, PartId.of("spare"), 24)).tanks())
         .containsExactly("Main", "Spare");
-    assertThat(follow(bad, read(3, "spare", 20), read(2, "spare", 22.9)).tanks())
+    assertThat(
+            follow(bad, read(3, PartId.of("spare"), 20), read(2, PartId.of("spare"), 22.9)).tanks())
         .containsExactly("Main");
-    assertThat(follow(bad, read(6, "spare", 20), read(5, "spare", 40)).tanks())
+    assertThat(
+            follow(bad, read(6, PartId.of("spare"), 20), read(5, PartId.of("spare"), 40)).tanks())
         .containsExactly("Main");
     assertThat(
             follow(
                     bad,
-                    read(3, "spare", 20),
-                    fill(2.5, "spare", Optional.of(20.0)),
-                    read(2, "spare", 40))
+                    read(3, PartId.of("spare"), 20),
+                    fill(2.5, PartId.of("spare"), Optional.of(20.0)),
+                    read(2, PartId.of("spare"), 40))
                 .tanks())
         .containsExactly("Main");
-    assertThat(follow(bad, read(2, "spare", 40)).tanks()).containsExactly("Main");
+    assertThat(follow(bad, read(2, PartId.of("spare"), 40)).tanks()).containsExactly("Main");
     // Gray water gains all the time.
-    assertThat(follow(bad, read(3, "gray", 20), read(2, "gray", 40)).tanks())
+    assertThat(follow(bad, read(3, PartId.of("gray"), 20), read(2, PartId.of("gray"), 40)).tanks())
         .containsExactly("Main");
   }
 
   @Test
   void itStandsInWhatTheTankFeedsAndIsFlushedByItsVolume() {
-    BadBatch found = follow(fill(4, "main", Optional.of(20.0)));
+    BadBatch found = follow(fill(4, PartId.of("main"), Optional.of(20.0)));
     assertThat(found.lines()).containsExactly("Draw", "Suck", "Push", "Clean", "One", "Two");
     assertThat(found.outlets()).containsExactly("Drinking", "Sink");
     // Three metres of 12 mm, a screen, a pump and a cartridge of a litre in all, 4.6 times.
@@ -306,7 +315,7 @@ class CareSumsTest {
     assertThat(found.share()).isEqualTo(1);
     assertThat(found.personDays()).isCloseTo(8, within(0.01));
     Entry three = entry(2, new Entry.People(3, 0, Optional.empty(), ""));
-    assertThat(follow(fill(4, "main", Optional.of(20.0)), three).personDays())
+    assertThat(follow(fill(4, PartId.of("main"), Optional.of(20.0)), three).personDays())
         .isCloseTo(2 * 2 + 2 * 3, within(0.01));
   }
 

@@ -14,6 +14,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.ways.OpenWays;
@@ -47,17 +48,19 @@ class CareTest {
   @Test
   void whatWasNeverNotedIsDueAndWhatWasDoneIsDueLater() {
     assertThat(due("sediment", List.of(), List.of()).isDue(NOW)).isTrue();
-    Entry done = new Entry("a", ago(10), new Entry.Upkeep("sediment", Optional.empty(), ""));
+    Entry done =
+        new Entry("a", ago(10), new Entry.Upkeep(PartId.of("sediment"), Optional.empty(), ""));
     Upkeep later = due("sediment", List.of(done), List.of());
     assertThat(later.isDue(NOW)).isFalse();
     assertThat(later.due()).isEqualTo(ago(10).plus(Duration.ofDays(later.every())));
-    Entry clean = new Entry("b", ago(3), new Entry.Sanitize("main", ""));
+    Entry clean = new Entry("b", ago(3), new Entry.Sanitize(PartId.of("main"), ""));
     assertThat(due("main", List.of(clean), List.of()).last()).contains(ago(3));
   }
 
   @Test
   void aCartridgeIsDueByLitresAsWell() {
-    Entry done = new Entry("a", ago(10), new Entry.Upkeep("sediment", Optional.empty(), ""));
+    Entry done =
+        new Entry("a", ago(10), new Entry.Upkeep(PartId.of("sediment"), Optional.empty(), ""));
     Upkeep fresh = due("sediment", List.of(done), List.of());
     double lasts = fresh.use().orElseThrow().lasts();
     List<Daily> days = List.of(new Daily(LocalDate.of(2026, 6, 5), lasts + 0.001, 2));
@@ -68,10 +71,10 @@ class CareTest {
 
   @Test
   void aPumpsHoursAreLitresOverItsFlow() {
-    Entry done = new Entry("a", ago(10), new Entry.Upkeep("pump", Optional.empty(), ""));
+    Entry done = new Entry("a", ago(10), new Entry.Upkeep(PartId.of("pump"), Optional.empty(), ""));
     List<Daily> days = List.of(new Daily(LocalDate.of(2026, 6, 5), 0.36, 2));
     Upkeep pump = due("pump", List.of(done), days);
-    double free = ((Pump) VAN.rig().part("pump").kind()).freeFlow();
+    double free = ((Pump) VAN.rig().part(PartId.of("pump")).kind()).freeFlow();
     assertThat(pump.use().orElseThrow().ran().orElseThrow())
         .isCloseTo(0.36 / (0.6 * free), within(1e-6));
     assertThat(pump.use().orElseThrow().mayRun().orElseThrow()).isCloseTo(500 * 3600, within(1e-3));
@@ -95,7 +98,7 @@ class CareTest {
         price,
         ago(ago),
         new Entry.Fill(
-            "main",
+            PartId.of("main"),
             Optional.of(0.05),
             new Entry.Bought(Optional.of(new BigDecimal(price)), "Quay", Optional.empty()),
             false,
@@ -104,10 +107,10 @@ class CareTest {
 
   @Test
   void aLeakTraysContactIsTestedAndNothingElseMindsTheTray() {
-    Part pump = VAN.rig().part("pump");
+    Part pump = VAN.rig().part(PartId.of("pump"));
     Part tray =
         new Part(
-            "tray",
+            PartId.of("tray"),
             "Tray",
             pump.place(),
             pump.x(),
@@ -131,7 +134,10 @@ class CareTest {
   @Test
   void whatIsPutOffSaysWhy() {
     Entry off =
-        new Entry("a", ago(1), new Entry.Upkeep("leaks", Optional.of(ago(-20)), "no time on tour"));
+        new Entry(
+            "a",
+            ago(1),
+            new Entry.Upkeep(PartId.of("leaks"), Optional.of(ago(-20)), "no time on tour"));
     Upkeep leaks = due("leaks", List.of(off), List.of());
     assertThat(leaks.isDue(NOW)).isFalse();
     assertThat(leaks.putOff()).contains("no time on tour");
@@ -141,10 +147,11 @@ class CareTest {
     return new Entry(
         id,
         ago(daysAgo),
-        new Entry.Fill("main", Optional.of(litres / 1000), Entry.Bought.UNKNOWN, true, ""));
+        new Entry.Fill(
+            PartId.of("main"), Optional.of(litres / 1000), Entry.Bought.UNKNOWN, true, ""));
   }
 
-  private static Entry read(String id, int daysAgo, String tank, double litres) {
+  private static Entry read(String id, int daysAgo, PartId tank, double litres) {
     return new Entry(id, ago(daysAgo), new Entry.Reading(tank, litres / 1000, "", false, ""));
   }
 
@@ -157,7 +164,11 @@ class CareTest {
   void badWaterIsThinnedByWhatIsFilledAfterIt() {
     Entry bad = fill("bad", 4, 30);
     List<Entry> entries =
-        List.of(read("r1", 5, "main", 30), bad, read("r2", 2, "main", 40), fill("good", 1, 40));
+        List.of(
+            read("r1", 5, PartId.of("main"), 30),
+            bad,
+            read("r2", 2, PartId.of("main"), 40),
+            fill("good", 1, 40));
     BadBatch found = follow(entries, bad);
     // Half of 60 L was bad, then 40 L of that and 40 L that are good.
     assertThat(found.share()).isCloseTo(0.25, within(1e-9));
@@ -171,7 +182,11 @@ class CareTest {
   void aTankThatGainedWithoutAFillIsNamed() {
     Entry bad = fill("bad", 4, 30);
     List<Entry> entries =
-        List.of(bad, read("r1", 3, "low", 20), read("r2", 2, "low", 45), read("r3", 5, "low", 20));
+        List.of(
+            bad,
+            read("r1", 3, PartId.of("low"), 20),
+            read("r2", 2, PartId.of("low"), 45),
+            read("r3", 5, PartId.of("low"), 20));
     assertThat(follow(entries, bad).tanks()).containsExactly("Main fresh", "Low fresh");
   }
 
@@ -193,17 +208,22 @@ class CareTest {
         .contains("main", "low", "gauge:main", "sediment", "strainer", "heater", "surge")
         .contains("inlet", "pump", "leaks")
         .doesNotContain("gray", "sink", "bypass");
-    Entry soon = new Entry("a", ago(80), new Entry.Upkeep("leaks", Optional.empty(), ""));
-    Entry late = new Entry("b", ago(1), new Entry.Upkeep("pump", Optional.empty(), ""));
+    Entry soon =
+        new Entry("a", ago(80), new Entry.Upkeep(PartId.of("leaks"), Optional.empty(), ""));
+    Entry late = new Entry("b", ago(1), new Entry.Upkeep(PartId.of("pump"), Optional.empty(), ""));
     List<Upkeep> some = Upkeep.of(VAN.rig(), List.of(late, soon), List.of(), ZoneOffset.UTC, NOW);
     assertThat(some).isSortedAccordingTo(java.util.Comparator.comparing(Upkeep::due));
     assertThat(some.getLast().subject()).isEqualTo("pump");
     // What comes is no deed yet, and what was put off before it was done is forgotten.
-    Entry ahead = new Entry("c", ago(-1), new Entry.Upkeep("leaks", Optional.empty(), ""));
+    Entry ahead =
+        new Entry("c", ago(-1), new Entry.Upkeep(PartId.of("leaks"), Optional.empty(), ""));
     assertThat(due("leaks", List.of(ahead), List.of()).last()).isEmpty();
-    Entry off = new Entry("d", ago(90), new Entry.Upkeep("leaks", Optional.of(ago(-400)), "later"));
+    Entry off =
+        new Entry(
+            "d", ago(90), new Entry.Upkeep(PartId.of("leaks"), Optional.of(ago(-400)), "later"));
     assertThat(due("leaks", List.of(off, soon), List.of()).putOff()).isEmpty();
-    Entry other = new Entry("e", ago(1), new Entry.Upkeep("pump", Optional.of(ago(-400)), "x"));
+    Entry other =
+        new Entry("e", ago(1), new Entry.Upkeep(PartId.of("pump"), Optional.of(ago(-400)), "x"));
     assertThat(due("leaks", List.of(other), List.of()).putOff()).isEmpty();
   }
 
@@ -225,7 +245,7 @@ class CareTest {
     Entry alone = new Entry("p", ago(6), new Entry.People(1, 0, Optional.empty(), ""));
     Entry away = new Entry("w", ago(3), new Entry.Away(ago(1), ""));
     assertThat(follow(List.of(bad, alone, away), bad).personDays()).isCloseTo(2, within(0.01));
-    Entry dumped = new Entry("x", ago(2), new Entry.Dump("main", Optional.empty(), ""));
+    Entry dumped = new Entry("x", ago(2), new Entry.Dump(PartId.of("main"), Optional.empty(), ""));
     double after = follow(List.of(bad, dumped, fill("good", 1, 80)), bad).share();
     assertThat(after).isLessThan(0.2).isPositive();
   }

@@ -21,6 +21,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -64,23 +65,28 @@ class ByHandTest {
   @Test
   void aFillByHoseSaysLitresAndMinutesAndWhatTheTankHoldsThen() {
     Network network = Network.of(SAMPHIRE.rig());
-    double full = network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
+    double full =
+        network.figures(SAMPHIRE.rig().part(PartId.of("tank")), SAMPHIRE.state().slope()).full();
     Plan plan = plan(SAMPHIRE.rig(), SAMPHIRE.state(), "pour-tank-filler");
 
     Step.Wait fill = (Step.Wait) plan.steps().get(2);
-    double room = full - SAMPHIRE.state().volume("tank");
+    double room = full - SAMPHIRE.state().volume(PartId.of("tank"));
     assertThat(fill.moved()).isCloseTo(room, within(1e-9));
     assertThat(fill.seconds().expected()).isCloseTo(room / (0.01 / 60), within(0.1));
-    assertThat(fill.levels()).containsOnlyKeys("tank");
-    assertThat(fill.levels().get("tank")).isCloseTo(full, within(1e-9));
+    assertThat(fill.levels()).containsOnlyKeys(PartId.of("tank"));
+    assertThat(fill.levels().get(PartId.of("tank"))).isCloseTo(full, within(1e-9));
   }
 
   @Test
   void aTankThatIsFullTakesNoHose() {
     Network network = Network.of(SAMPHIRE.rig());
-    double full = network.figures(SAMPHIRE.rig().part("tank"), SAMPHIRE.state().slope()).full();
+    double full =
+        network.figures(SAMPHIRE.rig().part(PartId.of("tank")), SAMPHIRE.state().slope()).full();
     Plan plan =
-        plan(SAMPHIRE.rig(), SAMPHIRE.state().withVolume("tank", full + 1e-4), "pour-tank-filler");
+        plan(
+            SAMPHIRE.rig(),
+            SAMPHIRE.state().withVolume(PartId.of("tank"), full + 1e-4),
+            "pour-tank-filler");
 
     assertThat(plan.steps()).isEmpty();
     assertThat(plan.trouble().orElseThrow().words().toString()).contains("full already");
@@ -96,7 +102,7 @@ class ByHandTest {
   @Test
   void aCanUnderTheSinkIsCarriedOut() {
     Rig rig = ReadyRig.find("jug").orElseThrow().rig();
-    String can = rig.tanks(Contents.GRAY).findFirst().orElseThrow().id();
+    PartId can = rig.tanks(Contents.GRAY).findFirst().orElseThrow().id();
     State half = new State(rig.atRest(), Map.of(can, 0.008), Slope.LEVEL);
 
     Plan plan = plan(rig, half, "empty-" + can + "-carried");
@@ -123,7 +129,7 @@ class ByHandTest {
   @Test
   void aPumpThatDrawsNoAirIsPrimedBeforeItIsSwitchedOn() {
     Rig rig = lame(Pump.Type.CENTRIFUGAL);
-    Plan plan = plan(rig, TERN.state().with("pump", "off"), "lift-fore-bucket");
+    Plan plan = plan(rig, TERN.state().with(PartId.of("pump"), "off"), "lift-fore-bucket");
 
     assertThat(plan.trouble()).isEmpty();
     int primed = waitOf(plan, Job.Until.What.PRIMED);
@@ -131,12 +137,12 @@ class ByHandTest {
         .isInstanceOfSatisfying(
             Step.Move.class,
             m -> {
-              assertThat(m.part()).isEqualTo("pump");
+              assertThat(m.part().value()).isEqualTo("pump");
               assertThat(m.to()).isEqualTo(Kind.ON);
             });
     assertThat(
             Slips.of(Network.of(rig), Plans.of(Network.of(rig)))
-                .of(job(rig, "lift-fore-bucket"), TERN.state().with("pump", "off")))
+                .of(job(rig, "lift-fore-bucket"), TERN.state().with(PartId.of("pump"), "off")))
         .isNotEmpty();
   }
 
@@ -167,7 +173,7 @@ class ByHandTest {
 
   @Test
   void anEngineIsStartedAndStoppedAndOutlastsThePower() {
-    Pump was = (Pump) TERN.rig().part("pump").kind();
+    Pump was = (Pump) TERN.rig().part(PartId.of("pump")).kind();
     Pump engine =
         new Pump(
             was.duty(),
@@ -207,7 +213,7 @@ class ByHandTest {
     Rig safe =
         RigEdit.of(withoutChecks(MARGINALIA.rig()))
             .change(
-                "inlet",
+                PartId.of("inlet"),
                 p -> {
                   HoseInlet was = (HoseInlet) p.kind();
                   return p.with(
@@ -241,7 +247,7 @@ class ByHandTest {
   private static Rig lame(Pump.Type works) {
     return RigEdit.of(TERN.rig())
         .change(
-            "pump",
+            PartId.of("pump"),
             p -> {
               Pump was = (Pump) p.kind();
               return p.with(

@@ -26,6 +26,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -38,6 +39,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -45,18 +47,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** When each condition holds, from several settings of two rigs and every turn away from them. */
 class ConditionsTest {
 
-  private static final Map<String, String> TAPS = Map.of("sink", "cold");
+  private static final Map<PartId, String> TAPS = Map.of(PartId.of("sink"), "cold");
 
-  private static Need need(Source.Kind kind, String from, End.Kind end, String to) {
+  private static Need need(Source.Kind kind, PartId from, End.Kind end, PartId to) {
     return Need.of(new Source(kind, from), new End(end, to), Finder.PUMPED_OR_FALLING);
   }
 
   /** Conditions that a rig with these tanks can be asked about. */
   private static List<Condition> conditions(
-      List<String> tanks, String gray, String inlet, String pump) {
+      List<PartId> tanks, PartId gray, PartId inlet, PartId pump) {
     List<Condition> all = new ArrayList<>();
-    String first = tanks.getFirst();
-    for (String tank : tanks) {
+    PartId first = tanks.getFirst();
+    for (PartId tank : tanks) {
       all.add(new Condition.Quiet(tank));
       all.add(new Condition.Breathes(tank));
       all.add(new Condition.BreathesIn(tank));
@@ -64,14 +66,16 @@ class ConditionsTest {
       all.add(new Condition.Tight(tank));
       all.add(new Condition.RunsOut(tank));
       all.add(new Condition.NothingTo(tank));
-      all.add(new Condition.Filtered(tank, List.of("sediment")));
-      all.add(new Condition.Alone(List.of(need(Source.Kind.TANK, tank, End.Kind.FIXTURE, "sink"))));
+      all.add(new Condition.Filtered(tank, List.of(PartId.of("sediment"))));
+      all.add(
+          new Condition.Alone(
+              List.of(need(Source.Kind.TANK, tank, End.Kind.FIXTURE, PartId.of("sink")))));
     }
     all.add(new Condition.Placed(pump, "on"));
-    all.add(new Condition.Runs(need(Source.Kind.TANK, first, End.Kind.FIXTURE, "sink")));
+    all.add(new Condition.Runs(need(Source.Kind.TANK, first, End.Kind.FIXTURE, PartId.of("sink"))));
     all.add(new Condition.Linked(first, tanks.get(1)));
-    all.add(new Condition.Joined(first, "sink"));
-    all.add(new Condition.Parted(gray, "sink"));
+    all.add(new Condition.Joined(first, PartId.of("sink")));
+    all.add(new Condition.Parted(gray, PartId.of("sink")));
     all.add(new Condition.Still());
     all.add(new Condition.PumpsOff(inlet));
     all.add(new Condition.Fed(pump));
@@ -94,7 +98,7 @@ class ConditionsTest {
 
   @ParameterizedTest
   @CsvSource({"marginalia, main low, gray, inlet, pump", "tern, fore arch aft, gray, inlet, pump"})
-  void whenEachHoldsIsOnRecord(String id, String tanks, String gray, String inlet, String pump) {
+  void whenEachHoldsIsOnRecord(String id, String tanks, PartId gray, PartId inlet, PartId pump) {
     DemoRig demo = DemoRig.called(id);
     Network network = Network.of(demo.rig());
     State rest = demo.state().with(demo.rig().atRest());
@@ -112,7 +116,8 @@ class ConditionsTest {
           new ConditionEvaluator(network, Hazards.of(network), Set.of(), from.getValue(), goal);
       Levels levels = scout.levels();
       Setting stands = from.getValue().setting();
-      for (Condition condition : conditions(List.of(tanks.split(" ")), gray, inlet, pump)) {
+      for (Condition condition :
+          conditions(Stream.of(tanks.split(" ")).map(PartId::of).toList(), gray, inlet, pump)) {
         String now = fault(condition, scout, stands, levels);
         told.add("%s, %s: %s".formatted(from.getKey(), OnRecord.tell(condition), now));
         for (Turn turn : turns(demo, stands)) {
@@ -153,17 +158,19 @@ class ConditionsTest {
             .line("c", "C", "tee.c > valve.a", 19, 1, Material.PEX, 1)
             .line("d", "D", "valve.b > drain.in", 19, 1, Material.PEX, 1);
     Network network = Network.of(builder.build());
-    Setting filling = network.rig().atRest().with("inlet", "mains");
-    State from = new State(filling, Map.of("tank", 0.03), Slope.LEVEL);
+    Setting filling = network.rig().atRest().with(PartId.of("inlet"), "mains");
+    State from = new State(filling, Map.of(PartId.of("tank"), 0.03), Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
-    Condition tight = new Condition.Tight("tank");
+    Condition tight = new Condition.Tight(PartId.of("tank"));
     assertThat(tight.fault(scout, filling, scout.levels())).isEmpty();
-    assertThat(tight.fault(scout, filling.with("valve", "open"), scout.levels()))
+    assertThat(tight.fault(scout, filling.with(PartId.of("valve"), "open"), scout.levels()))
         .containsInstanceOf(Fault.Leaking.class);
     assertThat(
             tight.fault(
-                scout, filling.with("valve", "open").with("inlet", "capped"), scout.levels()))
+                scout,
+                filling.with(PartId.of("valve"), "open").with(PartId.of("inlet"), "capped"),
+                scout.levels()))
         .as("nothing runs back through the check valve")
         .isEmpty();
   }
@@ -186,19 +193,24 @@ class ConditionsTest {
             .line("e", "E", "filter.out > join.a", 19, 1, Material.PEX, 0)
             .line("f", "F", "past.b > join.b", 19, 1, Material.PEX, 0)
             .line("g", "G", "join.c > tank.high", 19, 1, Material.PEX, 0);
-    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
+    Network network = Network.of(CaseRigs.vented(builder, PartId.of("tank"), 1).build());
     State from =
-        new State(network.rig().atRest().with("pump", "on"), Map.of("tank", 0.03), Slope.LEVEL);
+        new State(
+            network.rig().atRest().with(PartId.of("pump"), "on"),
+            Map.of(PartId.of("tank"), 0.03),
+            Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
-    Condition filtered = new Condition.Filtered("tank", List.of("filter"));
-    Setting past = from.setting().with("past", "open");
+    Condition filtered = new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")));
+    Setting past = from.setting().with(PartId.of("past"), "open");
     assertThat(filtered.fault(scout, from.setting(), scout.levels())).isEmpty();
     assertThat(filtered.fault(scout, past, scout.levels()))
         .containsInstanceOf(Fault.Bypassed.class);
-    assertThat(filtered.fault(scout, past.with("pump", "off"), scout.levels())).isEmpty();
+    assertThat(filtered.fault(scout, past.with(PartId.of("pump"), "off"), scout.levels()))
+        .isEmpty();
     assertThat(
-            new Condition.Filtered("another", List.of("filter")).fault(scout, past, scout.levels()))
+            new Condition.Filtered(PartId.of("another"), List.of(PartId.of("filter")))
+                .fault(scout, past, scout.levels()))
         .isEmpty();
   }
 
@@ -214,19 +226,20 @@ class ConditionsTest {
             .line("in", "In", "inlet.out > tank.high", 19, 1, Material.PEX, 1)
             .line("a", "A", "tank.low > valve.a", 19, 1, Material.PEX, 1)
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 1);
-    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
-    State from = new State(network.rig().atRest(), Map.of("tank", 0.03), Slope.LEVEL);
+    Network network = Network.of(CaseRigs.vented(builder, PartId.of("tank"), 1).build());
+    State from = new State(network.rig().atRest(), Map.of(PartId.of("tank"), 0.03), Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
-    Setting draining = from.setting().with("valve", "open");
-    Setting both = draining.with("inlet", "mains");
-    Condition stops = new Condition.Stops("tank", "high");
+    Setting draining = from.setting().with(PartId.of("valve"), "open");
+    Setting both = draining.with(PartId.of("inlet"), "mains");
+    Condition stops = new Condition.Stops(PartId.of("tank"), "high");
     assertThat(stops.fault(scout, draining, scout.levels())).isEmpty();
     assertThat(stops.fault(scout, both, scout.levels())).isPresent();
     Condition without =
         new Condition.Without(scout.ways(draining).ways().stream().findFirst().get().key());
     assertThat(without.fault(scout, draining, scout.levels())).isPresent();
-    assertThat(without.fault(scout, from.setting().with("inlet", "mains"), scout.levels()))
+    assertThat(
+            without.fault(scout, from.setting().with(PartId.of("inlet"), "mains"), scout.levels()))
         .isEmpty();
   }
 
@@ -245,16 +258,18 @@ class ConditionsTest {
             .line("c", "C", "tank.low > filter.in", 19, 1, Material.PEX, 0)
             .line("d", "D", "filter.out > tap.cold", 19, 1, Material.PEX, 0);
     Network network =
-        Network.of(CaseRigs.vented(CaseRigs.vented(builder, "tank", 1), "other", 1).build());
+        Network.of(
+            CaseRigs.vented(CaseRigs.vented(builder, PartId.of("tank"), 1), PartId.of("other"), 1)
+                .build());
     State from =
         new State(
-            network.rig().atRest().with("pump", "on"),
-            Map.of("tank", 0.03, "other", 0.03),
+            network.rig().atRest().with(PartId.of("pump"), "on"),
+            Map.of(PartId.of("tank"), 0.03, PartId.of("other"), 0.03),
             Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     assertThat(
-            new Condition.Filtered("tank", List.of("filter"))
+            new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")))
                 .fault(scout, from.setting(), scout.levels()))
         .isEmpty();
   }
@@ -264,7 +279,8 @@ class ConditionsTest {
   @CsvSource({"OVERFLOW, false", "VENT, false", "DRAIN, true"})
   void aTankIsTightThatSpillsOnlyWhereItMay(OpenEnd.Role role, boolean leaks) {
     Rig rig =
-        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        CaseRigs.vented(
+                CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
             .part("end", "End", 1, 0, 0.5, Fittings.end(role))
             .line("over", "Over", "tank.high > end.in", 19, 1, Material.PEX, 0)
             .part("valve", "Valve", 1, 0, 0.9, Fittings.twoWay(0))
@@ -273,12 +289,12 @@ class ConditionsTest {
             .line("b", "B", "valve.b > drain.in", 19, 1, Material.PEX, 0)
             .build();
     Network network = Network.of(rig);
-    State from = new State(rig.atRest(), Map.of("tank", 0.02), Slope.LEVEL);
+    State from = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.02), Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
-    Condition tight = new Condition.Tight("tank");
+    Condition tight = new Condition.Tight(PartId.of("tank"));
     assertThat(tight.fault(scout, from.setting(), scout.levels()).isPresent()).isEqualTo(leaks);
-    assertThat(tight.fault(scout, from.setting().with("valve", "open"), scout.levels()))
+    assertThat(tight.fault(scout, from.setting().with(PartId.of("valve"), "open"), scout.levels()))
         .as("with its drain open")
         .containsInstanceOf(Fault.Leaking.class);
   }
@@ -286,29 +302,30 @@ class ConditionsTest {
   @Test
   void aHoseComesOffOnlyOnceItsTapIsShut() {
     DemoRig truck = DemoRig.called("marginalia");
-    Part inlet = truck.rig().part("inlet");
+    Part inlet = truck.rig().part(PartId.of("inlet"));
     assertThat(Hands.canTurn(inlet, "mains", "hose")).isTrue();
     assertThat(Hands.canTurn(inlet, "mains", "capped")).isFalse();
     assertThat(Hands.canTurn(inlet, "hose", "capped")).isTrue();
     assertThat(Hands.canTurn(inlet, "capped", "mains")).isTrue();
-    assertThat(Hands.canTurn(truck.rig().part("tank-selector"), "main", "low")).isTrue();
+    assertThat(Hands.canTurn(truck.rig().part(PartId.of("tank-selector")), "main", "low")).isTrue();
   }
 
   @Test
   void aGoalKeepsWhatItDoesNotAskFor() {
     DemoRig truck = DemoRig.called("marginalia");
     Setting rest = truck.rig().atRest();
-    Goal goal = Goal.of(Map.of("pump", "on"));
-    Goal kept = goal.keeping(rest, Set.of("pump", "heater"));
+    Goal goal = Goal.of(Map.of(PartId.of("pump"), "on"));
+    Goal kept = goal.keeping(rest, Set.of(PartId.of("pump"), PartId.of("heater")));
     assertThat(kept.conditions())
         .containsExactly(
-            new Condition.Placed("heater", "off"),
-            new Condition.Placed("pump", "on"),
+            new Condition.Placed(PartId.of("heater"), "off"),
+            new Condition.Placed(PartId.of("pump"), "on"),
             new Condition.Alone(List.of()));
-    assertThat(goal.stuck(rest, Set.of("heater"))).isEmpty();
-    assertThat(goal.stuck(rest, Set.of("pump"))).contains(new Turn("pump", "on"));
-    assertThat(goal.stuck(rest.with("pump", "on"), Set.of("pump"))).isEmpty();
-    Need sink = need(Source.Kind.TANK, "main", End.Kind.FIXTURE, "sink");
+    assertThat(goal.stuck(rest, Set.of(PartId.of("heater")))).isEmpty();
+    assertThat(goal.stuck(rest, Set.of(PartId.of("pump"))))
+        .contains(new Turn(PartId.of("pump"), "on"));
+    assertThat(goal.stuck(rest.with(PartId.of("pump"), "on"), Set.of(PartId.of("pump")))).isEmpty();
+    Need sink = need(Source.Kind.TANK, PartId.of("main"), End.Kind.FIXTURE, PartId.of("sink"));
     assertThat(goal.letting(List.of(sink)).of(Condition.Alone.class))
         .singleElement()
         .satisfies(a -> assertThat(a.needs()).containsExactly(sink));

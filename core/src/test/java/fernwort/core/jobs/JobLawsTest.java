@@ -23,6 +23,7 @@ import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -48,7 +49,7 @@ class JobLawsTest {
 
   private static State half(Rig rig) {
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(rig.atRest(), volumes, Slope.LEVEL);
   }

@@ -15,6 +15,7 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import java.util.List;
@@ -82,7 +83,8 @@ class JobsFoundTest {
   @Test
   void tapsByPumpAndByFallAreTwoJobs() {
     Rig rig =
-        CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+        CaseRigs.vented(
+                CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
             .part("tee", "Tee", 0, 0, 0.9, new Tee())
             .part("pump", "Pump", 0, 0, 0.8, Fittings.pressurePump(10, 2.5))
             .part("sink", "Sink", 0, 0, 1.8, Fittings.fixture(Type.TAP, true, 6))
@@ -117,10 +119,10 @@ class JobsFoundTest {
             .line("e", "E", "tee.b > three.in", 19, 1, Material.PEX, 0)
             .line("f", "F", "three.out > sink.cold", 12, 1, Material.PEX, 0)
             .line("g", "G", "tee.c > basin.cold", 12, 1, Material.PEX, 0);
-    Network network = Network.of(CaseRigs.vented(builder, "tank", 1).build());
+    Network network = Network.of(CaseRigs.vented(builder, PartId.of("tank"), 1).build());
     assertThat(FilterRow.of(network))
         .extracting(row -> row.filters().stream().map(Part::id).toList())
-        .containsExactly(List.of("one", "two"), List.of("three"));
+        .containsExactly(List.of(PartId.of("one"), PartId.of("two")), List.of(PartId.of("three")));
   }
 
   @ParameterizedTest

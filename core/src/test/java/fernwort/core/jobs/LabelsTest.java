@@ -12,6 +12,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -82,7 +83,7 @@ class LabelsTest {
   /** Jobs and their obstacles, plans, mistakes, warnings, findings and winters. */
   private static List<String> texts(Rig rig) {
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     State state = new State(rig.atRest(), volumes, Slope.LEVEL);
     Plans plans = Plans.of(network);

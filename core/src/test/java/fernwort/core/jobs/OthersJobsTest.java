@@ -18,6 +18,7 @@ import fernwort.core.kind.Moved;
 import fernwort.core.kind.machine.GangSwitch;
 import fernwort.core.network.Network;
 import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -65,9 +66,10 @@ class OthersJobsTest {
         .filteredOn(w -> w.startsWith("Take the transfer hose off"))
         .hasSize(2);
     // What comes into one tank left the other, and the handles stand as before.
-    double gained = plan.after().volume("tank") - from.volume("tank");
+    double gained = plan.after().volume(PartId.of("tank")) - from.volume(PartId.of("tank"));
     assertThat(gained).isGreaterThan(0.04);
-    assertThat(from.volume("aux") - plan.after().volume("aux")).isCloseTo(gained, within(5e-4));
+    assertThat(from.volume(PartId.of("aux")) - plan.after().volume(PartId.of("aux")))
+        .isCloseTo(gained, within(5e-4));
     assertThat(plan.after().setting()).isEqualTo(from.setting());
     // Two tanks that a pump of the rig joins need no loose hose.
     Network joined = Network.of(Practised.rig("motor-valves"));
@@ -103,7 +105,7 @@ class OthersJobsTest {
     Plan plan = plan(trailer, "fill-through-first-inlet", Practised.filled(trailer, 0.5));
     List<Step.Wait> fills = waits(plan).stream().filter(w -> w.until().fills()).toList();
     assertThat(fills.stream().map(w -> w.until().part()))
-        .containsExactly("first", "second", "third");
+        .containsExactly(PartId.of("first"), PartId.of("second"), PartId.of("third"));
     // Each takes what is left under its outlet: 1.0 m by 0.8 m, 0.32 m high, from half of 0.35 m.
     assertThat(fills).allSatisfy(w -> assertThat(w.moved()).isCloseTo(0.116, within(0.007)));
     assertThat(fills.getLast().notice()).contains("air is trapped");
@@ -123,9 +125,9 @@ class OthersJobsTest {
         .containsExactly("Turn on Pump with Galley switch.", "Turn on Heater with Galley switch.");
     assertThat(Acts.of(trailer.rig(), plan).subList(0, 2)).containsExactly(1, 1);
     Rig rig = trailer.rig();
-    assertThat(rig.movedAlong(plan.after().setting(), "heater", "off"))
-        .isEqualTo(Map.of("pump", "off"));
-    assertThat(rig.movedAlong(rig.atRest(), "fill-valve", "open")).isEmpty();
+    assertThat(rig.movedAlong(plan.after().setting(), PartId.of("heater"), "off"))
+        .isEqualTo(Map.of(PartId.of("pump"), "off"));
+    assertThat(rig.movedAlong(rig.atRest(), PartId.of("fill-valve"), "open")).isEmpty();
   }
 
   @Test
@@ -134,11 +136,13 @@ class OthersJobsTest {
     assertThatThrownBy(() ->
             RigEdit.of(rig)
                 .change(
-                    "galley-switch",
+                    PartId.of("galley-switch"),
                     p ->
                         p.with(
                             new GangSwitch(
-                                List.of(new Moved("boat", "on"), new Moved("pump", "sideways"))))))
+                                List.of(
+                                    new Moved(PartId.of("boat"), "on"),
+                                    new Moved(PartId.of("pump"), "sideways"))))))
         .isInstanceOfSatisfying(
             InvalidRigException.class,
             e ->
@@ -151,11 +155,11 @@ class OthersJobsTest {
   @Test
   void aTankThatIsFullToTheTopIsLetOutALittleBeforeADrive() {
     Network van = Network.of(Practised.rig("flatbed"));
-    double full = van.figures(van.rig().part("tank"), Slope.LEVEL).full();
-    State from = Practised.filled(van, 0.2).withVolume("tank", full);
+    double full = van.figures(van.rig().part(PartId.of("tank")), Slope.LEVEL).full();
+    State from = Practised.filled(van, 0.2).withVolume(PartId.of("tank"), full);
     Plan plan = plan(van, "drive", from);
     assertThat(waits(plan).getFirst().until().what()).isEqualTo(Job.Until.What.LET_OUT);
-    assertThat(full - plan.after().volume("tank")).isCloseTo(0.02 * full, within(1e-3));
+    assertThat(full - plan.after().volume(PartId.of("tank"))).isCloseTo(0.02 * full, within(1e-3));
     assertThat(plan(van, "drive", Practised.filled(van, 0.5)).steps()).isEmpty();
   }
 
@@ -163,8 +167,9 @@ class OthersJobsTest {
   void aDiverterIsTurnedWhileTheWaterRuns() {
     Network trailer = Network.of(Practised.rig("two-travel-valves"));
     Plan plan = plan(trailer, "fill-all-inlet", Practised.filled(trailer, 0.5));
-    List<String> turned = plan.moves().stream().map(Step.Move::part).toList();
-    assertThat(turned.indexOf("diverter")).isLessThan(turned.lastIndexOf("inlet"));
+    List<PartId> turned = plan.moves().stream().map(Step.Move::part).toList();
+    assertThat(turned.indexOf(PartId.of("diverter")))
+        .isLessThan(turned.lastIndexOf(PartId.of("inlet")));
     assertThat(plan.moves().stream().filter(m -> m.to().equals("mains"))).hasSize(1);
   }
 }

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -58,7 +59,7 @@ class PracticeTest {
   }
 
   private static State half(Network network) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(network.rig().atRest(), volumes, Slope.LEVEL);
   }

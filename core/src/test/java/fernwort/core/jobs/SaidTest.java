@@ -27,6 +27,7 @@ import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.Moment;
@@ -49,13 +50,15 @@ class SaidTest {
 
   private static final DemoRig TRUCK = DemoRig.called("marginalia");
   private static final Network PLUMBING = Network.of(TRUCK.rig());
-  private static final Need NEED = need(Source.Kind.TANK, "main");
-  private static final Need MAINS = need(Source.Kind.MAINS, "inlet");
+  private static final Need NEED = need(Source.Kind.TANK, PartId.of("main"));
+  private static final Need MAINS = need(Source.Kind.MAINS, PartId.of("inlet"));
   private static final Goal GOAL = Goal.of(Map.of(), List.of(NEED));
 
-  private static Need need(Source.Kind kind, String from) {
+  private static Need need(Source.Kind kind, PartId from) {
     return Need.of(
-        new Source(kind, from), new End(End.Kind.FIXTURE, "sink"), Finder.PUMPED_OR_FALLING);
+        new Source(kind, from),
+        new End(End.Kind.FIXTURE, PartId.of("sink")),
+        Finder.PUMPED_OR_FALLING);
   }
 
   private static ConditionEvaluator scout(State state, Goal goal) {
@@ -64,16 +67,21 @@ class SaidTest {
 
   private static FlowPath way() {
     State running =
-        TRUCK.state().with("tank-selector", "main").with("pump", "on").with("sink", "cold");
+        TRUCK
+            .state()
+            .with(PartId.of("tank-selector"), "main")
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("sink"), "cold");
     ConditionEvaluator scout = scout(running, GOAL);
     return scout.ways(running.setting()).ways().stream()
-        .filter(w -> w.end().part().equals("sink"))
+        .filter(w -> w.end().part().equals(PartId.of("sink")))
         .findFirst()
         .orElseThrow();
   }
 
   private static Warning warning() {
-    State open = TRUCK.state().with("dump-outlet", "open").with("gray-dump", "open");
+    State open =
+        TRUCK.state().with(PartId.of("dump-outlet"), "open").with(PartId.of("gray-dump"), "open");
     return scout(open, GOAL)
         .unseen(open.setting(), scout(open, GOAL).levels())
         .orElseGet(() ->
@@ -87,27 +95,33 @@ class SaidTest {
 
   private static List<Fault> faults() {
     Harm harm =
-        new Harm(Harm.Kind.LOST, "sink", 5, Message.of("water is lost"), Message.of("Shut it."));
+        new Harm(
+            Harm.Kind.LOST,
+            PartId.of("sink"),
+            5,
+            Message.of("water is lost"),
+            Message.of("Shut it."));
     return List.of(
-        new Fault.Misplaced("pump", "on"),
+        new Fault.Misplaced(PartId.of("pump"), "on"),
         new Fault.Missing(NEED),
         new Fault.Missing(MAINS),
-        new Fault.Apart("main", "low"),
-        new Fault.Unlinked("main", "low"),
-        new Fault.Joined("gray", "dump-outlet", List.of("gray-dump")),
+        new Fault.Apart(PartId.of("main"), PartId.of("low")),
+        new Fault.Unlinked(PartId.of("main"), PartId.of("low")),
+        new Fault.Joined(
+            PartId.of("gray"), PartId.of("dump-outlet"), List.of(PartId.of("gray-dump"))),
         new Fault.Stray(way()),
-        new Fault.Leaking("main", way()),
+        new Fault.Leaking(PartId.of("main"), way()),
         new Fault.Danger(warning()),
-        new Fault.Airless("low"),
-        new Fault.ShutIn("low"),
-        new Fault.StopsShort("main", 0.05),
-        new Fault.NotRound("pump", Optional.empty()),
-        new Fault.NotRound("pump", Optional.of("heater")),
-        new Fault.PumpOn("pump"),
-        new Fault.Unfed("pump"),
-        new Fault.Bypassed("sediment", List.of("pump")),
-        new Fault.Keeping("main", Map.of()),
-        new Fault.Keeping("", Map.of()),
+        new Fault.Airless(PartId.of("low")),
+        new Fault.ShutIn(PartId.of("low")),
+        new Fault.StopsShort(PartId.of("main"), 0.05),
+        new Fault.NotRound(PartId.of("pump"), Optional.empty()),
+        new Fault.NotRound(PartId.of("pump"), Optional.of(PartId.of("heater"))),
+        new Fault.PumpOn(PartId.of("pump")),
+        new Fault.Unfed(PartId.of("pump")),
+        new Fault.Bypassed(PartId.of("sediment"), List.of(PartId.of("pump"))),
+        new Fault.Keeping(PartId.of("main"), Map.of()),
+        new Fault.Keeping(PartId.NONE, Map.of()),
         new Fault.Disproved(harm));
   }
 
@@ -126,11 +140,14 @@ class SaidTest {
     }
     told.add("none: " + troubles.blocked(GOAL, Optional.empty()).words());
     told.add("no need: " + troubles.blocked(Goal.of(Map.of()), Optional.empty()).words());
-    told.add("needed: " + troubles.needed(new Turn("gray-dump", "open")).words());
+    told.add("needed: " + troubles.needed(new Turn(PartId.of("gray-dump"), "open")).words());
     told.add("without a valve: " + troubles.without(GOAL));
     told.add(
-        "without parting: " + troubles.without(GOAL.and(new Condition.Parted("gray", "sink"))));
-    told.add("without a drain: " + troubles.without(GOAL.and(new Condition.RunsOut("main"))));
+        "without parting: "
+            + troubles.without(
+                GOAL.and(new Condition.Parted(PartId.of("gray"), PartId.of("sink")))));
+    told.add(
+        "without a drain: " + troubles.without(GOAL.and(new Condition.RunsOut(PartId.of("main")))));
     OnRecord.assertAsRead("words/troubles", told);
   }
 
@@ -139,14 +156,14 @@ class SaidTest {
     Reasons reasons = new Reasons(scout(TRUCK.state(), GOAL));
     Reasons quiet =
         new Reasons(scout(TRUCK.state(), GOAL.and(new Condition.Quiet(way().source().part()))));
-    Part pump = TRUCK.rig().part("pump");
+    Part pump = TRUCK.rig().part(PartId.of("pump"));
     List<String> told = new ArrayList<>();
     for (Fault fault : faults()) {
       told.add(fault.getClass().getSimpleName() + ": " + reasons.why(fault, pump, "on"));
     }
     told.add("Stray, quiet: " + quiet.why(new Fault.Stray(way()), pump, "on"));
     for (Source.Kind kind : Source.Kind.values()) {
-      told.add(kind + ": " + reasons.name(new Source(kind, "main")));
+      told.add(kind + ": " + reasons.name(new Source(kind, PartId.of("main"))));
     }
     OnRecord.assertAsRead("words/reasons", told);
   }
@@ -184,8 +201,8 @@ class SaidTest {
     List<Job.Until.What> awaited =
         Stream.of(Job.Until.What.values()).filter(w -> !w.isByHand()).toList();
     for (Job.Until.What what : awaited) {
-      for (String part : List.of("main", "sink")) {
-        if (part.equals("sink") && what != Job.Until.What.RUNS) {
+      for (PartId part : List.of(PartId.of("main"), PartId.of("sink"))) {
+        if (part.equals(PartId.of("sink")) && what != Job.Until.What.RUNS) {
           continue;
         }
         Job.Until until = new Job.Until(what, part, 0.05);
@@ -202,17 +219,21 @@ class SaidTest {
         told.add(
             "  dry: %s [%s]"
                 .formatted(
-                    words.words(until, Optional.of("pump"), true),
+                    words.words(until, Optional.of(PartId.of("pump")), true),
                     words.notice(until, Optional.empty(), true, now)));
         told.add(
             "  sign: "
-                + words.notice(until, Optional.of(TRUCK.rig().part("main-tail")), false, now));
+                + words.notice(
+                    until, Optional.of(TRUCK.rig().part(PartId.of("main-tail"))), false, now));
       }
     }
-    told.add("pressure, on: " + words.pressure("pump", true, Set.of("sink")));
-    told.add("pressure, off: " + words.pressure("pump", false, Set.of()));
-    told.add("silence: " + words.silence("pump", (Pump) TRUCK.rig().part("pump").kind(), 25));
-    told.add("siphons: " + words.maySiphon("main-tail", 0.02));
+    told.add("pressure, on: " + words.pressure(PartId.of("pump"), true, Set.of(PartId.of("sink"))));
+    told.add("pressure, off: " + words.pressure(PartId.of("pump"), false, Set.of()));
+    told.add(
+        "silence: "
+            + words.silence(
+                PartId.of("pump"), (Pump) TRUCK.rig().part(PartId.of("pump")).kind(), 25));
+    told.add("siphons: " + words.maySiphon(PartId.of("main-tail"), 0.02));
     OnRecord.assertAsRead("words/waits", told);
   }
 
@@ -222,9 +243,13 @@ class SaidTest {
     List<String> told = new ArrayList<>();
     for (Warning.Code code :
         Arrays.stream(Warning.Code.values()).filter(c -> c.is(Warning.Is.UNSEEN)).toList()) {
-      told.add(code + ": " + words.danger(new Warning.Key(code, List.of("heater", "sink"))));
+      told.add(
+          code
+              + ": "
+              + words.danger(
+                  new Warning.Key(code, List.of(PartId.of("heater"), PartId.of("sink")))));
     }
-    told.add(words.loss(0.0123, "sink").toString());
+    told.add(words.loss(0.0123, PartId.of("sink")).toString());
     told.add(SlipWords.sentence(List.of()).toString());
     told.add(SlipWords.sentence(List.of(Message.of("this"), Message.of("that"))).toString());
     for (Slip.Grade grade : Slip.Grade.values()) {

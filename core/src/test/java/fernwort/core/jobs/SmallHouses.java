@@ -15,6 +15,7 @@ import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.End;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -65,10 +66,10 @@ public final class SmallHouses {
   }
 
   private static void tank(RigBuilder rig, int i, Random random) {
-    String tank = "tank" + i;
+    PartId tank = PartId.of("tank" + i);
     double height = 0.5 + 0.6 * random.nextInt(2);
     rig.place(tank + "-bay", "Bay " + i, "lift the lid", i, 0.5, height)
-        .part(tank, "Tank " + i, i, 0, height, CaseRigs.tank())
+        .part(tank.value(), "Tank " + i, i, 0, height, CaseRigs.tank())
         .part("feed" + i, "Feed " + i, i, 0, height - 0.05, Fittings.twoWay(0))
         .part("fill" + i, "Fill " + i, i, 0, height + 0.3, Fittings.twoWay(0))
         .part("air" + i, "Air " + i, i, 0, height + 0.9, Fittings.end(Role.VENT))
@@ -108,7 +109,7 @@ public final class SmallHouses {
         setting = setting.with(part.id(), positions.get(random.nextInt(positions.size())).id());
       }
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), 0.03 * (1 + random.nextInt(3))));
     return new State(setting, volumes, Slope.LEVEL);
   }
@@ -122,10 +123,10 @@ public final class SmallHouses {
     return switch (random.nextInt(4)) {
       case 0 ->
           Goal.of(
-                  Map.of("inlet", "mains"),
+                  Map.of(PartId.of("inlet"), "mains"),
                   List.of(
                       Need.of(
-                          new Source(Source.Kind.MAINS, "inlet"),
+                          new Source(Source.Kind.MAINS, PartId.of("inlet")),
                           new End(End.Kind.TANK, one.id()),
                           Set.of(DrivenBy.Kind.MAINS))))
               .and(new Condition.Breathes(one.id()));
@@ -143,9 +144,9 @@ public final class SmallHouses {
               List.of(
                   Need.of(
                       tank,
-                      new End(End.Kind.FIXTURE, "tap"),
+                      new End(End.Kind.FIXTURE, PartId.of("tap")),
                       Set.of(DrivenBy.Kind.PUMP, DrivenBy.Kind.FALL))),
-              Map.of("tap", "open"));
+              Map.of(PartId.of("tap"), "open"));
     };
   }
 }

@@ -36,7 +36,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -57,7 +59,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Whatever can be put into a rig is met by everything that computes, and has words for it. */
 class EveryKindTest {
 
-  private static final String TAP_LINE = "pump-out-sink";
+  private static final LineId TAP_LINE = LineId.of("pump-out-sink");
 
   static Stream<NewPart> parts() {
     return NewParts.all().stream();
@@ -72,7 +74,7 @@ class EveryKindTest {
                 .orElseThrow());
   }
 
-  private static Rig with(Rig rig, String what, String line) {
+  private static Rig with(Rig rig, String what, LineId line) {
     return new Addition(
             NewParts.of(what), "Odd one", Optional.empty(), Optional.empty(), Optional.empty())
         .at(rig, new Addition.OnLine(line))
@@ -84,7 +86,7 @@ class EveryKindTest {
   }
 
   private static State half(Rig rig) {
-    Map<String, Double> volumes =
+    Map<PartId, Double> volumes =
         rig.tanks()
             .collect(Collectors.toMap(Part::id, t -> Network.of(rig).room(t.id()).capacity() / 2));
     return new State(rig.atRest(), volumes, Slope.LEVEL);
@@ -281,16 +283,16 @@ class EveryKindTest {
   void aMixingValveGivesOfBothAndDoesNotLetHotWaterCrossIntoTheCold() {
     Rig rig = mixing();
     Hydraulics hydraulics = Hydraulics.of(Network.of(rig));
-    Flows open = hydraulics.solve(running(rig).with("sink", "open"));
-    assertThat(open.line("to-mix")).isGreaterThan(1e-5);
-    assertThat(open.line("hot")).isGreaterThan(1e-5);
-    assertThat(open.fixture("sink"))
-        .isCloseTo(open.line("to-mix") + open.line("hot"), within(1e-7));
+    Flows open = hydraulics.solve(running(rig).with(PartId.of("sink"), "open"));
+    assertThat(open.line(LineId.of("to-mix"))).isGreaterThan(1e-5);
+    assertThat(open.line(LineId.of("hot"))).isGreaterThan(1e-5);
+    assertThat(open.fixture(PartId.of("sink")))
+        .isCloseTo(open.line(LineId.of("to-mix")) + open.line(LineId.of("hot")), within(1e-7));
     // The outside tap draws the pressure down; nothing comes back through the valve.
-    Flows outside = hydraulics.solve(running(rig).with("rinse", "open"));
-    assertThat(outside.line("to-rinse")).isGreaterThan(1e-5);
-    assertThat(outside.line("to-mix")).isCloseTo(0, within(1e-12));
-    assertThat(outside.line("hot")).isCloseTo(0, within(1e-12));
+    Flows outside = hydraulics.solve(running(rig).with(PartId.of("rinse"), "open"));
+    assertThat(outside.line(LineId.of("to-rinse"))).isGreaterThan(1e-5);
+    assertThat(outside.line(LineId.of("to-mix"))).isCloseTo(0, within(1e-12));
+    assertThat(outside.line(LineId.of("hot"))).isCloseTo(0, within(1e-12));
   }
 
   /** A hose inlet that fills a tank below its water, with something between them. */
@@ -336,19 +338,20 @@ class EveryKindTest {
     assertThat(runsBack(bare)).isPositive();
     assertThat(runsBack(guarded)).isZero();
     // And it lets the hose fill the tank.
-    State filling = half(guarded).with("inlet", HoseInlet.MAINS.id());
-    assertThat(Hydraulics.of(Network.of(guarded)).solve(filling).line("on")).isGreaterThan(1e-4);
+    State filling = half(guarded).with(PartId.of("inlet"), HoseInlet.MAINS.id());
+    assertThat(Hydraulics.of(Network.of(guarded)).solve(filling).line(LineId.of("on")))
+        .isGreaterThan(1e-4);
   }
 
   private static boolean backflow(Rig rig) {
-    return warnings(rig, half(rig).with("inlet", HoseInlet.MAINS.id())).stream()
+    return warnings(rig, half(rig).with(PartId.of("inlet"), HoseInlet.MAINS.id())).stream()
         .anyMatch(w -> w.code() == Warning.Code.BACKFLOW);
   }
 
   private static double runsBack(Rig rig) {
     return Hydraulics.of(Network.of(rig))
-        .solve(half(rig).with("inlet", HoseInlet.OPEN.id()))
-        .end("inlet");
+        .solve(half(rig).with(PartId.of("inlet"), HoseInlet.OPEN.id()))
+        .end(PartId.of("inlet"));
   }
 
   @Test

@@ -3,6 +3,8 @@ package fernwort.core.live;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.live.SignalKind.Where;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
 
@@ -11,7 +13,7 @@ class AlarmWatchTest {
 
   private final LiveBench bench =
       new LiveBench()
-          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK)
+          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK.value())
           .with("gray", SignalKind.LEVEL, Where.PART, "gray")
           .with("leak", SignalKind.LEAK, Where.PLACE, "garage")
           .with("air", SignalKind.TEMPERATURE, Where.PLACE, "garage")
@@ -30,7 +32,7 @@ class AlarmWatchTest {
 
   @Test
   void grayThatIsNearlyFullAsksToBeDumped() {
-    double capacity = bench.network.room("gray").capacity() * 1000;
+    double capacity = bench.network.room(PartId.of("gray")).capacity() * 1000;
     bench.keepSaying("gray", Double.toString(capacity * 0.8), 5);
     assertThat(bench.causes()).doesNotContain(AlarmCode.GRAY_HIGH);
     bench.keepSaying("gray", Double.toString(capacity * 0.93), 31);
@@ -47,7 +49,7 @@ class AlarmWatchTest {
 
   @Test
   void aMarkOfOnesOwnCallsOnBothSidesAndNotBetween() {
-    LiveBench marked = new LiveBench().withMarks("seat", "garage", 30, 8);
+    LiveBench marked = new LiveBench().withMarks("seat", PlaceId.of("garage"), 30, 8);
     marked.say("seat", "20");
     assertThat(marked.causes()).isEmpty();
     marked.say("seat", "30");
@@ -146,13 +148,14 @@ class AlarmWatchTest {
   @Test
   void waterInALineThatNothingOpenLeadsToIsAContradictionAndADrawIsNone() {
     LiveBench metered = new LiveBench().with("meter", SignalKind.FLOW, Where.LINE, "f1");
-    metered.state = metered.demo.state().with("pump", "on").with("fore-motor", "open");
+    metered.state =
+        metered.demo.state().with(PartId.of("pump"), "on").with(PartId.of("fore-motor"), "open");
     metered.keepSaying("meter", "0.0001", 60);
     metered.causes();
     metered.keepSaying("meter", "0.0001", 150);
     // A tap may be open that nobody noted.
     assertThat(metered.causes()).isEmpty();
-    metered.state = metered.state.with("fore-motor", "shut");
+    metered.state = metered.state.with(PartId.of("fore-motor"), "shut");
     metered.causes();
     metered.keepSaying("meter", "0.0001", 150);
     assertThat(contradiction(metered).part()).isEqualTo("f1");
@@ -164,10 +167,15 @@ class AlarmWatchTest {
   void aLevelThatStandsThoughWaterIsDrawnThroughAMeterSticks() {
     LiveBench metered =
         new LiveBench()
-            .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK)
+            .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK.value())
             .with("meter", SignalKind.FLOW, Where.LINE, "f1");
     metered.state =
-        metered.demo.state().with("pump", "on").with("fore-motor", "open").with("sink", "cold");
+        metered
+            .demo
+            .state()
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("fore-motor"), "open")
+            .with(PartId.of("sink"), "cold");
     String litres = Double.toString(metered.capacity() * 500);
     for (int second = 0; second < 120; second++) {
       metered.keepSaying("litres", litres, 1);

@@ -7,6 +7,8 @@ import fernwort.core.live.Signal.Source;
 import fernwort.core.live.Signal.Subject;
 import fernwort.core.live.SignalKind.Where;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.time.Instant;
@@ -18,8 +20,8 @@ import java.util.Optional;
 /** A demo rig with sensors, and a clock that moves when it is told to. */
 final class LiveBench {
 
-  static final String TANK = "fore";
-  static final String VALVE = "frost-motor";
+  static final PartId TANK = PartId.of("fore");
+  static final PartId VALVE = PartId.of("frost-motor");
 
   final DemoRig demo = DemoRig.called("tern");
   final Network network = Network.of(demo.rig());
@@ -45,7 +47,7 @@ final class LiveBench {
         new Signal(
             name,
             kind,
-            new Subject(where, id),
+            new Subject(where, id.isEmpty() ? PlaceId.NONE : demo.rig().element(id)),
             as,
             kind == SignalKind.SWITCH ? Optional.of(0.3) : Optional.empty(),
             "",
@@ -55,7 +57,7 @@ final class LiveBench {
   }
 
   /** A sensor of the air at a place, with the marks at which it calls (°C). */
-  LiveBench withMarks(String name, String place, double above, double below) {
+  LiveBench withMarks(String name, PlaceId place, double above, double below) {
     signals.add(
         new Signal(
             name,
@@ -70,7 +72,7 @@ final class LiveBench {
     return this;
   }
 
-  LiveBench withMotor(String name, String part) {
+  LiveBench withMotor(String name, PartId part) {
     signals.add(
         new Signal(
             name,

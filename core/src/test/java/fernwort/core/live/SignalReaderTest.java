@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.live.SignalKind.Where;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;
@@ -21,14 +23,28 @@ class SignalReaderTest {
 
   private final LiveBench bench =
       new LiveBench()
-          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK)
-          .with("share", SignalKind.LEVEL, Where.PART, LiveBench.TANK, Signal.As.SHARE, 0.01, "")
-          .with("height", SignalKind.LEVEL, Where.PART, LiveBench.TANK, Signal.As.HEIGHT, 0.001, "")
+          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK.value())
+          .with(
+              "share",
+              SignalKind.LEVEL,
+              Where.PART,
+              LiveBench.TANK.value(),
+              Signal.As.SHARE,
+              0.01,
+              "")
+          .with(
+              "height",
+              SignalKind.LEVEL,
+              Where.PART,
+              LiveBench.TANK.value(),
+              Signal.As.HEIGHT,
+              0.001,
+              "")
           .with(
               "nested",
               SignalKind.LEVEL,
               Where.PART,
-              LiveBench.TANK,
+              LiveBench.TANK.value(),
               Signal.As.VOLUME,
               0.001,
               "/tank/0/l")
@@ -170,7 +186,8 @@ class SignalReaderTest {
     new Signal(
             "one",
             kind,
-            new Signal.Subject(where, id),
+            new Signal.Subject(
+                where, id.equals("nowhere") ? LineId.of(id) : bench.demo.rig().element(id)),
             Signal.As.VOLUME,
             Optional.empty(),
             "",
@@ -185,7 +202,7 @@ class SignalReaderTest {
         new Signal(
             "gone",
             SignalKind.LEVEL,
-            new Signal.Subject(Where.PART, "no-more"),
+            new Signal.Subject(Where.PART, PartId.of("no-more")),
             Signal.As.VOLUME,
             Optional.empty(),
             "",

@@ -13,7 +13,7 @@ class SignalTrackTest {
 
   private final LiveBench bench =
       new LiveBench()
-          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK)
+          .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK.value())
           .with("leak", SignalKind.LEAK, Where.PLACE, "garage");
 
   @Test

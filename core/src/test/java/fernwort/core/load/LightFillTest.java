@@ -8,6 +8,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Hitch;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
@@ -40,8 +41,8 @@ class LightFillTest {
   @Test
   void noOtherOrderOfFillingKeepsMoreToSpare() {
     LightFill best = LightFill.of(PLUMBING, 0.07);
-    List<String> fresh = TRUCK.tanks(Contents.FRESH).map(p -> p.id()).toList();
-    for (String first : fresh) {
+    List<PartId> fresh = TRUCK.tanks(Contents.FRESH).map(p -> p.id()).toList();
+    for (PartId first : fresh) {
       Tank kind = (Tank) TRUCK.part(first).kind();
       TankFigures figures = TankFigures.of(kind, PLUMBING.room(first), Slope.LEVEL);
       if (figures.usable() >= 0.07) {

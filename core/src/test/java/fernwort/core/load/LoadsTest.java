@@ -9,6 +9,7 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.network.Network;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Axle;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import java.util.HashSet;
@@ -31,7 +32,7 @@ class LoadsTest {
   void aFullMainTankWeighsOnTheAxlesByTheLeverRule() {
     double litres = 100;
     double mass = litres / 1000 * Water.DENSITY;
-    Loads loads = Loads.of(PLUMBING, Map.of("main", litres / 1000));
+    Loads loads = Loads.of(PLUMBING, Map.of(PartId.of("main"), litres / 1000));
     double middle = -0.4 + (1.12 - 0.012) / 2;
     assertThat(loads.front()).isCloseTo(mass * middle / 3.85, within(0.01));
     assertThat(loads.rear()).isCloseTo(mass * (1 - middle / 3.85), within(0.01));
@@ -43,16 +44,19 @@ class LoadsTest {
       @ForAll @DoubleRange(max = 0.12) double main,
       @ForAll @DoubleRange(max = 0.09) double low,
       @ForAll @DoubleRange(max = 0.1) double gray) {
-    Loads loads = Loads.of(PLUMBING, Map.of("main", main, "low", low, "gray", gray));
+    Loads loads =
+        Loads.of(
+            PLUMBING,
+            Map.of(PartId.of("main"), main, PartId.of("low"), low, PartId.of("gray"), gray));
     assertThat(loads.total()).isCloseTo((main + low + gray) * Water.DENSITY, within(1e-6));
-    Loads twice = Loads.of(PLUMBING, Map.of("main", main));
+    Loads twice = Loads.of(PLUMBING, Map.of(PartId.of("main"), main));
     assertThat(twice.front()).isLessThanOrEqualTo(loads.front() + 1e-9);
   }
 
   @Test
   void waterAheadOfATrailersAxleWeighsOnItsDrawbar() {
     Network trailer = Network.of(SAMPHIRE.rig());
-    Loads loads = Loads.of(trailer, Map.of("tank", 0.05));
+    Loads loads = Loads.of(trailer, Map.of(PartId.of("tank"), 0.05));
     assertThat(loads.supports()).extracting(Bearing::label).endsWith("drawbar");
     assertThat(loads.front()).isNotZero();
     assertThat(loads.total()).isCloseTo(0.05 * Water.DENSITY, within(1e-6));
@@ -60,8 +64,8 @@ class LoadsTest {
 
   @Test
   void waterOnTheLeftLeansLeft() {
-    assertThat(Loads.of(PLUMBING, Map.of("main", 0.1)).left()).isPositive();
-    assertThat(Loads.of(PLUMBING, Map.of("gray", 0.1)).left()).isNegative();
+    assertThat(Loads.of(PLUMBING, Map.of(PartId.of("main"), 0.1)).left()).isPositive();
+    assertThat(Loads.of(PLUMBING, Map.of(PartId.of("gray"), 0.1)).left()).isNegative();
   }
 
   @Test
@@ -84,7 +88,7 @@ class LoadsTest {
                         new Axle("middle", 0.6, 3000, 1500),
                         new Axle("front", 3.85, 2700, 2190)),
                     v.hitch()));
-    Loads loads = Loads.of(Network.of(six), Map.of("main", 0.1));
+    Loads loads = Loads.of(Network.of(six), Map.of(PartId.of("main"), 0.1));
     assertThat(loads.supports().getFirst().label()).isEqualTo("rear + middle");
     assertThat(loads.supports().getFirst().highest()).isEqualTo(6000);
     assertThat(loads.supports().getFirst().x()).isCloseTo(0, within(1e-9));
@@ -92,7 +96,16 @@ class LoadsTest {
 
   @Test
   void everyOrderOfTheTanksIsTriedOnceAndTheBestStandsFirst() {
-    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
+    Map<PartId, Double> full =
+        Map.of(
+            PartId.of("fore"),
+            0.06,
+            PartId.of("arch"),
+            0.05,
+            PartId.of("aft"),
+            0.05,
+            PartId.of("gray"),
+            0.01);
     List<DrawOrders.Order> orders = DrawOrders.of(Network.of(TERN.rig()), full, 0.8);
     assertThat(orders).hasSize(6);
     assertThat(new HashSet<>(orders.stream().map(DrawOrders.Order::tanks).toList())).hasSize(6);
@@ -155,7 +168,16 @@ class LoadsTest {
 
   @Test
   void waterIsNeitherMadeNorLostOnATripButWhatIsUsedUp() {
-    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", 0.01);
+    Map<PartId, Double> full =
+        Map.of(
+            PartId.of("fore"),
+            0.06,
+            PartId.of("arch"),
+            0.05,
+            PartId.of("aft"),
+            0.05,
+            PartId.of("gray"),
+            0.01);
     for (double share : new double[] {0, 0.3}) {
       for (DrawOrders.Order order : DrawOrders.of(Network.of(TERN.rig()), full, share)) {
         for (int i = 0; i < order.course().size(); i++) {
@@ -174,15 +196,25 @@ class LoadsTest {
   @Test
   void aGrayTankThatIsFullTakesNoMoreAndNothingIsLostBeyondIt() {
     Network tern = Network.of(TERN.rig());
-    double capacity = tern.room("gray").capacity();
-    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05, "gray", capacity);
+    double capacity = tern.room(PartId.of("gray")).capacity();
+    Map<PartId, Double> full =
+        Map.of(
+            PartId.of("fore"),
+            0.06,
+            PartId.of("arch"),
+            0.05,
+            PartId.of("aft"),
+            0.05,
+            PartId.of("gray"),
+            capacity);
     DrawOrders.Order order = DrawOrders.of(tern, full, 1).getFirst();
     assertThat(order.course().getLast().total()).isCloseTo(capacity * Water.DENSITY, within(1e-3));
   }
 
   @Test
   void loadsBetweenStretchesLieBetweenThem() {
-    Map<String, Double> full = Map.of("fore", 0.06, "arch", 0.05, "aft", 0.05);
+    Map<PartId, Double> full =
+        Map.of(PartId.of("fore"), 0.06, PartId.of("arch"), 0.05, PartId.of("aft"), 0.05);
     DrawOrders.Order order = DrawOrders.of(Network.of(TERN.rig()), full, 0).getFirst();
     for (int i = 0; i < order.drawn().size(); i++) {
       Loads there = order.course().get(i);

@@ -8,6 +8,7 @@ import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -34,20 +35,20 @@ class AirEntriesTest {
           .build();
 
   private static final Network NETWORK = Network.of(RIG);
-  private static final Setting OPEN = RIG.atRest().with("tap", "open");
+  private static final Setting OPEN = RIG.atRest().with(PartId.of("tap"), "open");
 
   /**
    * The parts at whose ports air comes in, at a head of so much over each port (m); a tank's ports
    * above its water are dry.
    */
-  private static Set<String> entries(Setting setting, double litres, double over, String... dry) {
-    State state = new State(setting, Map.of("tank", litres / 1000), Slope.LEVEL);
+  private static Set<PartId> entries(Setting setting, double litres, double over, PartId... dry) {
+    State state = new State(setting, Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL);
     Levels levels = Levels.of(NETWORK, state);
     int[] node = IntStream.range(0, NETWORK.size()).toArray();
     for (int port : NETWORK.tankVertices(0)) {
       node[port] = levels.wet(port) ? port : -1;
     }
-    for (String part : dry) {
+    for (PartId part : dry) {
       int at = NETWORK.index(part);
       Arrays.fill(node, NETWORK.first(at), NETWORK.first(at + 1), -1);
     }
@@ -63,20 +64,20 @@ class AirEntriesTest {
 
   @Test
   void anOpenTapOnALineThatDrawsLetsAirIn() {
-    assertThat(entries(OPEN, 60, -0.3)).containsExactly("tap");
+    assertThat(entries(OPEN, 60, -0.3)).containsExactly(PartId.of("tap"));
     assertThat(entries(RIG.atRest(), 60, -0.3)).as("it is shut").isEmpty();
     assertThat(entries(OPEN, 60, 0.3)).as("water presses out").isEmpty();
   }
 
   @Test
   void anEmptyTankLetsAirIntoItsLine() {
-    assertThat(entries(RIG.atRest(), 0, -0.3)).containsExactly("tee");
+    assertThat(entries(RIG.atRest(), 0, -0.3)).containsExactly(PartId.of("tee"));
     assertThat(entries(RIG.atRest(), 60, -0.3)).isEmpty();
   }
 
   @Test
   void airPassesWhatIsDryToWhatIsNot() {
-    assertThat(entries(OPEN, 60, -0.3, "tap")).containsExactly("tee");
-    assertThat(entries(OPEN, 60, 0.3, "tap")).isEmpty();
+    assertThat(entries(OPEN, 60, -0.3, PartId.of("tap"))).containsExactly(PartId.of("tee"));
+    assertThat(entries(OPEN, 60, 0.3, PartId.of("tap"))).isEmpty();
   }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Filter;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.streams.Directions;
 import fernwort.core.streams.LineService;
@@ -19,36 +21,48 @@ class ConnectionsTest {
   private final DemoRig tern = DemoRig.called("tern");
   private final DemoRig marginalia = DemoRig.called("marginalia");
 
-  private static Optional<List<String>> route(
-      DemoRig rig, Setting setting, String from, String to) {
+  private static Optional<List<PartId>> route(
+      DemoRig rig, Setting setting, PartId from, PartId to) {
     return Connections.of(Network.of(rig.rig()), setting)
         .route(from, p -> false, p -> p.id().equals(to));
   }
 
   @Test
   void aRouteNamesThePartsFromOneEndToTheOther() {
-    List<String> route =
-        route(marginalia, marginalia.state().setting(), "main", "sink").orElseThrow();
-    assertThat(route).startsWith("main", "tank-selector", "strainer").endsWith("sink");
+    List<PartId> route =
+        route(marginalia, marginalia.state().setting(), PartId.of("main"), PartId.of("sink"))
+            .orElseThrow();
+    assertThat(route)
+        .startsWith(PartId.of("main"), PartId.of("tank-selector"), PartId.of("strainer"))
+        .endsWith(PartId.of("sink"));
   }
 
   @Test
   void aShutValveCutsARouteAndACheckValveCutsItOneWay() {
     Setting open = marginalia.state().setting();
-    assertThat(route(marginalia, open.with("tank-selector", "shut"), "main", "sink")).isEmpty();
-    Setting filling = open.with("fill-selector", "main").with("inlet", "mains");
-    assertThat(route(marginalia, filling, "inlet", "main")).isPresent();
-    assertThat(route(marginalia, filling, "main", "inlet")).isEmpty();
+    assertThat(
+            route(
+                marginalia,
+                open.with(PartId.of("tank-selector"), "shut"),
+                PartId.of("main"),
+                PartId.of("sink")))
+        .isEmpty();
+    Setting filling =
+        open.with(PartId.of("fill-selector"), "main").with(PartId.of("inlet"), "mains");
+    assertThat(route(marginalia, filling, PartId.of("inlet"), PartId.of("main"))).isPresent();
+    assertThat(route(marginalia, filling, PartId.of("main"), PartId.of("inlet"))).isEmpty();
   }
 
   @Test
   void aTankIsLeftByThePortsThatAreAskedFor() {
     Connections connections =
         Connections.of(Network.of(marginalia.rig()), marginalia.state().setting());
-    Part main = marginalia.rig().part("main");
-    assertThat(connections.leaving(main, "feed"::equals, p -> p.id().equals("sink")))
-        .hasValueSatisfying(way -> assertThat(way).startsWith("main").endsWith("sink"));
-    assertThat(connections.leaving(main, "vent"::equals, p -> p.id().equals("sink"))).isEmpty();
+    Part main = marginalia.rig().part(PartId.of("main"));
+    assertThat(connections.leaving(main, "feed"::equals, p -> p.id().equals(PartId.of("sink"))))
+        .hasValueSatisfying(
+            way -> assertThat(way).startsWith(PartId.of("main")).endsWith(PartId.of("sink")));
+    assertThat(connections.leaving(main, "vent"::equals, p -> p.id().equals(PartId.of("sink"))))
+        .isEmpty();
   }
 
   @Test
@@ -57,24 +71,27 @@ class ConnectionsTest {
     Connections connections = Connections.of(Network.of(tern.rig()), setting);
     assertThat(
             connections.route(
-                "fore",
+                PartId.of("fore"),
                 p -> p.kind() instanceof Filter f && f.grade() == Filter.Grade.PURIFIER,
-                p -> p.id().equals("drink")))
+                p -> p.id().equals(PartId.of("drink"))))
         .isEmpty();
-    assertThat(connections.route("fore", p -> false, p -> p.id().equals("drink"))).isPresent();
+    assertThat(
+            connections.route(
+                PartId.of("fore"), p -> false, p -> p.id().equals(PartId.of("drink"))))
+        .isPresent();
   }
 
   @Test
   void theLayoutTellsWhatEachLineIsThereToCarry() {
-    Map<String, LineService.Stream> streams = LineService.of(marginalia.rig());
+    Map<LineId, LineService.Stream> streams = LineService.of(marginalia.rig());
     assertThat(streams)
         .hasSize(marginalia.rig().lines().size())
-        .containsEntry("feed-main", LineService.Stream.FRESH)
-        .containsEntry("w1", LineService.Stream.HOT)
-        .containsEntry("c1", LineService.Stream.FRESH)
-        .containsEntry("g2", LineService.Stream.GRAY)
-        .containsEntry("vent-main", LineService.Stream.AIR)
-        .containsEntry("g8", LineService.Stream.AIR);
+        .containsEntry(LineId.of("feed-main"), LineService.Stream.FRESH)
+        .containsEntry(LineId.of("w1"), LineService.Stream.HOT)
+        .containsEntry(LineId.of("c1"), LineService.Stream.FRESH)
+        .containsEntry(LineId.of("g2"), LineService.Stream.GRAY)
+        .containsEntry(LineId.of("vent-main"), LineService.Stream.AIR)
+        .containsEntry(LineId.of("g8"), LineService.Stream.AIR);
     assertThat(LineService.of(tern.rig())).containsValue(LineService.Stream.OUTSIDE);
   }
 

@@ -7,6 +7,8 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
@@ -41,11 +43,12 @@ class LevelsTest {
           .build();
 
   private static final Network NETWORK = Network.of(RIG);
-  private static final PortRef LOW = new PortRef("tank", "low");
-  private static final PortRef HIGH = new PortRef("tank", "high");
+  private static final PortRef LOW = new PortRef(PartId.of("tank"), "low");
+  private static final PortRef HIGH = new PortRef(PartId.of("tank"), "high");
 
   private static Levels holding(double litres, Slope slope) {
-    return Levels.of(NETWORK, new State(RIG.atRest(), Map.of("tank", litres / 1000), slope));
+    return Levels.of(
+        NETWORK, new State(RIG.atRest(), Map.of(PartId.of("tank"), litres / 1000), slope));
   }
 
   private static Levels holding(double litres) {
@@ -54,9 +57,9 @@ class LevelsTest {
 
   @Test
   void aCentimetreIsTwoAndAHalfLitres() {
-    assertThat(holding(25).surface("tank")).isCloseTo(1.1, within(1e-9));
-    assertThat(holding(25).volume("tank")).isEqualTo(0.025);
-    assertThat(holding(25).state(RIG.atRest()).volumes()).containsEntry("tank", 0.025);
+    assertThat(holding(25).surface(PartId.of("tank"))).isCloseTo(1.1, within(1e-9));
+    assertThat(holding(25).volume(PartId.of("tank"))).isEqualTo(0.025);
+    assertThat(holding(25).state(RIG.atRest()).volumes()).containsEntry(PartId.of("tank"), 0.025);
   }
 
   @Test
@@ -82,21 +85,22 @@ class LevelsTest {
 
   @Test
   void fullIsToAThousandthAndBrimFullToADrop() {
-    double capacity = NETWORK.room("tank").capacity() * 1000;
-    assertThat(holding(0.9989 * capacity).isFull("tank")).isFalse();
-    assertThat(holding(0.9991 * capacity).isFull("tank")).isTrue();
-    assertThat(holding(0.9991 * capacity).isBrimFull("tank")).isFalse();
-    assertThat(holding(capacity).isBrimFull("tank")).isTrue();
-    assertThat(holding(0).isEmpty("tank")).isTrue();
-    assertThat(holding(0.001).isEmpty("tank")).isFalse();
+    double capacity = NETWORK.room(PartId.of("tank")).capacity() * 1000;
+    assertThat(holding(0.9989 * capacity).isFull(PartId.of("tank"))).isFalse();
+    assertThat(holding(0.9991 * capacity).isFull(PartId.of("tank"))).isTrue();
+    assertThat(holding(0.9991 * capacity).isBrimFull(PartId.of("tank"))).isFalse();
+    assertThat(holding(capacity).isBrimFull(PartId.of("tank"))).isTrue();
+    assertThat(holding(0).isEmpty(PartId.of("tank"))).isTrue();
+    assertThat(holding(0.001).isEmpty(PartId.of("tank"))).isFalse();
   }
 
   /** From 0.5 m it is 0.42 m up to 0.92, the lower of the heights on both sides. */
   @Test
   void aLineSagsBelowTheLowerOfItsTwoSides() {
-    assertThat(holding(0).sag("out")).isCloseTo(0.42, within(1e-9));
-    assertThat(holding(0).crest("out")).isEqualTo(holding(0).crest(NETWORK.lineNumber("out")));
-    assertThat(holding(0).crest("out")).isCloseTo(1, within(0.02));
+    assertThat(holding(0).sag(LineId.of("out"))).isCloseTo(0.42, within(1e-9));
+    assertThat(holding(0).crest(LineId.of("out")))
+        .isEqualTo(holding(0).crest(NETWORK.lineNumber(LineId.of("out"))));
+    assertThat(holding(0).crest(LineId.of("out"))).isCloseTo(1, within(0.02));
     assertThat(holding(0).profile(0)).hasSize(6).contains(0.5, 0.92);
   }
 
@@ -106,13 +110,15 @@ class LevelsTest {
   @Test
   void onASlopeEverythingStandsWhereTheVehicleTiltsIt() {
     Slope up = new Slope(Math.toDegrees(Math.atan(0.05)), 0);
-    double way = up.heightOf(RIG.part("tank").at("low")) - RIG.part("tank").at("low").z();
+    double way =
+        up.heightOf(RIG.part(PartId.of("tank")).at("low"))
+            - RIG.part(PartId.of("tank")).at("low").z();
     assertThat(Math.abs(way)).isCloseTo(0.05, within(0.01));
     double middle = (holding(0, up).height(LOW) + holding(0, up).top(LOW)) / 2;
     double level = (holding(0).height(LOW) + holding(0).top(LOW)) / 2;
     assertThat(middle - level).isCloseTo(way, within(2e-3));
-    assertThat(holding(0, up).height(RIG.part("drain")))
-        .isCloseTo(up.heightOf(RIG.part("drain").at("in")), within(1e-12));
+    assertThat(holding(0, up).height(RIG.part(PartId.of("drain"))))
+        .isCloseTo(up.heightOf(RIG.part(PartId.of("drain")).at("in")), within(1e-12));
     assertThat(holding(0, up).slope()).isEqualTo(up);
   }
 

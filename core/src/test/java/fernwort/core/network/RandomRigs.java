@@ -19,6 +19,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -45,7 +46,7 @@ public final class RandomRigs {
       List<Position> positions = part.kind().positions();
       setting = setting.with(part.id(), positions.get(random.nextInt(positions.size())).id());
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), random.nextInt(4) * 0.018));
     return new State(setting, volumes, Slope.LEVEL);
   }

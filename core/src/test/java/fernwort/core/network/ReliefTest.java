@@ -8,6 +8,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
@@ -21,22 +22,26 @@ class ReliefTest {
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final Network PLUMBING = Network.of(TRUCK.rig());
 
-  private static boolean has(Setting setting, String tank) {
-    return Relief.of(PLUMBING, setting).has(tank, Optional.of("inlet"));
+  private static boolean has(Setting setting, PartId tank) {
+    return Relief.of(PLUMBING, setting).has(tank, Optional.of(PartId.of("inlet")));
   }
 
   @Test
   void anOverflowWithItsValveShutLetsNothingOut() {
     Setting shut =
-        TRUCK.state().setting().with("low-overflow-valve", "shut").with("tank-selector", "shut");
-    assertThat(has(shut, "low")).isFalse();
-    assertThat(has(shut.with("low-overflow-valve", "open"), "low")).isTrue();
+        TRUCK
+            .state()
+            .setting()
+            .with(PartId.of("low-overflow-valve"), "shut")
+            .with(PartId.of("tank-selector"), "shut");
+    assertThat(has(shut, PartId.of("low"))).isFalse();
+    assertThat(has(shut.with(PartId.of("low-overflow-valve"), "open"), PartId.of("low"))).isTrue();
   }
 
   @Test
   void anOverflowWithoutAHandleAlwaysDoes() {
-    assertThat(has(TRUCK.rig().atRest(), "main")).isTrue();
-    assertThat(Relief.of(PLUMBING, TRUCK.rig().atRest()).hasByVents("main")).isTrue();
+    assertThat(has(TRUCK.rig().atRest(), PartId.of("main"))).isTrue();
+    assertThat(Relief.of(PLUMBING, TRUCK.rig().atRest()).hasByVents(PartId.of("main"))).isTrue();
   }
 
   /** An open tap relieves a tank as much as a vent does; only the vent lets its air out. */
@@ -51,13 +56,16 @@ class ReliefTest {
             .line("b", "B", "inlet.out > tank.high", 12, 1, Line.Material.PEX, 0)
             .build();
     Network network = Network.of(rig);
-    Relief open = Relief.of(network, rig.atRest().with("tap", "open"));
-    assertThat(open.has("tank", Optional.of("inlet"))).isTrue();
-    assertThat(open.hasByVents("tank")).isFalse();
-    assertThat(open.hasAtMostOutlets("tank", "inlet")).isTrue();
-    assertThat(Relief.of(network, rig.atRest()).has("tank", Optional.of("inlet"))).isFalse();
+    Relief open = Relief.of(network, rig.atRest().with(PartId.of("tap"), "open"));
+    assertThat(open.has(PartId.of("tank"), Optional.of(PartId.of("inlet")))).isTrue();
+    assertThat(open.hasByVents(PartId.of("tank"))).isFalse();
+    assertThat(open.hasAtMostOutlets(PartId.of("tank"), PartId.of("inlet"))).isTrue();
+    assertThat(
+            Relief.of(network, rig.atRest())
+                .has(PartId.of("tank"), Optional.of(PartId.of("inlet"))))
+        .isFalse();
     Levels levels = Levels.of(network, new State(rig.atRest(), Map.of(), Slope.LEVEL));
-    assertThat(Relief.height(network, levels, rig.part("tank"))).isInfinite();
+    assertThat(Relief.height(network, levels, rig.part(PartId.of("tank")))).isInfinite();
   }
 
   @Test
@@ -68,14 +76,15 @@ class ReliefTest {
                     .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
                     .part("inlet", "Inlet", -0.5, 0, 1.2, Fittings.inlet(3))
                     .line("b", "B", "inlet.out > tank.high", 12, 1, Line.Material.PEX, 0),
-                "tank",
+                PartId.of("tank"),
                 1)
             .build();
     Network network = Network.of(rig);
     Levels levels = Levels.of(network, new State(rig.atRest(), Map.of(), Slope.LEVEL));
-    assertThat(Relief.height(network, levels, rig.part("tank"))).isCloseTo(1.6, within(1e-9));
+    assertThat(Relief.height(network, levels, rig.part(PartId.of("tank"))))
+        .isCloseTo(1.6, within(1e-9));
     Relief relief = Relief.of(network, rig.atRest());
-    assertThat(relief.hasByVents("tank")).isTrue();
-    assertThat(relief.hasAtMostOutlets("tank", "inlet")).isFalse();
+    assertThat(relief.hasByVents(PartId.of("tank"))).isTrue();
+    assertThat(relief.hasAtMostOutlets(PartId.of("tank"), PartId.of("inlet"))).isFalse();
   }
 }

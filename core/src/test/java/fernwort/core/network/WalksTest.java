@@ -25,6 +25,8 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Macerator;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.streams.LineService;
 import java.util.List;
@@ -37,7 +39,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class WalksTest {
 
   private static final Rig RIG =
-      CaseRigs.vented(CaseRigs.rig(), "tank", 1.0)
+      CaseRigs.vented(CaseRigs.rig(), PartId.of("tank"), 1.0)
           .part("tank", "Tank", 0, 0, 1.0, CaseRigs.tank())
           .part("pump", "Pump", 0.5, 0, 0.8, Fittings.pressurePump(10, 2.5))
           .part("tee", "Tee", 1, 0, 0.7, new Tee())
@@ -62,26 +64,33 @@ class WalksTest {
   @Test
   void aWalkGoesOnThroughWhatItMayPassAndNoFurther() {
     Walk walk = new Walk(RIG, p -> p.kind() instanceof Tee);
-    assertThat(walk.lines(List.of(RIG.part("pump").port("out"))))
-        .containsExactly("main", "cold", "warm");
-    assertThat(walk.parts(List.of(RIG.part("pump").port("out"))))
-        .containsExactly("tee", "pump", "mixer", "boiler");
-    assertThat(walk.lines(List.of(RIG.part("tank").port("high")))).isEmpty();
+    assertThat(walk.lines(List.of(RIG.part(PartId.of("pump")).port("out"))))
+        .containsExactly(LineId.of("main"), LineId.of("cold"), LineId.of("warm"));
+    assertThat(walk.parts(List.of(RIG.part(PartId.of("pump")).port("out"))))
+        .containsExactly(
+            PartId.of("tee"), PartId.of("pump"), PartId.of("mixer"), PartId.of("boiler"));
+    assertThat(walk.lines(List.of(RIG.part(PartId.of("tank")).port("high")))).isEmpty();
     Walk nothing = new Walk(RIG, p -> false);
-    assertThat(nothing.lines(List.of(RIG.part("pump").port("out")))).containsExactly("main");
+    assertThat(nothing.lines(List.of(RIG.part(PartId.of("pump")).port("out"))))
+        .containsExactly(LineId.of("main"));
     // From the other end it comes to where the line began.
-    assertThat(nothing.parts(List.of(RIG.part("tee").port("a")))).containsExactly("pump");
+    assertThat(nothing.parts(List.of(RIG.part(PartId.of("tee")).port("a"))))
+        .containsExactly(PartId.of("pump"));
     Walk everything = new Walk(RIG, p -> true);
-    assertThat(everything.lines(List.of(RIG.part("trap").port("in")))).hasSize(8);
+    assertThat(everything.lines(List.of(RIG.part(PartId.of("trap")).port("in")))).hasSize(8);
   }
 
   @Test
   void beyondAPortLiesWhatItsLinesLeadToUpToWhatTakesOrGivesWater() {
-    assertThat(Beyond.of(RIG, RIG.part("pump"), "out")).containsExactly("tee", "mixer", "boiler");
-    assertThat(Beyond.of(RIG, RIG.part("pump"), "in")).containsExactly("tank");
-    assertThat(Beyond.of(RIG, RIG.part("mixer"), "waste")).containsExactly("trap", "out");
-    assertThat(Beyond.of(RIG, RIG.part("hose"), "out")).containsExactly("valve", "stop");
-    assertThat(Beyond.of(RIG, RIG.part("tank"), "high")).isEmpty();
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), "out"))
+        .containsExactly(PartId.of("tee"), PartId.of("mixer"), PartId.of("boiler"));
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), "in"))
+        .containsExactly(PartId.of("tank"));
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("mixer")), "waste"))
+        .containsExactly(PartId.of("trap"), PartId.of("out"));
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("hose")), "out"))
+        .containsExactly(PartId.of("valve"), PartId.of("stop"));
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("tank")), "high")).isEmpty();
   }
 
   @Test
@@ -121,24 +130,24 @@ class WalksTest {
     assertThat(LineService.of(RIG))
         .isEqualTo(
             Map.ofEntries(
-                Map.entry("tank-vent", LineService.Stream.AIR),
-                Map.entry("feed", LineService.Stream.FRESH),
-                Map.entry("main", LineService.Stream.FRESH),
-                Map.entry("cold", LineService.Stream.FRESH),
-                Map.entry("warm", LineService.Stream.FRESH),
-                Map.entry("hot", LineService.Stream.HOT),
-                Map.entry("waste", LineService.Stream.GRAY),
-                Map.entry("fall", LineService.Stream.GRAY),
+                Map.entry(LineId.of("tank-vent"), LineService.Stream.AIR),
+                Map.entry(LineId.of("feed"), LineService.Stream.FRESH),
+                Map.entry(LineId.of("main"), LineService.Stream.FRESH),
+                Map.entry(LineId.of("cold"), LineService.Stream.FRESH),
+                Map.entry(LineId.of("warm"), LineService.Stream.FRESH),
+                Map.entry(LineId.of("hot"), LineService.Stream.HOT),
+                Map.entry(LineId.of("waste"), LineService.Stream.GRAY),
+                Map.entry(LineId.of("fall"), LineService.Stream.GRAY),
                 // An inlet without pressure draws from outside; behind the valve nobody knows.
-                Map.entry("shore", LineService.Stream.OUTSIDE),
-                Map.entry("spare", LineService.Stream.FRESH)));
+                Map.entry(LineId.of("shore"), LineService.Stream.OUTSIDE),
+                Map.entry(LineId.of("spare"), LineService.Stream.FRESH)));
   }
 
   @Test
   void aLineLosesMoreWhereItOpensIntoAWiderPart() {
     LinePipes pipes = new LinePipes(RIG, RIG.lines());
-    int main = index("main");
-    int warm = index("warm");
+    int main = index(LineId.of("main"));
+    int warm = index(LineId.of("warm"));
     // The tee is as wide as its 16 mm line: 1 - (12/16)² = 0.4375 where the main opens into it.
     Pipe into = pipes.pipe(main, Fluid.WATER);
     assertThat(into.forward()).isCloseTo(1 + 0.4375 * 0.4375, within(1e-12));
@@ -146,7 +155,7 @@ class WalksTest {
     // The widest line loses nothing there, and no line does at a pump, a tank or a heater.
     assertThat(pipes.pipe(warm, Fluid.WATER).forward()).isEqualTo(1.5);
     assertThat(pipes.pipe(warm, Fluid.WATER).backward()).isEqualTo(1.5);
-    assertThat(pipes.pipe(index("feed"), Fluid.WATER).forward()).isEqualTo(2);
+    assertThat(pipes.pipe(index(LineId.of("feed")), Fluid.WATER).forward()).isEqualTo(2);
     assertThat(into.bore()).isEqualTo(0.012);
     assertThat(into.length()).isEqualTo(0.6);
   }
@@ -155,12 +164,12 @@ class WalksTest {
   void aLineRunsFullFromAFroudeNumberOfOne() {
     LinePipes pipes = new LinePipes(RIG, RIG.lines());
     // 12 mm: 1.131e-4 m² · √(9.80665 · 0.012) m/s = 0.0388 L/s.
-    assertThat(pipes.froude(index("main"), 3.8797e-5)).isCloseTo(1, within(1e-3));
-    assertThat(pipes.froude(index("main"), -2 * 3.8797e-5)).isCloseTo(2, within(2e-3));
+    assertThat(pipes.froude(index(LineId.of("main")), 3.8797e-5)).isCloseTo(1, within(1e-3));
+    assertThat(pipes.froude(index(LineId.of("main")), -2 * 3.8797e-5)).isCloseTo(2, within(2e-3));
     assertThat(pipes.primes()).isEqualTo(1);
     assertThat(pipes.primingEarly().primes()).isEqualTo(0.31);
-    assertThat(pipes.primingEarly().pipe(index("main"), Fluid.WATER))
-        .isEqualTo(pipes.pipe(index("main"), Fluid.WATER));
+    assertThat(pipes.primingEarly().pipe(index(LineId.of("main")), Fluid.WATER))
+        .isEqualTo(pipes.pipe(index(LineId.of("main")), Fluid.WATER));
   }
 
   @ParameterizedTest
@@ -170,7 +179,7 @@ class WalksTest {
     assertThat(material.roughness()).isEqualTo(rougher ? 3e-6 : 1.5e-6);
   }
 
-  private static int index(String line) {
+  private static int index(LineId line) {
     return RIG.lines().stream().map(Line::id).toList().indexOf(line);
   }
 }

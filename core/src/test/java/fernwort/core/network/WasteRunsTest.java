@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;
@@ -43,19 +44,21 @@ class WasteRunsTest {
           List<WasteRuns.Run> way =
               all.stream().filter(r -> r.fixture().equals(fixture.id())).toList();
           PortRef at = fixture.port("waste");
-          Set<String> parts = new HashSet<>(Set.of(fixture.id()));
+          Set<PartId> parts = new HashSet<>(Set.of(fixture.id()));
           for (WasteRuns.Run run : way) {
-            String here = at.part();
+            PartId here = at.part();
             boolean forward = run.line().from().part().equals(here);
-            assertThat(forward || run.line().to().part().equals(here)).as(run.line().id()).isTrue();
+            assertThat(forward || run.line().to().part().equals(here))
+                .as(run.line().id().value())
+                .isTrue();
             PortRef start = forward ? run.line().from() : run.line().to();
             at = run.line().other(start);
             assertThat(parts.add(at.part())).as("passed once").isTrue();
             double fall = z(rig, start) - z(rig, at);
-            assertThat(run.fall()).as(run.line().id()).isCloseTo(fall, within(1e-12));
+            assertThat(run.fall()).as(run.line().id().value()).isCloseTo(fall, within(1e-12));
             assertThat(run.gradient()).isCloseTo(fall / run.line().length(), within(1e-12));
           }
-          assertThat(way.isEmpty() || stops(rig.part(at.part()))).as(fixture.id()).isTrue();
+          assertThat(way.isEmpty() || stops(rig.part(at.part()))).as(fixture.id().value()).isTrue();
         });
   }
 

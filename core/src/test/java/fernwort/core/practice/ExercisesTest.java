@@ -17,6 +17,7 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -57,7 +58,7 @@ class ExercisesTest {
       assertThat(what.choices()).containsAll(what.arrives());
       assertThat(what.judge(what.arrives()).passed()).isTrue();
       assertThat(what.judge(Set.of()).missed()).hasSameSizeAs(what.arrives());
-      Set<String> more = new HashSet<>(what.choices());
+      Set<PartId> more = new HashSet<>(what.choices());
       assertThat(what.judge(more).wrong()).hasSize(what.choices().size() - what.arrives().size());
     }
   }

@@ -27,8 +27,11 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.review.Finding.Code;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -57,13 +60,13 @@ class LayoutReviewTest {
     return LayoutReview.of(Network.of(rig));
   }
 
-  private static Optional<Finding> find(Rig rig, Code code, String part) {
+  private static Optional<Finding> find(Rig rig, Code code, PartId part) {
     return review(rig).stream()
         .filter(f -> f.code() == code && f.parts().contains(part))
         .findFirst();
   }
 
-  private static Rig port(Rig rig, String tank, String port, double z) {
+  private static Rig port(Rig rig, PartId tank, String port, double z) {
     return RigEdit.of(rig).change(tank, p -> OutletCheck.movePort(p, port, z));
   }
 
@@ -73,14 +76,14 @@ class LayoutReviewTest {
 
   private static Rig heater(Rig rig, boolean relief, double drain) {
     return RigEdit.of(rig)
-        .change("heater", p -> p.with(new Heater(Heater.Type.STORAGE, relief, drain)));
+        .change(PartId.of("heater"), p -> p.with(new Heater(Heater.Type.STORAGE, relief, drain)));
   }
 
   private static Rig withoutVent() {
-    Rig off = RigEdit.of(RigEdit.of(GOOD).remove("vent")).remove("filler");
+    Rig off = RigEdit.of(RigEdit.of(GOOD).remove(PartId.of("vent"))).remove(PartId.of("filler"));
     return RigEdit.of(off)
         .change(
-            "fresh",
+            PartId.of("fresh"),
             p ->
                 p.kind() instanceof Tank tank
                     ? p.with(
@@ -92,14 +95,15 @@ class LayoutReviewTest {
   }
 
   private static Rig grayIntoFresh() {
-    Rig loose = RigEdit.of(RigEdit.of(GOOD).remove("drain-cap")).remove("outlet");
+    Rig loose =
+        RigEdit.of(RigEdit.of(GOOD).remove(PartId.of("drain-cap"))).remove(PartId.of("outlet"));
     return RigEdit.of(loose)
         .connect(
             new Line(
-                "wrong",
+                LineId.of("wrong"),
                 "Wrong",
-                new PortRef("gray-valve", "b"),
-                new PortRef("fresh", "drain"),
+                new PortRef(PartId.of("gray-valve"), "b"),
+                new PortRef(PartId.of("fresh"), "drain"),
                 0.02,
                 1,
                 Line.Material.PVC_HOSE,
@@ -107,25 +111,30 @@ class LayoutReviewTest {
                 List.of()));
   }
 
-  private static Rig hidden(String part) {
-    Rig more = RigEdit.of(GOOD).place(new Place("wall", "Wall", "unscrew the ply panel", 1, 0, 1));
-    return RigEdit.of(more).move(part, "wall", 1);
+  private static Rig hidden(PartId part) {
+    Rig more =
+        RigEdit.of(GOOD)
+            .place(new Place(PlaceId.of("wall"), "Wall", "unscrew the ply panel", 1, 0, 1));
+    return RigEdit.of(more).move(part, PlaceId.of("wall"), 1);
   }
 
   private static Rig withoutBypass() {
-    return RigEdit.of(RigEdit.of(STAY).remove("bypass")).disconnect("cold-tee-c-bypass");
+    return RigEdit.of(RigEdit.of(STAY).remove(PartId.of("bypass")))
+        .disconnect(LineId.of("cold-tee-c-bypass"));
   }
 
   private static Rig saggingSharedVent() {
     return RigEdit.of(ROW)
-        .changeLine("vent-tee-1-b-vent-tee-2", l -> l.along(List.of(new ProfilePoint(0.15, 1.4))));
+        .changeLine(
+            LineId.of("vent-tee-1-b-vent-tee-2"),
+            l -> l.along(List.of(new ProfilePoint(0.15, 1.4))));
   }
 
   /** The pump where the main tank belongs, and the main tank where the pump does. */
   private static Rig wrongWayRound() {
     Rig rig = DemoRig.all().getFirst().rig();
-    PortRef pump = new PortRef("tank-selector", "a");
-    PortRef main = new PortRef("tank-selector", "b");
+    PortRef pump = new PortRef(PartId.of("tank-selector"), "a");
+    PortRef main = new PortRef(PartId.of("tank-selector"), "b");
     Line toPump = rig.linesByPort().get(pump);
     Line toMain = rig.linesByPort().get(main);
     Rig open = RigEdit.of(RigEdit.of(rig).disconnect(toPump.id())).disconnect(toMain.id());
@@ -147,8 +156,17 @@ class LayoutReviewTest {
   }
 
   private static Rig jugBehindThePump() {
-    Part jug = new Part("jug", "Jug", "bed", 0, 0, 1, 0, new PortableContainer(0.02, true));
-    return RigEdit.of(GOOD).teeOff("pump-out-sink", jug, "spout", 0.5);
+    Part jug =
+        new Part(
+            PartId.of("jug"),
+            "Jug",
+            PlaceId.of("bed"),
+            0,
+            0,
+            1,
+            0,
+            new PortableContainer(0.02, true));
+    return RigEdit.of(GOOD).teeOff(LineId.of("pump-out-sink"), jug, "spout", 0.5);
   }
 
   @ParameterizedTest
@@ -160,9 +178,9 @@ class LayoutReviewTest {
   }
 
   private static Rig deadEnd() {
-    Rig open = RigEdit.of(GOOD).remove("outlet");
-    Part tee = new Part("tee", "Tee", "belly", 0, 0, 0.4, 0, new Tee());
-    return RigEdit.of(open).addAt(tee, "a", new PortRef("gray-valve", "b"), 0.038, 0.3);
+    Rig open = RigEdit.of(GOOD).remove(PartId.of("outlet"));
+    Part tee = new Part(PartId.of("tee"), "Tee", PlaceId.of("belly"), 0, 0, 0.4, 0, new Tee());
+    return RigEdit.of(open).addAt(tee, "a", new PortRef(PartId.of("gray-valve"), "b"), 0.038, 0.3);
   }
 
   /** Two tanks side by side, the first running over into the second through an open line. */
@@ -234,16 +252,16 @@ class LayoutReviewTest {
   @Test
   void aLobeThatKeepsItsWaterIsNamedByItsSideAndNotCalledAHighOutlet() {
     Rig keeps = saddleWith(TankPort.Use.FILL, 0.38);
-    Finding finding = find(keeps, Code.LOBE_KEEPS, "saddle").orElseThrow();
+    Finding finding = find(keeps, Code.LOBE_KEEPS, PartId.of("saddle")).orElseThrow();
     assertThat(finding.title().toString()).isEqualTo("Saddle: its rear lobe has no outlet");
     assertThat(finding.cost().toString()).startsWith("18 L, 30 % of the tank");
-    assertThat(find(keeps, Code.OUTLET_HIGH, "saddle")).isEmpty();
+    assertThat(find(keeps, Code.OUTLET_HIGH, PartId.of("saddle"))).isEmpty();
   }
 
   @Test
   void onlyWhatComesToOneLevelCannotBeParted() {
-    assertThat(find(runsOver(0.1), Code.ONE_LEAK, "one")).isPresent();
-    assertThat(find(runsOver(0.46), Code.ONE_LEAK, "one")).isEmpty();
+    assertThat(find(runsOver(0.1), Code.ONE_LEAK, PartId.of("one"))).isPresent();
+    assertThat(find(runsOver(0.46), Code.ONE_LEAK, PartId.of("one"))).isEmpty();
   }
 
   @Test
@@ -256,9 +274,9 @@ class LayoutReviewTest {
             .line("p", "P", "one.low > plug.in", 20, 0.1, Line.Material.PEX, 0)
             .line("v", "V", "one.vent > stop.in", 20, 0.1, Line.Material.PEX, 0)
             .build();
-    assertThat(find(drained, Code.NO_AIR, "one")).isPresent();
-    assertThat(find(drained, Code.OUTLET_LOW, "one")).isEmpty();
-    assertThat(Network.of(drained).joined(drained.part("one")).tankPorts())
+    assertThat(find(drained, Code.NO_AIR, PartId.of("one"))).isPresent();
+    assertThat(find(drained, Code.OUTLET_LOW, PartId.of("one"))).isEmpty();
+    assertThat(Network.of(drained).joined(drained.part(PartId.of("one"))).tankPorts())
         .extracting(TankPort::id)
         .containsExactly("side");
   }
@@ -266,39 +284,45 @@ class LayoutReviewTest {
   /** A rig with one weakness, the finding it must give, the part it is about. */
   static Stream<Arguments> weaknesses() {
     return Stream.of(
-        Arguments.of(Code.PORT_OPEN, "fresh", RigEdit.of(GOOD).remove("drain-cap")),
+        Arguments.of(Code.PORT_OPEN, "fresh", RigEdit.of(GOOD).remove(PartId.of("drain-cap"))),
         Arguments.of(Code.LEADS_NOWHERE, "gray-valve", deadEnd()),
-        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(SHORE).remove("regulator")),
+        Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(SHORE).remove(PartId.of("regulator"))),
         Arguments.of(Code.NO_AIR, "fresh", withoutVent()),
-        Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, "fresh", "vent", 0.15)),
+        Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, PartId.of("fresh"), "vent", 0.15)),
         Arguments.of(Code.VENT_SAG, "vent-tee-1", saggingSharedVent()),
         Arguments.of(
-            Code.OVERFLOW_SIPHON, "fresh", RigEdit.of(GOOD).change("vent", p -> p.atHeight(0.4))),
-        Arguments.of(Code.OUTLET_LOW, "fresh", port(GOOD, "fresh", "feed", 0.002)),
-        Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, "fresh", "feed", 0.1)),
+            Code.OVERFLOW_SIPHON,
+            "fresh",
+            RigEdit.of(GOOD).change(PartId.of("vent"), p -> p.atHeight(0.4))),
+        Arguments.of(Code.OUTLET_LOW, "fresh", port(GOOD, PartId.of("fresh"), "feed", 0.002)),
+        Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, PartId.of("fresh"), "feed", 0.1)),
         Arguments.of(Code.LOBE_KEEPS, "saddle", saddleWith(TankPort.Use.FILL, 0.38)),
         Arguments.of(Code.LOBES_APART, "saddle", saddleWith(TankPort.Use.DRAIN, 0.02)),
-        Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(SHORE).remove("check")),
+        Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(SHORE).remove(PartId.of("check"))),
         Arguments.of(Code.FRESH_MEETS_GRAY, "gray", grayIntoFresh()),
         Arguments.of(Code.HEATER_RELIEF, "heater", heater(STAY, false)),
         Arguments.of(Code.HEATER_BYPASS, "heater", withoutBypass()),
         Arguments.of(Code.HEATER_DRAIN, "heater", heater(STAY, true, 0.9)),
-        Arguments.of(Code.PUMP_STRAINER, "pump", RigEdit.of(GOOD).remove("strainer")),
-        Arguments.of(Code.SWITCH_REACH, "pump", hidden("pump")),
+        Arguments.of(Code.PUMP_STRAINER, "pump", RigEdit.of(GOOD).remove(PartId.of("strainer"))),
+        Arguments.of(Code.SWITCH_REACH, "pump", hidden(PartId.of("pump"))),
         Arguments.of(Code.NO_LOW_DRAIN, "pump", GOOD),
-        Arguments.of(Code.ONE_LEAK, "first", RigEdit.of(ROW).remove("link-1")),
+        Arguments.of(Code.ONE_LEAK, "first", RigEdit.of(ROW).remove(PartId.of("link-1"))),
         Arguments.of(
-            Code.CLEARANCE, "gray-valve", RigEdit.of(GOOD).move("gray-valve", "belly", 0.12)),
+            Code.CLEARANCE,
+            "gray-valve",
+            RigEdit.of(GOOD).move(PartId.of("gray-valve"), PlaceId.of("belly"), 0.12)),
         Arguments.of(
-            Code.INLET_DIRT, "inlet", RigEdit.of(SHORE).change("inlet", p -> p.atHeight(0.45))),
-        Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden("gray-valve")),
+            Code.INLET_DIRT,
+            "inlet",
+            RigEdit.of(SHORE).change(PartId.of("inlet"), p -> p.atHeight(0.45))),
+        Arguments.of(Code.BEHIND_PANEL, "gray-valve", hidden(PartId.of("gray-valve"))),
         Arguments.of(Code.NEVER_JOINED, "tank-selector", wrongWayRound()),
         Arguments.of(Code.JUG_PUSHED_INTO, "jug", jugBehindThePump()));
   }
 
   @ParameterizedTest(name = "{0}")
   @MethodSource("weaknesses")
-  void aWeaknessIsFoundNamedAndPriced(Code code, String part, Rig weak) {
+  void aWeaknessIsFoundNamedAndPriced(Code code, PartId part, Rig weak) {
     Finding finding = find(weak, code, part).orElseThrow();
     assertThat(finding.cost().toString()).isNotBlank();
     assertThat(finding.fix().toString()).isNotBlank();
@@ -307,7 +331,7 @@ class LayoutReviewTest {
 
   @ParameterizedTest(name = "{0}")
   @MethodSource("weaknesses")
-  void aMendThatCanBeAppliedTakesTheFindingAwayAndBringsNoWorse(Code code, String part, Rig weak) {
+  void aMendThatCanBeAppliedTakesTheFindingAwayAndBringsNoWorse(Code code, PartId part, Rig weak) {
     Finding finding = find(weak, code, part).orElseThrow();
     if (finding.change().isEmpty()) {
       return;
@@ -338,17 +362,17 @@ class LayoutReviewTest {
                     p.hot(),
                     p.heaterVolume(),
                     true)));
-    Finding finding = find(plain.rig(), Code.HEATER_BYPASS, "heater").orElseThrow();
+    Finding finding = find(plain.rig(), Code.HEATER_BYPASS, PartId.of("heater")).orElseThrow();
     Rig fitted = finding.change().orElseThrow().apply(plain.rig());
-    assertThat(find(fitted, Code.HEATER_BYPASS, "heater")).isEmpty();
+    assertThat(find(fitted, Code.HEATER_BYPASS, PartId.of("heater"))).isEmpty();
     assertThat(hotAtSink(fitted, plain.running(), "open", "shut")).isGreaterThan(1e-5);
     assertThat(hotAtSink(fitted, plain.running(), "shut", "open")).isGreaterThan(1e-5);
     assertThat(hotAtSink(fitted, plain.running(), "shut", "shut")).isZero();
     // One of the three is there already: it is used, and none is put beside it.
-    Part heater = plain.rig().part("heater");
+    Part heater = plain.rig().part(PartId.of("heater"));
     Part in =
         new Part(
-            "heater-in",
+            PartId.of("heater-in"),
             "Heater in",
             heater.place(),
             heater.x(),
@@ -359,7 +383,7 @@ class LayoutReviewTest {
     Line cold = plain.rig().linesByPort().get(heater.port("cold"));
     Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, "a", "b");
     Rig second =
-        find(valved, Code.HEATER_BYPASS, "heater")
+        find(valved, Code.HEATER_BYPASS, PartId.of("heater"))
             .orElseThrow()
             .change()
             .orElseThrow()
@@ -370,16 +394,16 @@ class LayoutReviewTest {
 
   /** What comes hot at the sink by how the valve past the heater and those at it stand (m³/s). */
   private static double hotAtSink(
-      Rig rig, Map<String, String> running, String past, String through) {
-    Map<String, String> set = new HashMap<>(rig.atRest().positions());
+      Rig rig, Map<PartId, String> running, String past, String through) {
+    Map<PartId, String> set = new HashMap<>(rig.atRest().positions());
     set.putAll(running);
-    set.put("sink", "hot");
-    set.put("heater-bypass", past);
-    set.put("heater-in", through);
-    set.put("heater-out", through);
+    set.put(PartId.of("sink"), "hot");
+    set.put(PartId.of("heater-bypass"), past);
+    set.put(PartId.of("heater-in"), through);
+    set.put(PartId.of("heater-out"), through);
     Network network = Network.of(rig);
     State state = new State(new Setting(set), network.halfFull(), Slope.LEVEL);
-    return Hydraulics.of(network).solve(state).fixture("sink");
+    return Hydraulics.of(network).solve(state).fixture(PartId.of("sink"));
   }
 
   /** A dip between two crests holds water back, also where it lies over both ends of the vent. */
@@ -388,14 +412,14 @@ class LayoutReviewTest {
     Rig dipping =
         RigEdit.of(ROW)
             .changeLine(
-                "vent-tee-1-b-vent-tee-2",
+                LineId.of("vent-tee-1-b-vent-tee-2"),
                 l ->
                     l.along(
                         List.of(
                             new ProfilePoint(0.08, 1.9),
                             new ProfilePoint(0.15, 1.6),
                             new ProfilePoint(0.22, 1.9))));
-    assertThat(find(dipping, Code.VENT_SAG, "vent-tee-1")).isPresent();
+    assertThat(find(dipping, Code.VENT_SAG, PartId.of("vent-tee-1"))).isPresent();
   }
 
   /**
@@ -405,11 +429,11 @@ class LayoutReviewTest {
   @ParameterizedTest
   @ValueSource(doubles = {0.1, 0.5, 0.9})
   void aDrainIsPutWhereTheLineIsLowest(double share) {
-    String line = "pump-out-sink";
+    LineId line = LineId.of("pump-out-sink");
     Rig sagging =
         RigEdit.of(GOOD)
             .changeLine(line, l -> l.along(List.of(new ProfilePoint(share * l.length(), 0.35))));
-    Finding finding = find(sagging, Code.NO_LOW_DRAIN, "pump").orElseThrow();
+    Finding finding = find(sagging, Code.NO_LOW_DRAIN, PartId.of("pump")).orElseThrow();
     Rig mended = finding.change().orElseThrow().apply(sagging);
     Plumbed plan = Plumbed.of(Network.of(mended));
     double before = inLine(Plumbed.of(Network.of(sagging)), line);
@@ -418,9 +442,9 @@ class LayoutReviewTest {
   }
 
   /** What stays in a line and in what it was cut into (m³). */
-  private static double inLine(Plumbed plan, String line) {
+  private static double inLine(Plumbed plan, LineId line) {
     return plan.rig().lines().stream()
-        .filter(l -> l.id().startsWith(line))
+        .filter(l -> l.id().value().startsWith(line.value()))
         .mapToDouble(plan.stays()::volume)
         .sum();
   }
@@ -430,9 +454,10 @@ class LayoutReviewTest {
   void aHeatersPlugDrainsTheLinesThatFallToIt() {
     Rig guided = Guided.of(ReadyAnswers.of("long-stay", "Stay").orElseThrow()).rig();
     for (Heater.Type type : Heater.Type.values()) {
-      Rig rig = RigEdit.of(guided).change("heater", p -> p.with(new Heater(type, true, 0.02)));
+      Rig rig =
+          RigEdit.of(guided).change(PartId.of("heater"), p -> p.with(new Heater(type, true, 0.02)));
       Plumbed plan = Plumbed.of(Network.of(rig));
-      assertThat(RigEdit.of(rig).linesAt("heater"))
+      assertThat(RigEdit.of(rig).linesAt(PartId.of("heater")))
           .hasSize(2)
           .as("%s", type)
           .allMatch(l -> plan.stays().volume(l) < 1e-9 == (type == Heater.Type.STORAGE));
@@ -460,11 +485,13 @@ class LayoutReviewTest {
   @Test
   void marginaliasRaisedVentIsSafeAndHerPlainTailIsNot() {
     Rig marginalia = DemoRig.all().getFirst().rig();
-    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "low")).isPresent();
-    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, "main")).isEmpty();
+    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, PartId.of("low"))).isPresent();
+    assertThat(find(marginalia, Code.OVERFLOW_SIPHON, PartId.of("main"))).isEmpty();
     Rig tern = DemoRig.all().get(2).rig();
-    assertThat(find(tern, Code.OVERFLOW_SIPHON, "frost-tail")).as("a drain is no tail").isEmpty();
-    Part tee = marginalia.part("vent-tee");
+    assertThat(find(tern, Code.OVERFLOW_SIPHON, PartId.of("frost-tail")))
+        .as("a drain is no tail")
+        .isEmpty();
+    Part tee = marginalia.part(PartId.of("vent-tee"));
     assertThat(tee.height()).isGreaterThan(2);
     assertThat(Fittings.twoWay(0)).isInstanceOf(TwoWayValve.class);
   }

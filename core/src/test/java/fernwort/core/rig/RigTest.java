@@ -135,10 +135,10 @@ class RigTest {
   @Test
   void aPositionThatAHandleDoesNotHaveIsRefusedWithThoseItHas() {
     Rig rig = DemoRig.all().getFirst().rig();
-    assertThatThrownBy(() -> rig.position("fill-selector", "both"))
+    assertThatThrownBy(() -> rig.position(PartId.of("fill-selector"), "both"))
         .hasMessageContaining("Fill selector")
         .hasMessageContaining("\"main\"");
-    assertThatThrownBy(() -> rig.position("inlet-tee", "open"))
+    assertThatThrownBy(() -> rig.position(PartId.of("inlet-tee"), "open"))
         .hasMessageContaining("nothing to turn");
   }
 

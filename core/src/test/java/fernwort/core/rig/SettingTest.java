@@ -13,20 +13,21 @@ import org.junit.jupiter.api.Test;
 /** A setting is its map of positions, however it came about. */
 class SettingTest {
 
-  private static final Setting START = new Setting(Map.of("pump", "off", "bypass", "shut"));
+  private static final Setting START =
+      new Setting(Map.of(PartId.of("pump"), "off", PartId.of("bypass"), "shut"));
 
   @Test
   void isAsItsPositionsHoweverItCameAbout() {
     Random random = new Random(3);
-    List<String> parts = List.of("a", "b", "c", "d");
-    Map<String, String> meant = new HashMap<>();
+    List<PartId> parts = List.of(PartId.of("a"), PartId.of("b"), PartId.of("c"), PartId.of("d"));
+    Map<PartId, String> meant = new HashMap<>();
     parts.forEach(part -> meant.put(part, "1"));
     Setting setting = new Setting(meant);
     for (int turn = 0; turn < 200; turn++) {
-      String part = parts.get(random.nextInt(parts.size()));
+      PartId part = parts.get(random.nextInt(parts.size()));
       String position = Integer.toString(random.nextInt(3));
       Setting before = setting;
-      Map<String, String> stood = Map.copyOf(meant);
+      Map<PartId, String> stood = Map.copyOf(meant);
       setting = setting.with(part, position);
       meant.put(part, position);
       assertThat(setting.positions()).isEqualTo(meant);
@@ -38,37 +39,39 @@ class SettingTest {
 
   @Test
   void anotherPartAtTheSamePositionIsAnotherSetting() {
-    assertThat(new Setting(Map.of("pump", "on"))).isNotEqualTo(new Setting(Map.of("heater", "on")));
-    assertThat(START).isNotEqualTo(START.with("tap", "open"));
+    assertThat(new Setting(Map.of(PartId.of("pump"), "on")))
+        .isNotEqualTo(new Setting(Map.of(PartId.of("heater"), "on")));
+    assertThat(START).isNotEqualTo(START.with(PartId.of("tap"), "open"));
   }
 
   @Test
   void tellsHowEachPartStands() {
-    assertThat(START.of("pump")).isEqualTo("off");
-    assertThat(START.has("pump", "off")).isTrue();
-    assertThat(START.has("pump", "on")).isFalse();
-    assertThat(START.has("tap", "open")).isFalse();
-    assertThat(START.with("tap", "open").of("tap")).isEqualTo("open");
-    assertThat(START.positions().keySet()).containsExactly("bypass", "pump");
+    assertThat(START.of(PartId.of("pump"))).isEqualTo("off");
+    assertThat(START.has(PartId.of("pump"), "off")).isTrue();
+    assertThat(START.has(PartId.of("pump"), "on")).isFalse();
+    assertThat(START.has(PartId.of("tap"), "open")).isFalse();
+    assertThat(START.with(PartId.of("tap"), "open").of(PartId.of("tap"))).isEqualTo("open");
+    assertThat(START.positions().keySet()).containsExactly(PartId.of("bypass"), PartId.of("pump"));
     assertThat(START).hasToString("{bypass=shut, pump=off}");
   }
 
   @Test
   void tellsWhatWasTurned() {
     assertThat(START.turnedFrom(START)).isEmpty();
-    assertThat(START.with("pump", "on").turnedFrom(START)).containsExactly("pump");
+    assertThat(START.with(PartId.of("pump"), "on").turnedFrom(START))
+        .containsExactly(PartId.of("pump"));
   }
 
   @Test
   void saysWhichPartCannotBeSet() {
-    assertThatThrownBy(() -> START.of("tee"))
+    assertThatThrownBy(() -> START.of(PartId.of("tee")))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("\"tee\"");
   }
 
   @Test
   void cannotBeChangedThroughItsPositions() {
-    assertThatThrownBy(() -> START.positions().put("pump", "on"))
+    assertThatThrownBy(() -> START.positions().put(PartId.of("pump"), "on"))
         .isInstanceOf(UnsupportedOperationException.class);
   }
 }

@@ -7,6 +7,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -21,7 +22,7 @@ class DriveTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final State FULL =
-      TRUCK.state().withVolume("low", 0.088).withVolume("main", 0.124);
+      TRUCK.state().withVolume(PartId.of("low"), 0.088).withVolume(PartId.of("main"), 0.124);
 
   private static double lost(Rig rig, State state, Drive drive) {
     return drive.losses(Network.of(rig), state).ends().values().stream()
@@ -32,18 +33,19 @@ class DriveTest {
   @Test
   void aPassPushesWaterOutOfAnOpenOverflowAndAShutValveKeepsIt() {
     Drive pass = Drive.READY.getFirst();
-    State open = FULL.with("low-overflow-valve", "open");
-    Map<String, Drive.Lost> losses = pass.losses(Network.of(TRUCK.rig()), open).ends();
-    assertThat(losses).containsKey("low-tail");
-    assertThat(losses.get("low-tail").low()).isLessThanOrEqualTo(losses.get("low-tail").high());
+    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
+    Map<PartId, Drive.Lost> losses = pass.losses(Network.of(TRUCK.rig()), open).ends();
+    assertThat(losses).containsKey(PartId.of("low-tail"));
+    assertThat(losses.get(PartId.of("low-tail")).low())
+        .isLessThanOrEqualTo(losses.get(PartId.of("low-tail")).high());
     State shut = Drive.travelValvesShut(TRUCK.rig(), open).orElseThrow();
-    assertThat(shut.setting().of("low-overflow-valve")).isEqualTo("shut");
+    assertThat(shut.setting().of(PartId.of("low-overflow-valve"))).isEqualTo("shut");
     assertThat(lost(TRUCK.rig(), shut, pass)).isLessThan(lost(TRUCK.rig(), open, pass));
   }
 
   @Test
   void whatEndsLoseTanksLose() {
-    State open = FULL.with("low-overflow-valve", "open");
+    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
     for (Drive drive : Drive.READY) {
       Drive.Losses losses = drive.losses(Network.of(TRUCK.rig()), open);
       assertThat(losses.tanks().values().stream().mapToDouble(Drive.Lost::expected).sum())
@@ -57,7 +59,7 @@ class DriveTest {
 
   @Test
   void aRaisedVentThatAdmitsAirLosesLessThanAnOverflowThatSiphons() {
-    State open = FULL.with("low-overflow-valve", "open");
+    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
     Rig raised = Drive.withRaisedVents(TRUCK.rig());
     for (Drive drive : Drive.READY) {
       assertThat(lost(raised, open, drive)).isLessThanOrEqualTo(lost(TRUCK.rig(), open, drive));
@@ -67,13 +69,13 @@ class DriveTest {
   @Test
   void aTankBelowItsOverflowLosesNothingOnTheFlat() {
     Drive flat = new Drive("Flat", List.of(new Drive.Stretch(3600, 0, 0, 0, 0)));
-    State half = FULL.withVolume("low", 0.04).withVolume("main", 0.06);
+    State half = FULL.withVolume(PartId.of("low"), 0.04).withVolume(PartId.of("main"), 0.06);
     assertThat(flat.losses(Network.of(TRUCK.rig()), half).ends()).isEmpty();
   }
 
   @Test
   void aSenderReadOnASlopeIsNotWhatTheTankHolds() {
-    Part part = TRUCK.rig().part("main");
+    Part part = TRUCK.rig().part(PartId.of("main"));
     Tank tank = (Tank) part.kind();
     TankRoom room = TankRoom.of(tank);
     Parked level = Parked.of(tank, room, 0.06, Slope.LEVEL);
@@ -84,7 +86,7 @@ class DriveTest {
 
   @Test
   void theBestWayToParkLeavesNoMoreThanLevelGround() {
-    Part part = TRUCK.rig().part("gray");
+    Part part = TRUCK.rig().part(PartId.of("gray"));
     Tank tank = (Tank) part.kind();
     TankRoom room = TankRoom.of(tank);
     Slope best = Parked.bestToDrain(tank, room);

@@ -10,6 +10,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Totals;
@@ -113,8 +114,8 @@ class AgreementTest {
   }
 
   /** What left at open ends, without what taps let onto the ground (m³). */
-  private static Map<String, Double> out(Drawn drawn, Totals moved) {
-    Map<String, Double> out = new HashMap<>(moved.out());
+  private static Map<PartId, Double> out(Drawn drawn, Totals moved) {
+    Map<PartId, Double> out = new HashMap<>(moved.out());
     out.keySet().removeIf(id -> drawn.network().rig().part(id).kind() instanceof Fixture);
     return out;
   }
@@ -127,13 +128,13 @@ class AgreementTest {
       long seed,
       String what,
       double time,
-      Map<String, Double> steady,
-      Map<String, Double> then,
-      Map<String, Double> moved) {
-    Set<String> all = new HashSet<>(steady.keySet());
+      Map<PartId, Double> steady,
+      Map<PartId, Double> then,
+      Map<PartId, Double> moved) {
+    Set<PartId> all = new HashSet<>(steady.keySet());
     all.addAll(moved.keySet());
     List<String> apart = new ArrayList<>();
-    for (String id : all) {
+    for (PartId id : all) {
       double says = steady.getOrDefault(id, 0.0);
       double does = moved.getOrDefault(id, 0.0) / time;
       double later = then.getOrDefault(id, says);
@@ -207,7 +208,7 @@ class AgreementTest {
   }
 
   private static boolean foretells(Drawn drawn, Warning w, Event h) {
-    String label = drawn.network().rig().part(h.subject()).label();
+    String label = drawn.network().rig().part(h.subject().part()).label();
     return foretelling(h.kind()).contains(w.code())
         && (w.parts().contains(h.subject()) || w.what().toString().contains(label));
   }

@@ -3,6 +3,9 @@ package fernwort.core.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Event.Kind;
 import org.junit.jupiter.api.Test;
@@ -15,14 +18,14 @@ class HappeningWordsTest {
 
   private static final Rig TRUCK = DemoRig.all().getFirst().rig();
 
-  private static String words(Kind kind, String subject, boolean begins) {
+  private static String words(Kind kind, ElementId subject, boolean begins) {
     return HappeningWords.of(TRUCK, new Event(0, kind, subject, begins));
   }
 
   @ParameterizedTest
   @EnumSource(Kind.class)
   void everyHappeningNamesItsPartAndTellsItsBeginningFromItsEnd(Kind kind) {
-    String subject = kind == Kind.SIPHONS ? "over-low" : "low";
+    ElementId subject = kind == Kind.SIPHONS ? LineId.of("over-low") : PartId.of("low");
     String name = kind == Kind.SIPHONS ? "Low overflow hose" : "Low fresh";
     assertThat(words(kind, subject, true)).contains(name).doesNotEndWith(".");
     assertThat(words(kind, subject, false)).contains(name);
@@ -33,9 +36,11 @@ class HappeningWordsTest {
 
   @Test
   void onlyWhatBeginsAndMattersStopsARehearsal() {
-    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, "low", true))).isTrue();
-    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, "low", false))).isFalse();
-    assertThat(HappeningWords.isSerious(new Event(0, Kind.CYCLES, "pump", true))).isFalse();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, PartId.of("low"), true))).isTrue();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.FULL, PartId.of("low"), false)))
+        .isFalse();
+    assertThat(HappeningWords.isSerious(new Event(0, Kind.CYCLES, PartId.of("pump"), true)))
+        .isFalse();
   }
 
   @ParameterizedTest

@@ -16,6 +16,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -197,16 +198,16 @@ class SaddleTankTest {
     Slope slope = new Slope(seed % 7 - 3, seed % 5 - 2);
     Rig rig = saddle.drained();
     Network network = Network.of(rig);
-    TankRoom room = network.room("tank");
+    TankRoom room = network.room(PartId.of("tank"));
     double stranded = TankFigures.of(saddle.tank(), room, slope).stranded();
-    State full = new State(rig.atRest(), Map.of("tank", 0.9 * room.capacity()), slope);
+    State full = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.9 * room.capacity()), slope);
     Simulation run = Simulation.start(network, full);
     run.runTo(2 * 3600);
-    double left = run.moment().state().volume("tank");
+    double left = run.moment().state().volume(PartId.of("tank"));
     assertThat(left).isCloseTo(stranded, within(2e-3 * room.capacity()));
-    assertThat(left + run.moment().totals().out().getOrDefault("end", 0.0))
+    assertThat(left + run.moment().totals().out().getOrDefault(PartId.of("end"), 0.0))
         .as("no drop is lost in a lobe")
-        .isCloseTo(full.volume("tank"), within(1e-9));
+        .isCloseTo(full.volume(PartId.of("tank")), within(1e-9));
   }
 
   /** Lobes that meet at the bottom alone: the one without a vent keeps its air above the bridge. */
@@ -237,15 +238,17 @@ class SaddleTankTest {
             .line("air", "Air", "tank.vent > vent.in", 20, 1, Material.PEX, 0)
             .build();
     Network network = Network.of(rig);
-    TankFigures figures = TankFigures.of((Tank) tank, network.room("tank"), Slope.LEVEL);
+    TankFigures figures = TankFigures.of((Tank) tank, network.room(PartId.of("tank")), Slope.LEVEL);
     assertThat(figures.unreachable())
         .as("above the vent in one lobe, above the bridge in the other")
         .isCloseTo(0.2 * WIDTH * (high - top) + 0.2 * WIDTH * (high - bridge), within(1e-9));
     Simulation run =
         Simulation.start(
-            network, new State(rig.atRest(), Map.of(), Slope.LEVEL).with("inlet", "mains"));
-    assertThat(run.runUntil(Event.Kind.FULL, "tank", 3600)).isPresent();
-    assertThat(run.moment().state().volume("tank")).isCloseTo(figures.full(), within(1e-4));
+            network,
+            new State(rig.atRest(), Map.of(), Slope.LEVEL).with(PartId.of("inlet"), "mains"));
+    assertThat(run.runUntil(Event.Kind.FULL, PartId.of("tank"), 3600)).isPresent();
+    assertThat(run.moment().state().volume(PartId.of("tank")))
+        .isCloseTo(figures.full(), within(1e-4));
   }
 
   @Property(tries = 60)
@@ -270,9 +273,9 @@ class SaddleTankTest {
     Saddle saddle = Saddle.random(7, false);
     Rig rig = saddle.drained();
     Network network = Network.of(rig);
-    double kept = network.room("tank").kept(Slope.LEVEL).getFirst().volume();
-    State state = new State(rig.atRest(), Map.of("tank", kept), Slope.LEVEL);
-    assertThat(Levels.of(network, state).surface("tank")).isCloseTo(1, within(1e-9));
-    assertThat(Simulation.start(network, state).moment().flows().end("end")).isZero();
+    double kept = network.room(PartId.of("tank")).kept(Slope.LEVEL).getFirst().volume();
+    State state = new State(rig.atRest(), Map.of(PartId.of("tank"), kept), Slope.LEVEL);
+    assertThat(Levels.of(network, state).surface(PartId.of("tank"))).isCloseTo(1, within(1e-9));
+    assertThat(Simulation.start(network, state).moment().flows().end(PartId.of("end"))).isZero();
   }
 }

@@ -30,7 +30,9 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -54,7 +56,7 @@ public class SimulationTest {
 
   private static final double MINUTE = 60;
 
-  private static Simulation start(Rig rig, Map<String, Double> litres, String... set) {
+  private static Simulation start(Rig rig, Map<PartId, Double> litres, String... set) {
     State state =
         new State(
             rig.atRest(),
@@ -62,7 +64,7 @@ public class SimulationTest {
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue() / 1000)),
             Slope.LEVEL);
     for (int i = 0; i < set.length; i += 2) {
-      state = state.with(set[i], set[i + 1]);
+      state = state.with(PartId.of(set[i]), set[i + 1]);
     }
     return Simulation.start(Network.of(rig), state);
   }
@@ -80,17 +82,17 @@ public class SimulationTest {
     double area = number(c, "plan_area_m2");
     Rig rig =
         withPipe(
-            vented(rig().part("tank", "Tank", 0, 0, 1, tank(area)), "tank", 1)
+            vented(rig().part("tank", "Tank", 0, 0, 1, tank(area)), PartId.of("tank"), 1)
                 .part("end", "End", 0, 0, 1 - number(c, "drop_m"), Fittings.end(Role.DRAIN))
                 .line("pipe", "Pipe", "tank.low > end.in", 1, 1, Material.PEX, 0)
                 .build(),
-            "pipe",
+            LineId.of("pipe"),
             c);
-    Simulation run = start(rig, Map.of("tank", 1000 * area * number(c, "h0_m")));
-    return minutesUntil(run, "tank", area * number(c, "h1_m"));
+    Simulation run = start(rig, Map.of(PartId.of("tank"), 1000 * area * number(c, "h0_m")));
+    return minutesUntil(run, PartId.of("tank"), area * number(c, "h1_m"));
   }
 
-  private static double minutesUntil(Simulation run, String tank, double volume) {
+  private static double minutesUntil(Simulation run, PartId tank, double volume) {
     double before = run.moment().state().volume(tank);
     while (run.time() < 3600) {
       run.runTo(run.time() + 0.5);
@@ -121,15 +123,16 @@ public class SimulationTest {
                         rig()
                             .part("one", "One", 0, 0, number(c, "surface_1_m") - 0.45, tank(first))
                             .part("two", "Two", 0, 0, low, tank(second)),
-                        "one",
+                        PartId.of("one"),
                         1),
-                    "two",
+                    PartId.of("two"),
                     1)
                 .line("pipe", "Pipe", "one.low > two.low", 1, 1, Material.PEX, 0)
                 .build(),
-            "pipe",
+            LineId.of("pipe"),
             c);
-    Simulation run = start(rig, Map.of("one", 450 * first, "two", 100 * second));
+    Simulation run =
+        start(rig, Map.of(PartId.of("one"), 450 * first, PartId.of("two"), 100 * second));
     double gap = Double.POSITIVE_INFINITY;
     while (gap > number(c, "gap_m") && run.time() < 3600) {
       run.runTo(run.time() + 0.25);
@@ -137,9 +140,9 @@ public class SimulationTest {
       gap =
           number(c, "surface_1_m")
               - 0.45
-              + now.volume("one") / first
+              + now.volume(PartId.of("one")) / first
               - low
-              - now.volume("two") / second;
+              - now.volume(PartId.of("two")) / second;
     }
     return run.time() / MINUTE;
   }
@@ -160,7 +163,7 @@ public class SimulationTest {
         Levels.of(
             Network.of(DemoRig.all().getFirst().rig()),
             new State(DemoRig.all().getFirst().rig().atRest(), Map.of(), Slope.LEVEL)),
-        new TankAir("tank", Optional.empty(), Optional.empty(), Optional.empty()),
+        new TankAir(PartId.of("tank"), Optional.empty(), Optional.empty(), Optional.empty()),
         Set.of());
     return new double[] {
       air.pressure(water - number(c, "taken_l") / 1000),
@@ -173,7 +176,7 @@ public class SimulationTest {
   /** A vented tank whose overflow leaves at 0.2 m, rises to 0.45 m and falls to a tail below. */
   private static Rig filled(boolean airAtCrest) {
     var rig =
-        vented(rig().part("tank", "Tank", 0, 0, 1, tank()), "tank", 1)
+        vented(rig().part("tank", "Tank", 0, 0, 1, tank()), PartId.of("tank"), 1)
             .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(0.5))
             .part("crest", "Crest", 0, 0, 1.45, new Tee())
             .part("tail", "Tail", 0, 0, 0.6, Fittings.end(Role.OVERFLOW))
@@ -191,24 +194,24 @@ public class SimulationTest {
   @Test
   void anOverflowOnceRunningSiphonsDownToItsPort() {
     Simulation run = start(filled(false), Map.of(), "inlet", "mains");
-    assertThat(run.runUntil(Event.Kind.RUNS_OUT, "tail", 3600)).isPresent();
-    assertThat(run.moment().state().volume("tank")).isCloseTo(0.25 * 0.45, within(1e-4));
-    run.set("inlet", "capped");
+    assertThat(run.runUntil(Event.Kind.RUNS_OUT, PartId.of("tail"), 3600)).isPresent();
+    assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.25 * 0.45, within(1e-4));
+    run.set(PartId.of("inlet"), "capped");
     List<Event> after = run.runTo(run.time() + 3600);
     assertThat(after)
         .anyMatch(h -> h.kind() == Event.Kind.SIPHONS && h.begins())
         .anyMatch(h -> h.kind() == Event.Kind.RUNS_OUT && !h.begins());
-    assertThat(run.moment().state().volume("tank")).isCloseTo(0.25 * 0.2, within(1e-4));
+    assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.25 * 0.2, within(1e-4));
   }
 
   @Test
   void airThatComesInAtTheCrestKeepsItFromSiphoning() {
     Simulation run = start(filled(true), Map.of(), "inlet", "mains");
-    assertThat(run.runUntil(Event.Kind.RUNS_OUT, "tail", 3600)).isPresent();
+    assertThat(run.runUntil(Event.Kind.RUNS_OUT, PartId.of("tail"), 3600)).isPresent();
     run.runTo(run.time() + 5);
-    run.set("inlet", "capped");
+    run.set(PartId.of("inlet"), "capped");
     run.runTo(run.time() + 3600);
-    assertThat(run.moment().state().volume("tank")).isCloseTo(0.25 * 0.45, within(5e-4));
+    assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.25 * 0.45, within(5e-4));
   }
 
   @Test
@@ -221,32 +224,36 @@ public class SimulationTest {
             .line("suction", "Suction", "tank.low > pump.in", 13, 1, Material.PEX, 1)
             .line("delivery", "Delivery", "pump.out > tap.cold", 13, 1, Material.PEX, 1)
             .build();
-    Simulation run = start(rig, Map.of("tank", 50.0), "pump", "on", "tap", "open");
-    double first = run.moment().flows().fixture("tap");
+    Simulation run = start(rig, Map.of(PartId.of("tank"), 50.0), "pump", "on", "tap", "open");
+    double first = run.moment().flows().fixture(PartId.of("tap"));
     List<Event> seen = run.runTo(20 * MINUTE);
     assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.SUCKED_IN);
-    assertThat(run.moment().flows().fixture("tap")).isLessThan(0.8 * first);
-    assertThat(run.moment().air().get("tank")).isLessThan(-10_000);
+    assertThat(run.moment().flows().fixture(PartId.of("tap"))).isLessThan(0.8 * first);
+    assertThat(run.moment().air().get(PartId.of("tank"))).isLessThan(-10_000);
   }
 
   @Test
   void aPumpDrawsAirWhenItsTankIsDown() {
     DemoRig truck = DemoRig.all().getFirst();
     Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
-    double minutes = run.runUntil(Event.Kind.DRAWS_AIR, "pump", 3600 * 3).orElseThrow() / MINUTE;
+    double minutes =
+        run.runUntil(Event.Kind.DRAWS_AIR, PartId.of("pump"), 3600 * 3).orElseThrow() / MINUTE;
     assertThat(minutes).isBetween(5.0, 30.0);
-    assertThat(run.moment().state().volume("main")).isBetween(0.008, 0.015);
+    assertThat(run.moment().state().volume(PartId.of("main"))).isBetween(0.008, 0.015);
   }
 
   @Test
   void grayFillsAsFixturesAreUsedAndBacksUpWhenFull() {
     DemoRig truck = DemoRig.all().getFirst();
-    State state = truck.state().withVolume("gray", 0.098).withVolume("main", 0.120);
+    State state =
+        truck.state().withVolume(PartId.of("gray"), 0.098).withVolume(PartId.of("main"), 0.120);
     Simulation run = Simulation.start(Network.of(truck.rig()), state);
     List<Event> seen = run.runTo(40 * MINUTE);
-    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.FULL && h.subject().equals("gray"));
-    assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.BACKS_UP && h.subject().equals("sink"));
-    assertThat(run.moment().totals().out().get("sink")).isGreaterThan(0.05);
+    assertThat(seen)
+        .anyMatch(h -> h.kind() == Event.Kind.FULL && h.subject().equals(PartId.of("gray")));
+    assertThat(seen)
+        .anyMatch(h -> h.kind() == Event.Kind.BACKS_UP && h.subject().equals(PartId.of("sink")));
+    assertThat(run.moment().totals().out().get(PartId.of("sink"))).isGreaterThan(0.05);
   }
 
   /**
@@ -263,7 +270,7 @@ public class SimulationTest {
             Fittings.port("waste", TankPort.Use.FILL, 0.1, 0.1, 0.18),
             Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.2, 0.17));
     Rig rig =
-        vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), "gray", 1.5)
+        vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), PartId.of("gray"), 1.5)
             .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(2))
             .part("tap", "Tap", 0, 0, 1, Fittings.fixture(Type.TAP, false, 8))
             .part("trap", "Trap", 0, 0, 0.7, new DrainTrap())
@@ -271,11 +278,12 @@ public class SimulationTest {
             .line("waste", "Waste", "tap.waste > trap.in", 30, 0.4, Material.PVC_HOSE, 1)
             .line("down", "Down", "trap.out > gray.waste", 30, 0.4, Material.PVC_HOSE, 1)
             .build();
-    Simulation run = start(rig, Map.of("gray", 60.0), "inlet", "mains", "tap", "open");
+    Simulation run = start(rig, Map.of(PartId.of("gray"), 60.0), "inlet", "mains", "tap", "open");
     List<Event> seen = run.runTo(1800);
     assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.BACKS_UP);
     assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
-    assertThat(run.moment().air().getOrDefault("gray", 0.0)).isBetween(500.0, 9810 * 0.41);
+    assertThat(run.moment().air().getOrDefault(PartId.of("gray"), 0.0))
+        .isBetween(500.0, 9810 * 0.41);
   }
 
   @Test
@@ -293,9 +301,9 @@ public class SimulationTest {
   void restCostsNothingAndChangesNothing() {
     DemoRig truck = DemoRig.all().getFirst();
     Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
-    run.set("sink", "shut");
-    run.set("pump", "off");
-    run.set("heater", "off");
+    run.set(PartId.of("sink"), "shut");
+    run.set(PartId.of("pump"), "off");
+    run.set(PartId.of("heater"), "off");
     State before = run.moment().state();
     assertThat(run.runTo(180 * 86_400.0)).isEmpty();
     assertThat(run.moment().state()).isEqualTo(before);
@@ -334,7 +342,7 @@ public class SimulationTest {
     assertTimeoutPreemptively(Duration.ofSeconds(20), () -> waterIsConserved(3826));
   }
 
-  private static double sum(Map<String, Double> of) {
+  private static double sum(Map<PartId, Double> of) {
     return of.values().stream().mapToDouble(Double::doubleValue).sum();
   }
 
@@ -345,7 +353,8 @@ public class SimulationTest {
     Tank plain = (Tank) tank();
     List<TankPort> ports = new ArrayList<>(plain.tankPorts());
     ports.add(Fittings.port("float", TankPort.Use.FLOAT, 0.4, 0.4, 0.3));
-    return vented(rig().part("tank", "Tank", 0, 0, 0.5, plain.withPorts(ports)), "tank", 0.5)
+    return vented(
+            rig().part("tank", "Tank", 0, 0, 0.5, plain.withPorts(ports)), PartId.of("tank"), 0.5)
         .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
         .line("fill", "Fill", "inlet.out > tank.float", 12, 2, Material.PVC_HOSE, 1)
         .build();
@@ -363,59 +372,67 @@ public class SimulationTest {
     State state =
         new State(
             tern.rig().atRest(),
-            Map.of("gray", 0.0428, "fore", 0.0467, "arch", 0.0089, "aft", 0.0219),
+            Map.of(
+                PartId.of("gray"),
+                0.0428,
+                PartId.of("fore"),
+                0.0467,
+                PartId.of("arch"),
+                0.0089,
+                PartId.of("aft"),
+                0.0219),
             Slope.LEVEL);
     for (String set :
         List.of("arch-motor open", "sump open", "heater-valve open", "mace-outlet hose")) {
-      state = state.with(set.split(" ")[0], set.split(" ")[1]);
+      state = state.with(PartId.of(set.split(" ")[0]), set.split(" ")[1]);
     }
     for (int pause = 0; pause < 8; pause++) {
       Simulation run = Simulation.start(network, state);
-      List<Event> seen = new ArrayList<>(run.set("shore-tanks", "open"));
+      List<Event> seen = new ArrayList<>(run.set(PartId.of("shore-tanks"), "open"));
       seen.addAll(run.runTo(run.time() + pause));
-      seen.addAll(run.set("inlet", "mains"));
+      seen.addAll(run.set(PartId.of("inlet"), "mains"));
       seen.addAll(run.runTo(2400));
       assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
       assertThat(seen.stream().filter(h -> h.kind() == Event.Kind.FULL)).hasSizeLessThan(80);
-      assertThat(run.moment().air().getOrDefault("fore", 0.0)).isLessThan(5000);
+      assertThat(run.moment().air().getOrDefault(PartId.of("fore"), 0.0)).isLessThan(5000);
     }
   }
 
   @Test
   void aFloatValveStopsAFillAtItsHeightAndLetsNothingBack() {
-    Simulation run = start(withFloatValve(), Map.of("tank", 20.0), "inlet", "mains");
-    double shuts = run.runUntil(Event.Kind.FLOAT_SHUTS, "tank", 3600).orElseThrow();
-    assertThat(run.moment().state().volume("tank")).isCloseTo(0.075, within(1e-4));
+    Simulation run = start(withFloatValve(), Map.of(PartId.of("tank"), 20.0), "inlet", "mains");
+    double shuts = run.runUntil(Event.Kind.FLOAT_SHUTS, PartId.of("tank"), 3600).orElseThrow();
+    assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.075, within(1e-4));
     assertThat(shuts).isGreaterThan(2 * MINUTE);
     run.runTo(7200);
-    assertThat(run.moment().state().volume("tank")).isCloseTo(0.075, within(1e-4));
+    assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.075, within(1e-4));
     assertThat(run.moment().totals().allOut()).isZero();
-    run.set("inlet", "capped");
-    assertThat(run.moment().flows().line("fill")).isZero();
+    run.set(PartId.of("inlet"), "capped");
+    assertThat(run.moment().flows().line(LineId.of("fill"))).isZero();
   }
 
   @Test
   void aStorageHeaterIsHotWhenItsPowerHasWarmedItsWater() {
     Rig rig = withHeater();
-    Simulation run = start(rig, Map.of("tank", 50.0), "heater", "on");
-    double hot = run.runUntil(Event.Kind.HOT, "heater", 7200).orElseThrow();
+    Simulation run = start(rig, Map.of(PartId.of("tank"), 50.0), "heater", "on");
+    double hot = run.runUntil(Event.Kind.HOT, PartId.of("heater"), 7200).orElseThrow();
     assertThat(hot).isCloseTo(999.1 * 4186 * 0.01 * 45 / 1000, within(0.01));
-    assertThat(run.moment().warmth()).containsEntry("heater", Heater.THERMOSTAT);
+    assertThat(run.moment().warmth()).containsEntry(PartId.of("heater"), Heater.THERMOSTAT);
   }
 
   @Test
   void drawingHotWaterCoolsTheHeaterUntilItHeatsAgain() {
-    Simulation run = start(withHeater(), Map.of("tank", 50.0), "heater", "on");
+    Simulation run = start(withHeater(), Map.of(PartId.of("tank"), 50.0), "heater", "on");
     run.runTo(3600);
-    run.set("tap", "hot");
+    run.set(PartId.of("tap"), "hot");
     List<Event> found = run.runToNext(7200);
     assertThat(found).extracting(Event::kind).containsExactly(Event.Kind.HOT);
     assertThat(found.getFirst().begins()).isFalse();
-    double q = run.moment().flows().fixture("tap");
+    double q = run.moment().flows().fixture(PartId.of("tap"));
     assertThat(run.time() - 3600).isCloseTo(0.01 / q * Math.log(45.0 / 40), within(0.3));
-    run.set("heater", "off");
+    run.set(PartId.of("heater"), "off");
     run.runTo(7200);
-    assertThat(run.moment().warmth().get("heater")).isCloseTo(288.15, within(2.0));
+    assertThat(run.moment().warmth().get(PartId.of("heater"))).isCloseTo(288.15, within(2.0));
   }
 
   /** A tank over a heater of 10 L and 1 kW, with a mixer below. */
@@ -426,7 +443,7 @@ public class SimulationTest {
             true,
             0.02,
             Optional.of(new Heater.Heating(1000, Heater.THERMOSTAT)));
-    return vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
+    return vented(rig().part("tank", "Tank", 0, 0, 2, tank()), PartId.of("tank"), 2)
         .part("tap", "Sink", 0, 0, 0.5, Fittings.fixture(Type.MIXER, false, 5))
         .part("heater", "Heater", 0, 0, 1, 10, heater)
         .line("cold", "Cold", "tank.low > heater.cold", 12, 1, Material.PEX, 1)
@@ -438,18 +455,18 @@ public class SimulationTest {
   void aFilterClogsAsWaterPassesIt() {
     Kind filter = new Filter(Filter.Grade.CARBON, 1e-4, 2e5, Optional.of(0.02));
     Rig rig =
-        vented(rig().part("tank", "Tank", 0, 0, 2, tank()), "tank", 2)
+        vented(rig().part("tank", "Tank", 0, 0, 2, tank()), PartId.of("tank"), 2)
             .part("filter", "Filter", 0, 0, 1, filter)
             .part("end", "End", 0, 0, 0.5, Fittings.end(Role.DRAIN))
             .line("in", "In", "tank.low > filter.in", 12, 1, Material.PEX, 1)
             .line("out", "Out", "filter.out > end.in", 12, 1, Material.PEX, 1)
             .build();
-    Simulation worn = start(rig, Map.of("tank", 60.0));
-    worn.runUntil(Event.Kind.DRY, "tank", 86_400);
-    double left = worn.moment().totals().out().getOrDefault("end", 0.0);
+    Simulation worn = start(rig, Map.of(PartId.of("tank"), 60.0));
+    worn.runUntil(Event.Kind.DRY, PartId.of("tank"), 86_400);
+    double left = worn.moment().totals().out().getOrDefault(PartId.of("end"), 0.0);
     assertThat(left).isCloseTo(0.06, within(1e-3));
-    Simulation clean = start(withClean(rig), Map.of("tank", 60.0));
-    clean.runUntil(Event.Kind.DRY, "tank", 86_400);
+    Simulation clean = start(withClean(rig), Map.of(PartId.of("tank"), 60.0));
+    clean.runUntil(Event.Kind.DRY, PartId.of("tank"), 86_400);
     // Three times the doubling has passed: the loss ends at four times and is 2.5 times on average.
     assertThat(worn.time() / clean.time()).isBetween(2.0, 3.2);
   }

@@ -19,6 +19,7 @@ import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -193,7 +194,7 @@ public final class TankHouses {
       List<Position> all = part.kind().positions();
       setting = setting.with(part.id(), all.get(random.nextInt(all.size())).id());
     }
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     for (Part tank : network.tanks()) {
       volumes.put(tank.id(), volume(network, tank, random));
     }

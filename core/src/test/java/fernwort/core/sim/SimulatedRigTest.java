@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.Optional;
@@ -34,7 +35,11 @@ class SimulatedRigTest {
     assertThat(rig.sensors())
         .filteredOn(s -> s.kind() == SignalKind.POSITION)
         .extracting(s -> s.on().id())
-        .containsExactly("fore-motor", "arch-motor", "aft-motor", "frost-motor");
+        .containsExactly(
+            PartId.of("fore-motor"),
+            PartId.of("arch-motor"),
+            PartId.of("aft-motor"),
+            PartId.of("frost-motor"));
     assertThat(rig.sensors()).filteredOn(s -> s.kind() == SignalKind.LEAK).hasSize(4);
     assertThat(rig.sensors()).filteredOn(s -> s.kind() == SignalKind.FLOW).hasSize(1);
     assertThat(rig.sensors()).extracting(Sensor::name).doesNotHaveDuplicates();
@@ -42,17 +47,17 @@ class SimulatedRigTest {
 
   @Test
   void levelsFollowTheWater() {
-    rig.turn("sink", "cold");
+    rig.turn(PartId.of("sink"), "cold");
     rig.run(120);
-    assertThat(rig.holds("fore")).isLessThan(0.045);
-    assertThat(amount("fore-level")).isCloseTo(rig.holds("fore"), within(0.001));
+    assertThat(rig.holds(PartId.of("fore"))).isLessThan(0.045);
+    assertThat(amount("fore-level")).isCloseTo(rig.holds(PartId.of("fore")), within(0.001));
     assertThat(amount("d4-flow") * 60_000).isBetween(2.0, 12.0);
     assertThat(told("pump-runs")).contains(new Value.Contact(true));
   }
 
   @Test
   void aMotorTakesItsTravelTime() {
-    rig.command("aft-motor", "open");
+    rig.command(PartId.of("aft-motor"), "open");
     rig.run(4);
     assertThat(told("aft-motor-position")).contains(new Value.Stop("shut"));
     rig.run(4);
@@ -65,23 +70,23 @@ class SimulatedRigTest {
     rig.run(60);
     assertThat(told("garage-leak")).contains(new Value.Contact(true));
     assertThat(told("seat-leak")).contains(new Value.Contact(false));
-    double before = rig.holds("fore");
+    double before = rig.holds(PartId.of("fore"));
     assertThat(before).isLessThan(0.0475);
     rig.end(Mishap.LEAK);
     rig.run(60);
     assertThat(told("garage-leak")).contains(new Value.Contact(false));
-    assertThat(rig.holds("fore")).isCloseTo(before, within(1e-6));
+    assertThat(rig.holds(PartId.of("fore"))).isCloseTo(before, within(1e-6));
   }
 
   @Test
   void aStuckValveStaysAndWithoutPowerItFallsBackAndAllIsSilent() {
     rig.begin(Mishap.VALVE_STUCK, "aft-motor");
-    rig.command("aft-motor", "open");
+    rig.command(PartId.of("aft-motor"), "open");
     rig.run(20);
     assertThat(told("aft-motor-position")).contains(new Value.Stop("shut"));
     rig.begin(Mishap.POWER_CUT, "");
     assertThat(rig.told()).isEmpty();
-    assertThat(rig.state().setting().of("frost-motor")).isEqualTo("open");
+    assertThat(rig.state().setting().of(PartId.of("frost-motor"))).isEqualTo("open");
     rig.end(Mishap.POWER_CUT);
     assertThat(rig.told()).isNotEmpty();
   }
@@ -92,10 +97,12 @@ class SimulatedRigTest {
     double stuck = amount("fore-level");
     rig.begin(Mishap.SENSOR_DRIFTS, "arch-level");
     rig.begin(Mishap.SENSOR_LOST, "aft-level");
-    rig.turn("sink", "cold");
+    rig.turn(PartId.of("sink"), "cold");
     rig.run(300);
-    assertThat(amount("fore-level")).isEqualTo(stuck).isGreaterThan(rig.holds("fore") + 0.01);
-    assertThat(amount("arch-level")).isLessThan(rig.holds("arch") - 0.001);
+    assertThat(amount("fore-level"))
+        .isEqualTo(stuck)
+        .isGreaterThan(rig.holds(PartId.of("fore")) + 0.01);
+    assertThat(amount("arch-level")).isLessThan(rig.holds(PartId.of("arch")) - 0.001);
     assertThat(told("aft-level")).isEmpty();
   }
 
@@ -112,17 +119,20 @@ class SimulatedRigTest {
 
   @Test
   void aDayOfPeopleUsesWaterAndNothingIsLost() {
-    double fresh = rig.holds("fore") + rig.holds("arch") + rig.holds("aft");
+    double fresh =
+        rig.holds(PartId.of("fore")) + rig.holds(PartId.of("arch")) + rig.holds(PartId.of("aft"));
     rig.run(24 * 3600);
-    double left = rig.holds("fore") + rig.holds("arch") + rig.holds("aft");
+    double left =
+        rig.holds(PartId.of("fore")) + rig.holds(PartId.of("arch")) + rig.holds(PartId.of("aft"));
     assertThat(left).isLessThan(fresh - 0.005);
-    assertThat(rig.holds("gray")).isGreaterThan(0.018);
+    assertThat(rig.holds(PartId.of("gray"))).isGreaterThan(0.018);
   }
 
   @Test
   void whatIsNotThereCannotGoWrong() {
     assertThatThrownBy(() -> rig.begin(Mishap.LEAK, "nothing")).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> rig.command("aft-motor", "sideways")).isInstanceOf(Refusal.class);
+    assertThatThrownBy(() -> rig.command(PartId.of("aft-motor"), "sideways"))
+        .isInstanceOf(Refusal.class);
   }
 
   @Test

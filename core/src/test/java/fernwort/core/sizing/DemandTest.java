@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -40,7 +41,7 @@ class DemandTest {
     Lasts more =
         Lasts.of(
             PLUMBING,
-            RIG.state().withVolume("gray", RIG.state().volume("gray") - 1e-3),
+            RIG.state().withVolume(PartId.of("gray"), RIG.state().volume(PartId.of("gray")) - 1e-3),
             Habits.DEFAULT);
     assertThat(more.days() - lasts.days()).isCloseTo(litre, within(1e-9));
   }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -21,7 +22,11 @@ class LastsTest {
 
   @Test
   void freshEndsWhenWhatStandsOverTheOutletsIsDrawn() {
-    State state = RIG.state().withVolume("main", 0.05).withVolume("low", 0).withVolume("gray", 0);
+    State state =
+        RIG.state()
+            .withVolume(PartId.of("main"), 0.05)
+            .withVolume(PartId.of("low"), 0)
+            .withVolume(PartId.of("gray"), 0);
     Lasts lasts = Lasts.of(PLUMBING, state, habits(5, 0));
     double strandedMain = 1.108 * 0.448 * 0.022;
     assertThat(lasts.freshDays()).isCloseTo((0.05 - strandedMain) / 0.010, within(1e-6));

@@ -12,11 +12,14 @@ import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Pump and lines of one tank, one pump and two taps, against sums done by hand. */
@@ -54,10 +57,12 @@ class PlainLineTest {
 
   private static PumpAndLines figures(double volume, String... together) {
     return PumpAndLines.of(
-        PLUMBING, new State(RIG.atRest(), Map.of("tank", volume), Slope.LEVEL), List.of(together));
+        PLUMBING,
+        new State(RIG.atRest(), Map.of(PartId.of("tank"), volume), Slope.LEVEL),
+        Stream.of(together).map(PartId::of).toList());
   }
 
-  private static PumpAndLines.AtFixture at(PumpAndLines all, String fixture) {
+  private static PumpAndLines.AtFixture at(PumpAndLines all, PartId fixture) {
     return all.fixtures().stream()
         .filter(f -> f.fixture().equals(fixture))
         .findFirst()
@@ -67,7 +72,9 @@ class PlainLineTest {
   /** What the lines and fittings on the way to the high tap take at a flow (Pa). */
   private static double onTheWay(double flow) {
     double heads = 0;
-    for (String line : List.of("suction", "a", "b", "c", "d")) {
+    for (LineId line :
+        List.of(
+            LineId.of("suction"), LineId.of("a"), LineId.of("b"), LineId.of("c"), LineId.of("d"))) {
       heads += HYDRAULICS.loss(line, flow);
     }
     return heads * GRAVITY + 0.3e5 * flow / (12e-3 / 60) + 2000;
@@ -77,29 +84,31 @@ class PlainLineTest {
   void aTapNeedsItsPressureItsLiftAndWhatTheWayTakes() {
     // 50 L stand 200 mm high over the bottom at 1 m: the tap is 0.8 m above the surface.
     double expected = 2e5 + 0.8 * GRAVITY + onTheWay(RATED);
-    assertThat(at(figures(0.05), "high").needs()).isCloseTo(expected, within(0.002 * expected));
+    assertThat(at(figures(0.05), PartId.of("high")).needs())
+        .isCloseTo(expected, within(0.002 * expected));
   }
 
   @Test
   void aTankThatIsNearlyEmptyIsTakenToBeHalfFull() {
-    double half = at(figures(0.0625), "high").needs();
-    assertThat(at(figures(0.004), "high").needs()).isCloseTo(half, within(1.0));
-    assertThat(at(figures(0.006), "high").needs()).isGreaterThan(half + 1000);
+    double half = at(figures(0.0625), PartId.of("high")).needs();
+    assertThat(at(figures(0.004), PartId.of("high")).needs()).isCloseTo(half, within(1.0));
+    assertThat(at(figures(0.006), PartId.of("high")).needs()).isGreaterThan(half + 1000);
   }
 
   @Test
   void togetherTheyNeedTheSumOfTheirFlowsAtTheHarderOnesPressure() {
     PumpAndLines both = figures(0.05, "high", "low");
-    assertThat(both.together()).containsExactly("high", "low");
+    assertThat(both.together()).containsExactly(PartId.of("high"), PartId.of("low"));
     assertThat(both.need().flow()).isCloseTo(RATED + SLOW, within(1e-12));
     double shared = 0;
-    for (String line : List.of("suction", "a", "b", "c")) {
+    for (LineId line :
+        List.of(LineId.of("suction"), LineId.of("a"), LineId.of("b"), LineId.of("c"))) {
       shared += HYDRAULICS.loss(line, RATED + SLOW);
     }
     double expected =
         2e5
             + 0.8 * GRAVITY
-            + (shared + HYDRAULICS.loss("d", RATED)) * GRAVITY
+            + (shared + HYDRAULICS.loss(LineId.of("d"), RATED)) * GRAVITY
             + 0.3e5 * (RATED + SLOW) / (12e-3 / 60)
             + 2000;
     assertThat(both.need().pressure()).isCloseTo(expected, within(0.003 * expected));
@@ -109,7 +118,7 @@ class PlainLineTest {
 
   @Test
   void theUsualTwoAreThoseInTheHouseNotTheOneOutside() {
-    assertThat(figures(0.05).together()).containsExactly("high", "low");
+    assertThat(figures(0.05).together()).containsExactly(PartId.of("high"), PartId.of("low"));
   }
 
   @Test
@@ -117,18 +126,19 @@ class PlainLineTest {
     PumpAndLines high = figures(0.05, "high");
     assertThat(high.lines())
         .extracting(PumpAndLines.Taken::line)
-        .containsExactlyInAnyOrder("suction", "a", "b", "c", "d");
+        .containsExactlyInAnyOrder(
+            LineId.of("suction"), LineId.of("a"), LineId.of("b"), LineId.of("c"), LineId.of("d"));
     double flow = high.lines().getFirst().flow();
     assertThat(high.lines()).allMatch(l -> Math.abs(l.flow() - flow) < 1e-9);
     for (PumpAndLines.Taken line : high.lines()) {
       assertThat(line.pressure())
-          .as(line.line())
+          .as(line.line().value())
           .isCloseTo(HYDRAULICS.loss(line.line(), flow) * GRAVITY, within(60.0));
     }
-    assertThat(high.lines().getFirst().line()).isEqualTo("d");
-    assertThat(at(high, "high").worst()).isEqualTo("d");
-    assertThat(at(high, "high").takes()).isEqualTo(high.lines().getFirst().pressure());
-    assertThat(at(high, "high").alone()).isCloseTo(flow, within(1e-9));
+    assertThat(high.lines().getFirst().line().value()).isEqualTo("d");
+    assertThat(at(high, PartId.of("high")).worst().value()).isEqualTo("d");
+    assertThat(at(high, PartId.of("high")).takes()).isEqualTo(high.lines().getFirst().pressure());
+    assertThat(at(high, PartId.of("high")).alone()).isCloseTo(flow, within(1e-9));
   }
 
   @Test
@@ -148,14 +158,22 @@ class PlainLineTest {
   void atTheBoresThatAreThereTheTrialGivesWhatIsThere() {
     // A house of one bore is what the trial at that bore makes of every line that carries water.
     PumpAndLines high = figures(0.05, "high");
-    Hydraulics ten = HYDRAULICS.withBore(List.of("suction", "a", "b", "c", "d"), 0.010);
+    Hydraulics ten =
+        HYDRAULICS.withBore(
+            List.of(
+                LineId.of("suction"),
+                LineId.of("a"),
+                LineId.of("b"),
+                LineId.of("c"),
+                LineId.of("d")),
+            0.010);
     State open =
-        new State(RIG.atRest(), Map.of("tank", 0.05), Slope.LEVEL)
-            .with("pump", "on")
-            .with("high", "open");
+        new State(RIG.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL)
+            .with(PartId.of("pump"), "on")
+            .with(PartId.of("high"), "open");
     PumpAndLines.Trial tried =
         high.bores().stream().filter(t -> t.what() == 0.010).findFirst().orElseThrow();
-    assertThat(tried.total()).isCloseTo(ten.solve(open).fixture("high"), within(1e-9));
+    assertThat(tried.total()).isCloseTo(ten.solve(open).fixture(PartId.of("high")), within(1e-9));
   }
 
   @Test
@@ -168,7 +186,9 @@ class PlainLineTest {
         .extracting(PumpAndLines.Trial::pressure)
         .containsExactly(1.4e5, 2.0e5, 2.6e5, 3.0e5, 3.6e5);
     assertThat(high.pumps()).allMatch(t -> t.total() > 0);
-    assertThat(high.suction()).extracting(PumpAndLines.Suction::pump).containsExactly("pump");
+    assertThat(high.suction())
+        .extracting(PumpAndLines.Suction::pump)
+        .containsExactly(PartId.of("pump"));
   }
 
   @Test
@@ -176,7 +196,8 @@ class PlainLineTest {
     PumpAndLines.Suction suction = figures(0.05, "high").suction().getFirst();
     assertThat(suction.lift()).isCloseTo(0.3, within(1e-9));
     assertThat(suction.works()).isTrue();
-    assertThat(new PumpAndLines.Suction("p", "t", 1.8, 1.8).works()).isTrue();
-    assertThat(new PumpAndLines.Suction("p", "t", 1.81, 1.8).works()).isFalse();
+    assertThat(new PumpAndLines.Suction(PartId.of("p"), PartId.of("t"), 1.8, 1.8).works()).isTrue();
+    assertThat(new PumpAndLines.Suction(PartId.of("p"), PartId.of("t"), 1.81, 1.8).works())
+        .isFalse();
   }
 }

@@ -8,10 +8,13 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Network;
 import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** What pump and lines of the demo truck give. */
@@ -22,7 +25,9 @@ class PumpAndLinesTest {
 
   private static PumpAndLines figures(State state) {
     return PumpAndLines.of(
-        PLUMBING, state, List.of("rinse", "sink", "drink", "shower", "basin", "toilet"));
+        PLUMBING,
+        state,
+        Stream.of("rinse", "sink", "drink", "shower", "basin", "toilet").map(PartId::of).toList());
   }
 
   @Test
@@ -62,16 +67,18 @@ class PumpAndLinesTest {
   void thePressureFallsFromThePumpToTheWeakestTap() {
     PumpAndLines usual = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of());
     PressureAlong way = usual.weakest();
-    assertThat(way.tap()).isEqualTo("shower");
-    assertThat(way.stops().getFirst().part()).isEqualTo("pump");
-    assertThat(way.stops().getLast().part()).isEqualTo("shower");
+    assertThat(way.tap().value()).isEqualTo("shower");
+    assertThat(way.stops().getFirst().part().value()).isEqualTo("pump");
+    assertThat(way.stops().getLast().part().value()).isEqualTo("shower");
     assertThat(way.stops()).isSortedAccordingTo((a, b) -> Double.compare(a.along(), b.along()));
     assertThat(way.losses())
         .allMatch(l -> l.pressure() > -1)
         .isSortedAccordingTo((a, b) -> Double.compare(b.pressure(), a.pressure()));
-    double up = TRUCK.rig().part("shower").height() - TRUCK.rig().part("pump").height();
+    double up =
+        TRUCK.rig().part(PartId.of("shower")).height()
+            - TRUCK.rig().part(PartId.of("pump")).height();
     assertThat(way.climb()).isCloseTo(up * 1000 * 9.80665, within(30.0));
-    Set<String> passed =
+    Set<LineId> passed =
         way.stops().stream().map(PressureAlong.Stop::line).collect(Collectors.toSet());
     double run =
         TRUCK.rig().lines().stream()
@@ -84,7 +91,7 @@ class PumpAndLinesTest {
   @Test
   void aPartThatTakesMuchIsNamedBeforeTheLines() {
     PressureAlong way = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of()).weakest();
-    assertThat(way.losses().getFirst().id()).isEqualTo("carbon");
+    assertThat(way.losses().getFirst().id().value()).isEqualTo("carbon");
     assertThat(way.losses().getFirst().isLine()).isFalse();
     assertThat(way.losses().getFirst().pressure()).isGreaterThan(0.3 * way.lost());
   }
@@ -92,7 +99,7 @@ class PumpAndLinesTest {
   @Test
   void thePumpLiftsFromTheLowestOutlet() {
     PumpAndLines.Suction suction = figures(TRUCK.state()).suction().getFirst();
-    assertThat(suction.tank()).isEqualTo("low");
+    assertThat(suction.tank().value()).isEqualTo("low");
     assertThat(suction.lift()).isBetween(0.7, 0.9);
     assertThat(suction.works()).isTrue();
   }
@@ -100,20 +107,22 @@ class PumpAndLinesTest {
   @Test
   void theTwoThatTakeMostInTheHouseAreOpenUnlessOthersAreChosen() {
     PumpAndLines usual = PumpAndLines.of(PLUMBING, TRUCK.state(), List.of());
-    assertThat(usual.together()).containsExactlyInAnyOrder("shower", "sink");
+    assertThat(usual.together()).containsExactlyInAnyOrder(PartId.of("shower"), PartId.of("sink"));
     assertThat(usual.need().flow()).isLessThan(figures(TRUCK.state()).need().flow());
   }
 
   @Test
   void shutHandlesAreNamedAsTheReason() {
-    State shut = TRUCK.state().with("tank-selector", "shut");
+    State shut = TRUCK.state().with(PartId.of("tank-selector"), "shut");
     assertThatThrownBy(() -> figures(shut)).hasMessageContaining("handles");
   }
 
   @Test
   void wasteRunsDownhillFromEveryFixture() {
     List<WasteRuns.Run> runs = WasteRuns.of(PLUMBING);
-    assertThat(runs).extracting(WasteRuns.Run::fixture).contains("sink", "shower", "basin");
+    assertThat(runs)
+        .extracting(WasteRuns.Run::fixture)
+        .contains(PartId.of("sink"), PartId.of("shower"), PartId.of("basin"));
     assertThat(runs).allMatch(r -> r.fall() > 0);
   }
 }

@@ -12,6 +12,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -32,7 +33,7 @@ import org.junit.jupiter.api.Test;
 class HandleDistanceTest {
 
   /** The fewest turns of valves and pumps to a setting in which a way from tank to fixture is. */
-  private static OptionalInt fewest(Rig rig, State start, String tank, String tap) {
+  private static OptionalInt fewest(Rig rig, State start, PartId tank, PartId tap) {
     Network network = Network.of(rig);
     Levels levels = Levels.of(network, start);
     Map<Setting, Integer> turns = new HashMap<>();
@@ -85,33 +86,39 @@ class HandleDistanceTest {
 
   @Test
   void whatStandsOpenCostsNothing() {
-    assertThat(FULL.from("main", TRUCK.state().setting()).to("sink", Pumped.YES)).isZero();
+    assertThat(
+            FULL.from(PartId.of("main"), TRUCK.state().setting()).to(PartId.of("sink"), Pumped.YES))
+        .isZero();
   }
 
   @Test
   void eachShutValveOnTheWayCostsOneTurn() {
     Setting rest = TRUCK.rig().atRest();
-    assertThat(FULL.from("inlet", rest).to("main", Pumped.NO)).isEqualTo(1);
-    assertThat(FULL.from("main", rest).to("sink", Pumped.YES)).isEqualTo(2);
+    assertThat(FULL.from(PartId.of("inlet"), rest).to(PartId.of("main"), Pumped.NO)).isEqualTo(1);
+    assertThat(FULL.from(PartId.of("main"), rest).to(PartId.of("sink"), Pumped.YES)).isEqualTo(2);
   }
 
   @Test
   void waterThatRunsByItselfGetsNoHigherThanWhereItComesFrom() {
-    assertThat(FULL.from("low", TRUCK.rig().atRest()).to("sink", Pumped.NO))
+    assertThat(FULL.from(PartId.of("low"), TRUCK.rig().atRest()).to(PartId.of("sink"), Pumped.NO))
         .isEqualTo(HandleDistance.NEVER);
   }
 
   @Test
   void aHandleThatHasToStayIsNoWayOn() {
     Setting rest = TRUCK.rig().atRest();
-    assertThat(FULL.from("inlet", rest, Set.of("fill-selector")).to("main", Pumped.NO))
+    assertThat(
+            FULL.from(PartId.of("inlet"), rest, Set.of(PartId.of("fill-selector")))
+                .to(PartId.of("main"), Pumped.NO))
         .isGreaterThanOrEqualTo(HandleDistance.NEVER);
   }
 
   @Test
   void barriersAreTheHandlesThatStopTheWaterFirst() {
-    assertThat(FULL.from("inlet", TRUCK.rig().atRest()).barriers())
-        .contains(new Turn("fill-selector", "main"), new Turn("mains-valve", "open"))
-        .noneMatch(t -> t.part().equals("gray-dump"));
+    assertThat(FULL.from(PartId.of("inlet"), TRUCK.rig().atRest()).barriers())
+        .contains(
+            new Turn(PartId.of("fill-selector"), "main"),
+            new Turn(PartId.of("mains-valve"), "open"))
+        .noneMatch(t -> t.part().equals(PartId.of("gray-dump")));
   }
 }

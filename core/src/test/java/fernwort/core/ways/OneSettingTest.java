@@ -14,6 +14,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;
@@ -56,7 +57,8 @@ class OneSettingTest {
   }
 
   private static boolean joins(Rig rig) {
-    return OneSetting.joins(Network.of(rig), rig.part("near"), rig.part("far"));
+    return OneSetting.joins(
+        Network.of(rig), rig.part(PartId.of("near")), rig.part(PartId.of("far")));
   }
 
   @Test
@@ -122,14 +124,14 @@ class OneSettingTest {
     Deque<Integer> next = new ArrayDeque<>();
     Set<Integer> seen = new HashSet<>();
     for (String port : List.of("low", "high", "vent")) {
-      next.add(network.vertex(network.rig().part("near"), port));
+      next.add(network.vertex(network.rig().part(PartId.of("near")), port));
     }
     while (!next.isEmpty()) {
       int v = next.remove();
       if (!seen.add(v)) {
         continue;
       }
-      if (network.part(v).id().equals("far")) {
+      if (network.part(v).id().equals(PartId.of("far"))) {
         return true;
       }
       for (int e = graph.first(v); e >= 0; e = graph.next(e)) {

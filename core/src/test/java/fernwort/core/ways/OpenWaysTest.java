@@ -6,6 +6,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.HashSet;
@@ -34,13 +36,13 @@ class OpenWaysTest {
     Rig rig = RandomRigs.rig(seed);
     State state = RandomRigs.state(rig, seed);
     FlowPaths ways = OpenWays.find(Network.of(rig), state);
-    Map<String, Line> lines =
+    Map<LineId, Line> lines =
         rig.lines().stream().collect(Collectors.toMap(Line::id, line -> line));
     for (FlowPath way : ways.ways()) {
-      assertThat(way.parts().getFirst()).isEqualTo(way.source().part());
-      assertThat(way.parts().getLast()).isEqualTo(way.end().part());
+      assertThat(way.parts().getFirst().value()).isEqualTo(way.source().part().value());
+      assertThat(way.parts().getLast().value()).isEqualTo(way.end().part().value());
       assertThat(way.parts()).noneMatch(ways.dead()::contains);
-      for (String id : way.lines()) {
+      for (LineId id : way.lines()) {
         assertThat(way.parts()).contains(lines.get(id).from().part(), lines.get(id).to().part());
         assertThat(ways.moving()).containsKey(id);
       }
@@ -51,7 +53,7 @@ class OpenWaysTest {
   void deadPartsAndPartsOnSomeWayAreAllParts(@ForAll long seed) {
     Rig rig = RandomRigs.rig(seed);
     FlowPaths ways = OpenWays.find(Network.of(rig), RandomRigs.state(rig, seed));
-    Set<String> alive = new HashSet<>();
+    Set<PartId> alive = new HashSet<>();
     ways.ways().forEach(w -> alive.addAll(w.parts()));
     assertThat(alive).noneMatch(ways.dead()::contains);
     ways.moving()
@@ -65,7 +67,7 @@ class OpenWaysTest {
   private static FlowPaths ways(DemoRig demo, String... turned) {
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
-      state = state.with(turned[i], turned[i + 1]);
+      state = state.with(PartId.of(turned[i]), turned[i + 1]);
     }
     return OpenWays.find(Network.of(demo.rig()), state);
   }
@@ -73,43 +75,46 @@ class OpenWaysTest {
   @Test
   void thePumpDrawsFromTheTankThatItsSelectorPointsTo() {
     DemoRig rig = DemoRig.called("marginalia");
-    assertThat(ways(rig).to("sink").map(w -> w.source().part())).containsOnly("main");
-    assertThat(ways(rig, "tank-selector", "low").to("sink").map(w -> w.source().part()))
-        .containsOnly("low");
-    assertThat(ways(rig, "tank-selector", "shut").to("sink")).isEmpty();
+    assertThat(ways(rig).to(PartId.of("sink")).map(w -> w.source().part()))
+        .containsOnly(PartId.of("main"));
+    assertThat(ways(rig, "tank-selector", "low").to(PartId.of("sink")).map(w -> w.source().part()))
+        .containsOnly(PartId.of("low"));
+    assertThat(ways(rig, "tank-selector", "shut").to(PartId.of("sink"))).isEmpty();
   }
 
   @Test
   void theMainsHoldThePumpsSwitchOpen() {
     FlowPaths ways = ways(DemoRig.called("marginalia"), "inlet", "mains", "mains-valve", "open");
     assertThat(ways.pumps()).singleElement().matches(PumpWork::heldOff);
-    assertThat(ways.to("sink").map(w -> w.drive().kind())).containsOnly(DrivenBy.Kind.MAINS);
+    assertThat(ways.to(PartId.of("sink")).map(w -> w.drive().kind()))
+        .containsOnly(DrivenBy.Kind.MAINS);
   }
 
   @Test
   void waterRunsThroughBothBranchesOfAnOpenBypass() {
     FlowPaths ways = ways(DemoRig.called("marginalia"), "bypass", "open");
-    assertThat(ways.moving()).containsKeys("b1", "b6");
+    assertThat(ways.moving()).containsKeys(LineId.of("b1"), LineId.of("b6"));
   }
 
   @Test
   void tanksInARowBreatheThroughEachOther() {
-    TankAir fore = ways(DemoRig.called("tern")).airOf("fore").orElseThrow();
-    assertThat(fore.in().orElseThrow().parts()).contains("arch", "aft", "vent-air");
+    TankAir fore = ways(DemoRig.called("tern")).airOf(PartId.of("fore")).orElseThrow();
+    assertThat(fore.in().orElseThrow().parts())
+        .contains(PartId.of("arch"), PartId.of("aft"), PartId.of("vent-air"));
   }
 
   @Test
   void aJugPouredIntoAnOpenNeckFillsTheTankAndIntoAShutOneDoesNot() {
     DemoRig rig = DemoRig.called("samphire");
-    assertThat(ways(rig, "jug", "pouring", "filler", "open").to("tank")).hasSize(1);
-    assertThat(ways(rig, "jug", "pouring").to("tank")).isEmpty();
+    assertThat(ways(rig, "jug", "pouring", "filler", "open").to(PartId.of("tank"))).hasSize(1);
+    assertThat(ways(rig, "jug", "pouring").to(PartId.of("tank"))).isEmpty();
   }
 
   @Test
   void aFootPumpLiftsWaterToTheTapOnlyWhileItIsWorked() {
     DemoRig rig = DemoRig.called("samphire");
-    assertThat(ways(rig, "tap", "open").to("tap")).isEmpty();
-    assertThat(ways(rig, "tap", "open", "foot-pump", "on").to("tap")).hasSize(1);
+    assertThat(ways(rig, "tap", "open").to(PartId.of("tap"))).isEmpty();
+    assertThat(ways(rig, "tap", "open", "foot-pump", "on").to(PartId.of("tap"))).hasSize(1);
   }
 
   @Test
@@ -118,7 +123,9 @@ class OpenWaysTest {
     Network network = Network.of(rig.rig());
     FlowPaths before = OpenWays.find(network, rig.state());
     FlowPaths after =
-        OpenWays.find(network, rig.state().with("suction", "bucket").with("suction", "tanks"));
+        OpenWays.find(
+            network,
+            rig.state().with(PartId.of("suction"), "bucket").with(PartId.of("suction"), "tanks"));
     assertThat(after).isEqualTo(before);
   }
 }

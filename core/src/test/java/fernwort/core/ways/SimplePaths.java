@@ -13,6 +13,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -33,7 +34,7 @@ final class SimplePaths {
   private final Rig rig;
   private final State state;
   private final Map<PortRef, Line> lines;
-  private final Map<String, Double> surfaces = new HashMap<>();
+  private final Map<PartId, Double> surfaces = new HashMap<>();
   private final Set<PortRef> pressed = new HashSet<>();
   private final Set<FlowPath.Key> found = new HashSet<>();
 
@@ -62,7 +63,7 @@ final class SimplePaths {
             part.port("out"),
             head,
             true,
-            "",
+            PartId.NONE,
             Set.of(),
             path -> {
               pressed.add(path.port());
@@ -146,7 +147,7 @@ final class SimplePaths {
         double surface = part.kind() instanceof Tank ? surfaces.getOrDefault(part.id(), 0.0) : 0.0;
         for (PortRef start : starts(part)) {
           if (!pressed.contains(start)) {
-            walk(start, surface, false, "", Set.of(), path -> fallEnd(path, source));
+            walk(start, surface, false, PartId.NONE, Set.of(), path -> fallEnd(path, source));
           }
         }
       }
@@ -198,7 +199,7 @@ final class SimplePaths {
       PortRef start,
       double head,
       boolean throughPumps,
-      String notThrough,
+      PartId notThrough,
       Set<PortRef> forbidden,
       Consumer<Path> visit) {
     if (rig.part(start.part()).at(start.port()).z() <= head || start.equals(startOf(notThrough))) {
@@ -207,14 +208,14 @@ final class SimplePaths {
     }
   }
 
-  private PortRef startOf(String pump) {
+  private PortRef startOf(PartId pump) {
     return new PortRef(pump, "out");
   }
 
   private void step(
       Path path,
       boolean throughPumps,
-      String notThrough,
+      PartId notThrough,
       Set<PortRef> forbidden,
       Consumer<Path> visit) {
     visit.accept(path);
@@ -244,7 +245,7 @@ final class SimplePaths {
     return path.seen().stream().filter(p -> p.part().equals(next.part())).count() > 1;
   }
 
-  private List<PortRef> next(PortRef port, boolean throughPumps, String notThrough) {
+  private List<PortRef> next(PortRef port, boolean throughPumps, PartId notThrough) {
     java.util.ArrayList<PortRef> next = new java.util.ArrayList<>();
     Line line = lines.get(port);
     if (line != null) {

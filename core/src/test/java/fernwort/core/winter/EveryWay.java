@@ -10,7 +10,9 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -39,14 +41,14 @@ final class EveryWay {
   /** How many cells lower than it is cut here a column may end: none, or one. */
   private final int slack;
 
-  private final Map<String, Part> parts;
+  private final Map<PartId, Part> parts;
   private final Map<PortRef, Line> lines;
-  private final Map<String, boolean[]> wet = new HashMap<>();
-  private final Map<String, Boolean> tees = new HashMap<>();
+  private final Map<LineId, boolean[]> wet = new HashMap<>();
+  private final Map<PartId, Boolean> tees = new HashMap<>();
   private Setting setting;
 
-  private Map<String, boolean[]> next = new HashMap<>();
-  private Map<String, Boolean> nextTees = new HashMap<>();
+  private Map<LineId, boolean[]> next = new HashMap<>();
+  private Map<PartId, Boolean> nextTees = new HashMap<>();
 
   /**
    * Begins with everything wet.
@@ -83,7 +85,7 @@ final class EveryWay {
         }
       }
       ran = false;
-      for (String id : wet.keySet()) {
+      for (LineId id : wet.keySet()) {
         ran |= !Arrays.equals(wet.get(id), next.get(id));
       }
       ran |= !tees.equals(nextTees);
@@ -126,7 +128,7 @@ final class EveryWay {
   }
 
   /** Goes on from a part, along every line that it lets out by. */
-  private void walk(Part start, Part at, List<Leg> legs, Set<String> seen) {
+  private void walk(Part start, Part at, List<Leg> legs, Set<PartId> seen) {
     String came = legs.isEmpty() ? "" : port(legs.getLast(), at);
     if (!legs.isEmpty() && isOpen(at) && opens(at, came)) {
       judge(legs, start, at);
@@ -147,7 +149,7 @@ final class EveryWay {
   }
 
   /** Goes back from an outlet, along every line that leads to it, for what needs no air. */
-  private void back(Part outlet, Part at, String left, List<Spot> way, Set<String> seen) {
+  private void back(Part outlet, Part at, String left, List<Spot> way, Set<PartId> seen) {
     for (String port : at.kind().ports()) {
       boolean leads = left.isEmpty() ? opens(at, port) : passes(at, port, left);
       if (leads && lines.containsKey(at.port(port))) {

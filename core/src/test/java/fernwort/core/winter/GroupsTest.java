@@ -2,6 +2,8 @@ package fernwort.core.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Operation;
@@ -13,7 +15,7 @@ import org.junit.jupiter.api.Test;
 
 class GroupsTest {
 
-  private static WinterStep step(String place, Hand hand) {
+  private static WinterStep step(PlaceId place, Hand hand) {
     return new WinterStep(
             new Operation.Heed(), place, Message.NOTHING, Message.NOTHING, 15, false, 0)
         .by(hand);
@@ -24,12 +26,12 @@ class GroupsTest {
     assertThat(
             Groups.of(
                 List.of(
-                    step("bath", Hand.of("basin", Sort.TAPS)),
-                    step("galley", Hand.of("sink", Sort.TAPS)),
-                    step("bath", Hand.of("shower", Sort.TAPS)),
-                    step("bath", Hand.of("trap", Sort.CAPS)),
-                    step("under", Hand.of("tank", Sort.WAIT)),
-                    step("bath", Hand.of("basin", Sort.TAPS)))))
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.TAPS)),
+                    step(PlaceId.of("galley"), Hand.of(PartId.of("sink"), Sort.TAPS)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("shower"), Sort.TAPS)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("trap"), Sort.CAPS)),
+                    step(PlaceId.of("under"), Hand.of(PartId.of("tank"), Sort.WAIT)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.TAPS)))))
         .containsExactly(1, 2, 1, 3, 4, 5);
   }
 
@@ -38,14 +40,14 @@ class GroupsTest {
     assertThat(
             Groups.of(
                 List.of(
-                    step("bench", Hand.of("pump", Sort.JUG)),
-                    step("bath", Hand.of("basin", Sort.TAPS)),
-                    step("bath", Hand.of("basin", Sort.RUN).running(1e-3)),
-                    step("bath", Hand.of("basin", Sort.TAPS)),
-                    step("bath", Hand.of("shower", Sort.TAPS)),
-                    step("bench", Hand.of("pump", Sort.JUG).comingOff()),
-                    step("bath", Hand.of("basin", Sort.TAPS)),
-                    step("bath", Hand.of("shower", Sort.TAPS)))))
+                    step(PlaceId.of("bench"), Hand.of(PartId.of("pump"), Sort.JUG)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.TAPS)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.RUN).running(1e-3)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.TAPS)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("shower"), Sort.TAPS)),
+                    step(PlaceId.of("bench"), Hand.of(PartId.of("pump"), Sort.JUG).comingOff()),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("basin"), Sort.TAPS)),
+                    step(PlaceId.of("bath"), Hand.of(PartId.of("shower"), Sort.TAPS)))))
         .containsExactly(1, 2, 2, 2, 3, 4, 5, 5);
   }
 
@@ -53,7 +55,13 @@ class GroupsTest {
   void whatIsKeptFromAnEarlierFernwortIsOneActEach() {
     WinterStep old =
         new WinterStep(
-            new Operation.Heed(), "bath", Message.NOTHING, Message.NOTHING, 15, false, 0);
+            new Operation.Heed(),
+            PlaceId.of("bath"),
+            Message.NOTHING,
+            Message.NOTHING,
+            15,
+            false,
+            0);
     assertThat(Groups.of(List.of(old, old))).containsExactly(1, 2);
   }
 }

@@ -11,7 +11,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -39,12 +41,12 @@ class OnlyWhatPaysTest {
   private static final double COLD = WinterWish.USUAL.cold();
 
   private static Wintering inUse(Network network) {
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return Filled.of(network, new State(network.rig().atRest(), volumes, Slope.LEVEL));
   }
 
-  private static Set<String> breaks(Network network, Wintering now) {
+  private static Set<ElementId> breaks(Network network, Wintering now) {
     return FrostRisks.of(network, now, COLD).stream()
         .filter(r -> r.harm() == FrostHarm.DANGER)
         .map(FrostRisk::id)
@@ -149,10 +151,10 @@ class OnlyWhatPaysTest {
             step.act() instanceof Operation.Put put
                 && rig.part(put.part()).kind().is(Purpose.DUMPS)
                 && !rig.part(put.part()).kind().rests(put.position());
-        if (off && now.state().volume("gray") > 0.0005) {
+        if (off && now.state().volume(PartId.of("gray")) > 0.0005) {
           Connections open = Connections.of(network, now.state().setting());
-          String outlet = ((Operation.Put) step.act()).part();
-          assertThat(open.route("gray", p -> false, p -> p.id().equals(outlet)))
+          PartId outlet = ((Operation.Put) step.act()).part();
+          assertThat(open.route(PartId.of("gray"), p -> false, p -> p.id().equals(outlet)))
               .as("%s by %s: %s", rig.name(), method, step.words())
               .isEmpty();
         }
@@ -165,7 +167,7 @@ class OnlyWhatPaysTest {
   private static Wintering open(Network network) {
     Wintering now = inUse(network);
     for (Part part : network.rig().parts()) {
-      if (part.kind().is(Purpose.TURNS) && part.id().contains("gray")) {
+      if (part.kind().is(Purpose.TURNS) && part.id().value().contains("gray")) {
         now = now.with(network.rig(), part.id(), LowPoints.open(part));
       }
     }
@@ -193,13 +195,13 @@ class OnlyWhatPaysTest {
     Network network = Network.of(ReadyRig.find("pump-or-drain").orElseThrow().rig());
     Wintering now = inUse(network);
     WinterPlan plan = WinterizingMethods.of(Plans.of(network)).plan(method, now, WinterWish.USUAL);
-    Set<String> undone =
+    Set<PartId> undone =
         plan.steps().stream()
             .map(WinterStep::act)
             .filter(a -> a instanceof Operation.Put p && p.position().equals(Kind.UNDONE))
             .map(a -> ((Operation.Put) a).part())
             .collect(Collectors.toSet());
-    for (String part : undone) {
+    for (PartId part : undone) {
       Wintering without = now;
       for (WinterStep step : plan.steps()) {
         if (!(step.act() instanceof Operation.Put put && put.part().equals(part))) {

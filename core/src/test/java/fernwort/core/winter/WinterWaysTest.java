@@ -19,6 +19,8 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Macerator;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -43,7 +45,7 @@ class WinterWaysTest {
   private static final double METRE = 1.130973e-4;
 
   private static RigBuilder begun() {
-    return CaseRigs.vented(CaseRigs.rig(), "tank", 1.0)
+    return CaseRigs.vented(CaseRigs.rig(), PartId.of("tank"), 1.0)
         .part("tank", "Tank", 0, 0, 1.0, CaseRigs.tank())
         .part("pump", "Pump", 0.5, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
         .part("join", "Join", 0.6, 0, 0.7, new Tee())
@@ -73,7 +75,7 @@ class WinterWaysTest {
 
   private static WinterPlan plan(Rig rig, WinterizingMethod school, WinterWish wish) {
     Network network = Network.of(rig);
-    State rest = new State(rig.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
+    State rest = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL);
     return WinterizingMethods.of(Plans.of(network)).plan(school, Filled.of(network, rest), wish);
   }
 
@@ -82,7 +84,7 @@ class WinterWaysTest {
     return new WinterWish(258.15, litresPerMinute / 60_000, pressure, 0.5, 5e-3, 12);
   }
 
-  private static Blow.Swept swept(Blow blow, String line) {
+  private static Blow.Swept swept(Blow blow, LineId line) {
     return blow.lines().stream().filter(s -> s.line().equals(line)).findFirst().orElseThrow();
   }
 
@@ -93,18 +95,20 @@ class WinterWaysTest {
   @Test
   void airGoesToTheFarthestFirstAtThePressureItsOutletLetsBuildUp() {
     WinterPlan plan = plan(rig(false), WinterizingMethod.AIR, WinterWish.USUAL);
-    assertThat(plan.air()).extracting(Blow::outlet).containsExactly("far", "near");
+    assertThat(plan.air())
+        .extracting(Blow::outlet)
+        .containsExactly(PartId.of("far"), PartId.of("near"));
     Blow near = plan.air().getLast();
     assertThat(near.length()).isCloseTo(2.0, within(1e-9));
     // 50 L/min of free air through a tap of 5 mm² build up 0.17 bar.
     assertThat(near.pressure()).isCloseTo(17_240, within(20.0));
     // 8.33e-4 · 101,325 / (118,563 · 1.131e-4 m²), and Wallis' number of that in 12 mm.
-    assertThat(swept(near, "up").speed()).isCloseTo(6.297, within(2e-3));
-    assertThat(swept(near, "up").wallis()).isCloseTo(0.6958, within(5e-4));
-    assertThat(swept(near, "up").isCarried()).isFalse();
+    assertThat(swept(near, LineId.of("up")).speed()).isCloseTo(6.297, within(2e-3));
+    assertThat(swept(near, LineId.of("up")).wallis()).isCloseTo(0.6958, within(5e-4));
+    assertThat(swept(near, LineId.of("up")).isCarried()).isFalse();
     // All of it had run out before: three bursts, and nothing to warn of.
     assertThat(near.bursts()).isEqualTo(3);
-    assertThat(swept(near, "up").high()).isZero();
+    assertThat(swept(near, LineId.of("up")).high()).isZero();
     assertThat(plan.notes()).isEmpty();
     assertThat(plan.left()).isEmpty();
   }
@@ -114,14 +118,14 @@ class WinterWaysTest {
     WinterPlan plan = plan(rig(true), WinterizingMethod.AIR, WinterWish.USUAL);
     Blow near = plan.air().getLast();
     double belly = 0.8 * METRE;
-    assertThat(swept(near, "main").low()).isCloseTo(belly / 2, within(1e-8));
-    assertThat(swept(near, "main").high()).isCloseTo(belly, within(1e-8));
+    assertThat(swept(near, LineId.of("main")).low()).isCloseTo(belly / 2, within(1e-8));
+    assertThat(swept(near, LineId.of("main")).high()).isCloseTo(belly, within(1e-8));
     // Three bursts, and one more for what stands in it.
     assertThat(near.bursts()).isEqualTo(4);
     assertThat(said(plan)).contains("Blow 4 bursts to Near, until only mist comes");
     assertThat(plan.notes().toString()).contains("too slow").contains("Near").contains("Far");
     assertThat(plan.left())
-        .filteredOn(r -> r.id().equals("main"))
+        .filteredOn(r -> r.id().equals(LineId.of("main")))
         .singleElement()
         .satisfies(r -> assertThat(r.volume()).isCloseTo(belly, within(1e-8)));
   }
@@ -130,11 +134,11 @@ class WinterWaysTest {
   void aStrongCompressorCarriesItOutButForAFilm() {
     WinterPlan plan = plan(rig(true), WinterizingMethod.AIR, blowing(200, 150_000));
     Blow near = plan.air().getLast();
-    assertThat(swept(near, "main").isCarried()).isTrue();
-    assertThat(swept(near, "main").low()).isCloseTo(0.02 * 0.8 * METRE, within(1e-10));
-    assertThat(swept(near, "main").high()).isCloseTo(0.06 * 0.8 * METRE, within(1e-10));
-    assertThat(plan.left()).extracting(FrostRisk::id).doesNotContain("main");
-    assertThat(plan.after().wetness().lines().getOrDefault("main", List.of())).isEmpty();
+    assertThat(swept(near, LineId.of("main")).isCarried()).isTrue();
+    assertThat(swept(near, LineId.of("main")).low()).isCloseTo(0.02 * 0.8 * METRE, within(1e-10));
+    assertThat(swept(near, LineId.of("main")).high()).isCloseTo(0.06 * 0.8 * METRE, within(1e-10));
+    assertThat(plan.left()).extracting(FrostRisk::id).doesNotContain(LineId.of("main"));
+    assertThat(plan.after().wetness().lines().getOrDefault(LineId.of("main"), List.of())).isEmpty();
   }
 
   @Test
@@ -189,9 +193,16 @@ class WinterWaysTest {
     assertThat(plan.weakest().orElseThrow()).isCloseTo(0.3884, within(1e-4));
     assertThat(plan.weakestAt()).isEqualTo("Trap");
     assertThat(plan.after().glycol())
-        .containsOnlyKeys("pump", "out", "main", "tee", "up", "wide", "trap");
-    assertThat(plan.after().strength("up")).isBetween(0.45, 0.5);
-    assertThat(plan.after().strength("feed")).isZero();
+        .containsOnlyKeys(
+            PartId.of("pump"),
+            LineId.of("out"),
+            LineId.of("main"),
+            PartId.of("tee"),
+            LineId.of("up"),
+            LineId.of("wide"),
+            PartId.of("trap"));
+    assertThat(plan.after().strength(LineId.of("up"))).isBetween(0.45, 0.5);
+    assertThat(plan.after().strength(LineId.of("feed"))).isZero();
     assertThat(plan.jugs(1e-3)).isEqualTo(3);
     assertThat(plan.jugs(plan.litres())).isEqualTo(1);
     // The outlet is held open for as long as a slow stream of 50 mL/s takes.
@@ -211,14 +222,14 @@ class WinterWaysTest {
             .build();
     WinterPlan plan = plan(rig, WinterizingMethod.ANTIFREEZE, WinterWish.USUAL);
     assertThat(plan.notes().toString()).contains("No antifreeze comes into line Dead end");
-    assertThat(plan.after().strength("in")).isZero();
+    assertThat(plan.after().strength(LineId.of("in"))).isZero();
   }
 
   @Test
   void aMixTakesACupForTheTrapAndNoMore() {
     WinterPlan plan = plan(rig(false), WinterizingMethod.MIX, WinterWish.USUAL);
     assertThat(plan.litres()).isCloseTo(0.45e-3, within(1e-9));
-    assertThat(plan.after().glycol()).containsOnlyKeys("trap");
+    assertThat(plan.after().glycol()).containsOnlyKeys(PartId.of("trap"));
     WinterWish plug = new WinterWish(258.15, 1e-3, 150_000, 0.5, 5e-3, 12, true, false);
     WinterPlan dry = plan(rig(false), WinterizingMethod.MIX, plug);
     assertThat(dry.litres()).isZero();
@@ -243,7 +254,7 @@ class WinterWaysTest {
         .noneMatch(s -> s.startsWith("Mill: pour"));
     // Two decilitres at least, for it holds nothing that is known.
     assertThat(plan.litres()).isCloseTo(0.2e-3, within(1e-9));
-    assertThat(plan.after().strength("seat")).isEqualTo(0.5);
+    assertThat(plan.after().strength(PartId.of("seat"))).isEqualTo(0.5);
   }
 
   @ParameterizedTest
@@ -273,15 +284,16 @@ class WinterWaysTest {
         .hasMessageContaining(named);
   }
 
-  private static Wintering dry(Network network, double litres, Map<String, String> turned) {
-    State state = new State(network.rig().atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
-    for (Map.Entry<String, String> turn : turned.entrySet()) {
+  private static Wintering dry(Network network, double litres, Map<PartId, String> turned) {
+    State state =
+        new State(network.rig().atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL);
+    for (Map.Entry<PartId, String> turn : turned.entrySet()) {
       state = state.with(turn.getKey(), turn.getValue());
     }
     return new Wintering(state, Map.of(), Wetness.DRY, Map.of());
   }
 
-  private static Set<String> wet(Network network, double litres, Map<String, String> turned) {
+  private static Set<LineId> wet(Network network, double litres, Map<PartId, String> turned) {
     return Rewetting.of(network, dry(network, litres, turned)).wetness().lines().keySet();
   }
 
@@ -291,29 +303,43 @@ class WinterWaysTest {
     assertThat(wet(network, 0, Map.of())).isEmpty();
     // Through a pump that is off water falls, as far as the tank stands higher.
     assertThat(wet(network, 50, Map.of()))
-        .containsExactlyInAnyOrder("feed", "out", "in", "main", "up", "wide");
-    assertThat(wet(network, 0, Map.of("pump", "on"))).isEmpty();
+        .containsExactlyInAnyOrder(
+            LineId.of("feed"),
+            LineId.of("out"),
+            LineId.of("in"),
+            LineId.of("main"),
+            LineId.of("up"),
+            LineId.of("wide"));
+    assertThat(wet(network, 0, Map.of(PartId.of("pump"), "on"))).isEmpty();
     // Which way a pump's own valves hold is not asked: too much counts as full, never too little.
-    assertThat(wet(network, 0, Map.of("inlet", "mains")))
-        .containsExactlyInAnyOrder("feed", "out", "in", "main", "up", "wide");
-    Wintering again = Rewetting.of(network, dry(network, 0, Map.of("inlet", "mains")));
-    assertThat(again.wetness().body("tee")).isEqualTo(0.01e-3);
-    assertThat(again.wetness().body("pump")).isEqualTo(0.2e-3);
+    assertThat(wet(network, 0, Map.of(PartId.of("inlet"), "mains")))
+        .containsExactlyInAnyOrder(
+            LineId.of("feed"),
+            LineId.of("out"),
+            LineId.of("in"),
+            LineId.of("main"),
+            LineId.of("up"),
+            LineId.of("wide"));
+    Wintering again = Rewetting.of(network, dry(network, 0, Map.of(PartId.of("inlet"), "mains")));
+    assertThat(again.wetness().body(PartId.of("tee"))).isEqualTo(0.01e-3);
+    assertThat(again.wetness().body(PartId.of("pump"))).isEqualTo(0.2e-3);
   }
 
   @Test
   void aTankThatLiesLowNeedsItsPump() {
     Network network =
         Network.of(
-            CaseRigs.vented(CaseRigs.rig(), "tank", 0.2)
+            CaseRigs.vented(CaseRigs.rig(), PartId.of("tank"), 0.2)
                 .part("tank", "Tank", 0, 0, 0.2, CaseRigs.tank())
                 .part("pump", "Pump", 0.5, 0, 0.8, 0.2, Fittings.pressurePump(10, 2.5))
                 .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Fixture.Type.TAP, false, 6))
                 .line("feed", "Feed", "tank.low > pump.in", 12, 0.8, Material.PVC_HOSE, 1)
                 .line("up", "Up", "pump.out > tap.cold", 12, 1.0, Material.PEX, 1)
                 .build());
-    assertThat(wet(network, 50, Map.of())).containsExactly("feed");
-    assertThat(Rewetting.of(network, dry(network, 50, Map.of())).wetness().body("pump")).isZero();
-    assertThat(wet(network, 50, Map.of("pump", "on"))).containsExactlyInAnyOrder("feed", "up");
+    assertThat(wet(network, 50, Map.of())).containsExactly(LineId.of("feed"));
+    assertThat(Rewetting.of(network, dry(network, 50, Map.of())).wetness().body(PartId.of("pump")))
+        .isZero();
+    assertThat(wet(network, 50, Map.of(PartId.of("pump"), "on")))
+        .containsExactlyInAnyOrder(LineId.of("feed"), LineId.of("up"));
   }
 }

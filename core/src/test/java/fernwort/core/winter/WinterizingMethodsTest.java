@@ -25,6 +25,7 @@ import fernwort.core.network.RandomRigs;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -71,7 +72,7 @@ class WinterizingMethodsTest {
 
   private static State half(Rig rig) {
     Network network = Network.of(rig);
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(rig.atRest(), volumes, Slope.LEVEL);
   }
@@ -242,7 +243,10 @@ class WinterizingMethodsTest {
     // With the pump off only what lies lower than the water in the tank.
     Wintering off =
         new Wintering(
-            van.state().with("pump", "off"), asleep.service(), asleep.wetness(), asleep.glycol());
+            van.state().with(PartId.of("pump"), "off"),
+            asleep.service(),
+            asleep.wetness(),
+            asleep.glycol());
     assertThat(Rewetting.of(network, off).dry(network).all())
         .isLessThan(lacked)
         .isGreaterThan(pumped);
@@ -312,7 +316,7 @@ class WinterizingMethodsTest {
                 WinterWish.USUAL);
     assertThat(plan.litres()).isBetween(2e-3, 12e-3);
     assertThat(plan.weakest().orElse(0)).isGreaterThan(0.35);
-    assertThat(plan.after().glycol()).doesNotContainKeys("main", "low");
+    assertThat(plan.after().glycol()).doesNotContainKeys(PartId.of("main"), PartId.of("low"));
     WinterWish cheaper = new WinterWish(258.15, 1e-3, 150_000, 0.25, 5e-3, 6);
     WinterPlan weak =
         WinterizingMethods.of(Plans.of(network))
@@ -344,9 +348,9 @@ class WinterizingMethodsTest {
     }
   }
 
-  private static double volume(Network network, Wintering now, String id) {
+  private static double volume(Network network, Wintering now, PartId id) {
     return network.rig().lines().stream()
-        .filter(l -> l.id().equals(id))
+        .filter(l -> l.id().value().equals(id.value()))
         .findFirst()
         .map((Line l) -> now.wetness().volume(l))
         .orElseGet(() -> now.wetness().body(id) + now.state().volume(id));
@@ -409,7 +413,7 @@ class WinterizingMethodsTest {
 
   /** Water comes from a tap only where what drives it is on. */
   private static void assertPumpRunsBeforeTheFirstFlush(Case one, WinterPlan spring) {
-    List<String> pumps =
+    List<PartId> pumps =
         one.rig().parts().stream()
             .filter(p ->
                 p.kind() instanceof Pump k && k.duty() == Pump.Duty.SUPPLY && !k.works().byHand())
@@ -432,7 +436,8 @@ class WinterizingMethodsTest {
     DemoRig marginalia = DemoRig.all().getFirst();
     Network network = Network.of(marginalia.rig());
     Wintering now = Filled.of(network, marginalia.state());
-    assertThatThrownBy(() -> Procedure.run(network, now, List.of(new Turn("sediment", "ajar"))))
+    assertThatThrownBy(
+            () -> Procedure.run(network, now, List.of(new Turn(PartId.of("sediment"), "ajar"))))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Sediment filter")
         .hasMessageContaining("\"off\"");

@@ -1,6 +1,7 @@
 package fernwort.app.board.layout;
 
 import fernwort.core.rig.Line;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -42,8 +43,8 @@ final class Arrangement {
     }
   }
 
-  private void join(String a, String b) {
-    neighbours.computeIfAbsent(a, k -> new ArrayList<>()).add(b);
+  private void join(PartId a, PartId b) {
+    neighbours.computeIfAbsent(a.value(), k -> new ArrayList<>()).add(b.value());
   }
 
   private void set(String place) {

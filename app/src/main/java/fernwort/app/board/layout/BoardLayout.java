@@ -2,7 +2,9 @@ package fernwort.app.board.layout;
 
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -57,7 +59,8 @@ public record BoardLayout(
         rig.parts().stream()
             .collect(
                 Collectors.groupingBy(
-                    Part::place, Collectors.mapping(Packing.Piece::of, Collectors.toList())));
+                    x -> x.place().value(),
+                    Collectors.mapping(Packing.Piece::of, Collectors.toList())));
     pieces.replaceAll((place, list) -> Packing.inOrder(list));
     double scale = rig.parts().size() <= SMALL_RIG ? SMALLEST : 1;
     while (true) {
@@ -80,7 +83,7 @@ public record BoardLayout(
         .filter(p -> p.place().equals(place.id()))
         .map(Packing.Piece::of)
         .forEach(pieces::add);
-    Map<String, String> home =
+    Map<PartId, PlaceId> home =
         rig.parts().stream().collect(Collectors.toMap(Part::id, Part::place));
     List<Router.Job> jobs = new ArrayList<>();
     Map<String, String> tags = new LinkedHashMap<>();
@@ -91,15 +94,17 @@ public record BoardLayout(
         jobs.add(job(line));
       } else if (from || to) {
         String tag = "to-" + line.id();
-        String other = (from ? line.to() : line.from()).part();
-        String where = rig.place(home.getOrDefault(other, "")).label();
+        PartId other = (from ? line.to() : line.from()).part();
+        String where = rig.place(home.getOrDefault(other, PlaceId.NONE)).label();
         Part inside = rig.part((from ? line.from() : line.to()).part());
-        tags.put(tag, line.id());
+        tags.put(tag, line.id().value());
         pieces.add(new Packing.Piece(tag, Glyphs.exit(shortName(where)), inside.x(), -9));
         jobs.add(
             from
-                ? new Router.Job(line.id(), line.from().part(), line.from().port(), tag, "exit")
-                : new Router.Job(line.id(), tag, "exit", line.to().part(), line.to().port()));
+                ? new Router.Job(
+                    line.id().value(), line.from().part().value(), line.from().port(), tag, "exit")
+                : new Router.Job(
+                    line.id().value(), tag, "exit", line.to().part().value(), line.to().port()));
       }
     }
     return narrow(place, Packing.inOrder(pieces), widthPixels / Grid.CELL, jobs, tags);
@@ -120,7 +125,15 @@ public record BoardLayout(
         if (wires.size() == jobs.size() || height > 200) {
           Box room = new Box(0, 0, width, height);
           return new BoardLayout(
-              width, height, room, height, height, Map.of(place.id(), room), items, wires, tags);
+              width,
+              height,
+              room,
+              height,
+              height,
+              Map.of(place.id().value(), room),
+              items,
+              wires,
+              tags);
         }
       }
       height += 2;
@@ -134,7 +147,11 @@ public record BoardLayout(
 
   static Router.Job job(Line line) {
     return new Router.Job(
-        line.id(), line.from().part(), line.from().port(), line.to().part(), line.to().port());
+        line.id().value(),
+        line.from().part().value(),
+        line.from().port(),
+        line.to().part().value(),
+        line.to().port());
   }
 
   /** A sheet of a size on which a rig is tried. */
@@ -150,7 +167,8 @@ public record BoardLayout(
     static Sheet of(Rig rig, Map<String, List<Packing.Piece>> pieces, double scale) {
       int width = (int) Math.round(WIDTH * scale);
       int height = (int) Math.round(HEIGHT * scale);
-      List<Place> used = rig.places().stream().filter(p -> pieces.containsKey(p.id())).toList();
+      List<Place> used =
+          rig.places().stream().filter(p -> pieces.containsKey(p.id().value())).toList();
       double floor = rig.vehicle().floor();
       Rooms high = new Rooms(used.stream().filter(p -> p.z() >= floor).toList(), pieces);
       Rooms low = new Rooms(used.stream().filter(p -> p.z() < floor).toList(), pieces);
@@ -202,7 +220,7 @@ public record BoardLayout(
       Map<String, Item> items = new Arrangement(rig, pieces, cut).items();
       List<Box> titles = new ArrayList<>();
       for (Place place : rig.places()) {
-        Box room = cut.get(place.id());
+        Box room = cut.get(place.id().value());
         if (room != null) {
           int title = Grid.cells(Lettering.width(place.label()) * 1.12 + 8);
           titles.add(new Box(room.x() + 1, room.y() + 1, title, 2));

@@ -26,7 +26,7 @@ final class Packing {
   record Piece(String id, Glyph glyph, double along, double height) {
 
     static Piece of(Part part) {
-      return new Piece(part.id(), Glyphs.of(part), part.x(), part.height());
+      return new Piece(part.id().value(), Glyphs.of(part), part.x(), part.height());
     }
   }
 

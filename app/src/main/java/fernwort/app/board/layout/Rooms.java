@@ -56,10 +56,12 @@ final class Rooms {
     this.places = places;
     shelves =
         places.stream()
-            .map(p -> Shelves.of(pieces.getOrDefault(p.id(), List.of())))
+            .map(p -> Shelves.of(pieces.getOrDefault(p.id().value(), List.of())))
             .toArray(Shelves[]::new);
     demand =
-        places.stream().mapToDouble(p -> demand(pieces.getOrDefault(p.id(), List.of()))).toArray();
+        places.stream()
+            .mapToDouble(p -> demand(pieces.getOrDefault(p.id().value(), List.of())))
+            .toArray();
     byLength = order(Comparator.comparingDouble(Place::x));
     byHeight = order(Comparator.comparingDouble(p -> -p.z()));
   }
@@ -216,7 +218,7 @@ final class Rooms {
     }
     Map<String, Box> named = new HashMap<>();
     for (int i = 0; i < best.length; i++) {
-      named.put(places.get(i).id(), best[i]);
+      named.put(places.get(i).id().value(), best[i]);
     }
     return new Plan(most, named);
   }

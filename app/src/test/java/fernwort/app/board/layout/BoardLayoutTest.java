@@ -110,7 +110,7 @@ class BoardLayoutTest {
     BoardLayout layout = BoardLayout.of(demo.rig());
     double floor = demo.rig().vehicle().floor();
     for (Place place : demo.rig().places()) {
-      Box room = layout.rooms().get(place.id());
+      Box room = layout.rooms().get(place.id().value());
       if (room != null) {
         assertThat(room.bottom() <= layout.floor() + 1)
             .as(place.label() + " above the floor")

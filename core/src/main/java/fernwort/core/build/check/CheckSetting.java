@@ -14,6 +14,7 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -57,8 +58,8 @@ public record CheckSetting(Setting setting, Message as, Message also) {
     return List.copyOf(found.values());
   }
 
-  private static Map<String, Double> half(Network network) {
-    Map<String, Double> volumes = new TreeMap<>();
+  private static Map<PartId, Double> half(Network network) {
+    Map<PartId, Double> volumes = new TreeMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), HALF * network.room(t.id()).capacity()));
     return volumes;
   }
@@ -113,8 +114,8 @@ public record CheckSetting(Setting setting, Message as, Message also) {
   }
 
   /** Returns what to turn to come to it from a setting, taps left out. */
-  public Map<String, String> turns(Network network, Setting from) {
-    Map<String, String> turns = new TreeMap<>();
+  public Map<PartId, String> turns(Network network, Setting from) {
+    Map<PartId, String> turns = new TreeMap<>();
     for (Part part : network.rig().handles().toList()) {
       String to = setting.of(part.id());
       if (!part.kind().is(Purpose.USE) && !to.equals(from.of(part.id()))) {

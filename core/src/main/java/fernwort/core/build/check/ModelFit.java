@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -28,7 +29,7 @@ import java.util.TreeMap;
  * @param flows flow of each fixture with it (m³/s)
  */
 public record ModelFit(
-    Factor losses, Factor pump, double off, double offBefore, Map<String, Double> flows) {
+    Factor losses, Factor pump, double off, double offBefore, Map<PartId, Double> flows) {
 
   /**
    * A factor with what would fit as well.
@@ -63,7 +64,7 @@ public record ModelFit(
    * @param timed measured flow by fixture (m³/s)
    * @throws Refusal when nothing was timed, or the model lets nothing run where something ran
    */
-  public static ModelFit of(Network network, State state, Map<String, Double> timed) {
+  public static ModelFit of(Network network, State state, Map<PartId, Double> timed) {
     if (timed.isEmpty()) {
       throw new Refusal(Says.TIME_A_JUG_AT_ONE_TAP.with());
     }
@@ -127,10 +128,10 @@ public record ModelFit(
     return pump.flowing(times * pump.freeFlow());
   }
 
-  private static Map<String, Double> flows(
-      Network network, Hydraulics hydraulics, State state, Map<String, Double> timed) {
-    Map<String, Double> flows = new TreeMap<>();
-    for (String fixture : timed.keySet()) {
+  private static Map<PartId, Double> flows(
+      Network network, Hydraulics hydraulics, State state, Map<PartId, Double> timed) {
+    Map<PartId, Double> flows = new TreeMap<>();
+    for (PartId fixture : timed.keySet()) {
       State alone = JugAgainstModel.alone(network, state, fixture);
       flows.put(fixture, hydraulics.solve(alone).fixture(fixture));
     }
@@ -138,9 +139,9 @@ public record ModelFit(
   }
 
   private static double error(
-      Map<String, Double> flows, Network network, Map<String, Double> timed) {
+      Map<PartId, Double> flows, Network network, Map<PartId, Double> timed) {
     double squares = 0;
-    for (Map.Entry<String, Double> flow : flows.entrySet()) {
+    for (Map.Entry<PartId, Double> flow : flows.entrySet()) {
       double measured = timed.getOrDefault(flow.getKey(), 0.0);
       if (flow.getValue() < NOTHING || measured < NOTHING) {
         throw new Refusal(

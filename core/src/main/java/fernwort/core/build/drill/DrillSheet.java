@@ -11,6 +11,7 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -216,7 +217,15 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
   private static Line unknown(Part tank, TankPort port) {
     PortRef at = tank.port(port.id());
     return new Line(
-        "none", "none", at, at, port.bore().orElse(0.013), 1, Line.Material.PEX, 0, List.of());
+        LineId.of("none"),
+        "none",
+        at,
+        at,
+        port.bore().orElse(0.013),
+        1,
+        Line.Material.PEX,
+        0,
+        List.of());
   }
 
   private static String late(Rig rig, Part tank, TankPort port, Face face, Point inner) {

@@ -1,5 +1,6 @@
 package fernwort.core.build.joints;
 
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 
@@ -12,7 +13,7 @@ import fernwort.core.say.Message;
  * @param what what does not fit, and what comes of it
  * @param fix what to use instead
  */
-public record EndFinding(Code code, PortRef at, String line, Message what, Message fix) {
+public record EndFinding(Code code, PortRef at, LineId line, Message what, Message fix) {
 
   /** The sorts of finding. */
   public enum Code {

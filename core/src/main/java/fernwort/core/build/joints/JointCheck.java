@@ -9,6 +9,7 @@ import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
@@ -28,7 +29,7 @@ public final class JointCheck {
 
   private final Rig rig;
   private final Adapters adapters;
-  private final Map<String, LineService.Stream> streams;
+  private final Map<LineId, LineService.Stream> streams;
   private final List<EndFinding> found = new ArrayList<>();
 
   private JointCheck(Rig rig, Adapters adapters) {
@@ -256,7 +257,9 @@ public final class JointCheck {
                     new EndFinding(
                         EndFinding.Code.RELIEF_SHUT,
                         part.port("out"),
-                        Optional.ofNullable(lines.get(part.port("out"))).map(Line::id).orElse(""),
+                        Optional.ofNullable(lines.get(part.port("out")))
+                            .map(Line::id)
+                            .orElse(LineId.NONE),
                         Says.WHAT_LETS_OUT_PASSES.with(part.label(), shut.label()),
                         Says.LEAD_ITS_TUBE_BY_ITSELF_FALLING.with())));
       }

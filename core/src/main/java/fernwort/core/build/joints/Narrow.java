@@ -4,6 +4,7 @@ import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -59,7 +60,7 @@ public record Narrow(PortRef at, Line line, double bore, double without, double 
       double bore = bore(end);
       double without = Math.abs(clear.line(end.line().id()));
       if (bore < LEAST * end.line().bore() && without > NOTHING) {
-        Map<String, Double> more = new HashMap<>();
+        Map<LineId, Double> more = new HashMap<>();
         more.put(end.line().id(), loss(bore, end.line().bore()));
         double with = Math.abs(hydraulics.losing(more).solve(state).line(end.line().id()));
         if (without - with > FELT * without) {

@@ -10,6 +10,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.TankSupport;
 import java.util.ArrayList;
@@ -99,7 +100,7 @@ public final class UsualBuild {
   }
 
   private static List<TankSupport> supports(
-      String tank, TankSupport.Type type, double[] along, int bolts) {
+      PartId tank, TankSupport.Type type, double[] along, int bolts) {
     List<TankSupport> supports = new ArrayList<>();
     for (double at : along) {
       supports.add(new TankSupport(tank, type, at, TRAY, bolts, PULL, SHEAR));

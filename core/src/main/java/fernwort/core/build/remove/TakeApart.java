@@ -18,6 +18,8 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -56,7 +58,7 @@ public record TakeApart(
     List<Part> out,
     List<Turn> off,
     List<Turn> shut,
-    Map<String, Double> empty,
+    Map<PartId, Double> empty,
     List<Undo> joints,
     double litres,
     Map<String, Integer> caps,
@@ -106,7 +108,7 @@ public record TakeApart(
    * @param comes water that comes when it is undone, after those before it (m³)
    * @param seal what to renew when it goes together again
    */
-  public record Undo(int tag, Line line, PortRef at, String place, double comes, String seal) {
+  public record Undo(int tag, Line line, PortRef at, PlaceId place, double comes, PartId seal) {
 
     /** Returns what to hold under it. */
     public Catch under() {
@@ -133,7 +135,7 @@ public record TakeApart(
    * @param from how the rig stands
    * @throws Refusal when nothing is chosen, or nothing chosen has a joint
    */
-  public static TakeApart of(Network network, State from, Set<String> parts) {
+  public static TakeApart of(Network network, State from, Set<PartId> parts) {
     return of(network, from, parts, Region.METRIC);
   }
 
@@ -144,7 +146,7 @@ public record TakeApart(
    * @param parts ids of the parts that come out
    * @throws Refusal when there is nothing to undo, or too much at once
    */
-  public static TakeApart of(Network network, State from, Set<String> parts, Region region) {
+  public static TakeApart of(Network network, State from, Set<PartId> parts, Region region) {
     return new Planning(network, from, parts, region).plan();
   }
 
@@ -158,7 +160,7 @@ public record TakeApart(
     private final State from;
     private State state;
 
-    private Planning(Network network, State from, Set<String> parts, Region region) {
+    private Planning(Network network, State from, Set<PartId> parts, Region region) {
       this.region = region;
       this.network = network;
       this.from = from;
@@ -194,11 +196,11 @@ public record TakeApart(
      * so that no pressure is left and air comes in.
      */
     private List<Turn> off() {
-      Map<String, String> turns = new TreeMap<>(rig.shutDown());
+      Map<PartId, String> turns = new TreeMap<>(rig.shutDown());
       Optional<Part> tap = highestTap();
       tap.ifPresent(t -> turns.remove(t.id()));
       List<Turn> off = new ArrayList<>();
-      for (Map.Entry<String, String> turn : turns.entrySet()) {
+      for (Map.Entry<PartId, String> turn : turns.entrySet()) {
         if (!from.setting().of(turn.getKey()).equals(turn.getValue())) {
           off.add(turn(turn.getKey(), turn.getValue()));
         }
@@ -207,7 +209,7 @@ public record TakeApart(
       return off;
     }
 
-    private Turn turn(String part, String position) {
+    private Turn turn(PartId part, String position) {
       state = state.with(part, position);
       return new Turn(rig.part(part), rig.position(part, position), 0);
     }
@@ -231,7 +233,7 @@ public record TakeApart(
       double loses = loses(opened, state);
       double held = held(full(state));
       // A shut vent keeps water back only until the first bubble.
-      Set<String> coming = new HashSet<>(breathing());
+      Set<PartId> coming = new HashSet<>(breathing());
       out.forEach(p -> coming.add(p.id()));
       for (int round = 0; round < MOST_SHUT && loses > WORTH; round++) {
         Optional<Turn> best = Optional.empty();
@@ -260,7 +262,7 @@ public record TakeApart(
     }
 
     /** Parts on the lines by which tanks breathe. */
-    private Set<String> breathing() {
+    private Set<PartId> breathing() {
       List<PortRef> vents = new ArrayList<>();
       for (Part part : network.tanks()) {
         ((Tank) part.kind())
@@ -325,12 +327,13 @@ public record TakeApart(
       return rig.part(joint.part()).at(joint.port()).z();
     }
 
-    private String seal(PortRef joint) {
-      return JointEnds.of(rig, region).stream()
-          .filter(e -> e.at().equals(joint))
-          .findFirst()
-          .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
-          .orElse("");
+    private PartId seal(PortRef joint) {
+      return PartId.of(
+          JointEnds.of(rig, region).stream()
+              .filter(e -> e.at().equals(joint))
+              .findFirst()
+              .map(e -> ApartWords.seal(e.port().form(), e.end().form()))
+              .orElse(""));
     }
 
     /** Something over or into each half. */
@@ -348,10 +351,10 @@ public record TakeApart(
       return caps;
     }
 
-    private Map<String, Double> emptied() {
+    private Map<PartId, Double> emptied() {
       Wintering full = full(state);
       Wintering drained = Draining.of(Network.of(Undoing.open(rig, joints)), full);
-      Map<String, Double> empty = new HashMap<>();
+      Map<PartId, Double> empty = new HashMap<>();
       rig.tanks()
           .forEach(t -> {
             double runs = full.state().volume(t.id()) - drained.state().volume(t.id());

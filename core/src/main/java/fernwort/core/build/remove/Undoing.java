@@ -5,7 +5,9 @@ import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -25,7 +27,7 @@ public final class Undoing {
    * lines. A line between two of them at one place comes out with them; a tank comes out alone, for
    * it has to be emptied.
    */
-  public static List<PortRef> joints(Rig rig, Collection<String> parts) {
+  public static List<PortRef> joints(Rig rig, Collection<PartId> parts) {
     List<PortRef> joints = new ArrayList<>();
     for (Line line : rig.lines()) {
       if (!staysWhole(rig, line, parts)) {
@@ -39,7 +41,7 @@ public final class Undoing {
     return joints;
   }
 
-  private static boolean staysWhole(Rig rig, Line line, Collection<String> parts) {
+  private static boolean staysWhole(Rig rig, Line line, Collection<PartId> parts) {
     Part from = rig.part(line.from().part());
     Part to = rig.part(line.to().part());
     return !from.equals(to)
@@ -78,7 +80,7 @@ public final class Undoing {
     Part portEnd = openEnd(rig, at, parts);
     lines.add(
         new Line(
-            portEnd.id() + "-stub",
+            LineId.of(portEnd.id() + "-stub"),
             "Stub",
             at,
             portEnd.port("in"),
@@ -95,7 +97,7 @@ public final class Undoing {
     Point point = part.at(at.port());
     Part end =
         new Part(
-            "undone-" + parts.size(),
+            PartId.of("undone-" + parts.size()),
             Says.UNDONE_END.text(),
             part.place(),
             point.x(),
@@ -108,7 +110,7 @@ public final class Undoing {
   }
 
   /** Returns a rig without some parts, the ends of the lines that led to them capped. */
-  static Rig without(Rig rig, Collection<String> out) {
+  static Rig without(Rig rig, Collection<PartId> out) {
     List<Part> parts = new ArrayList<>();
     rig.parts().stream().filter(p -> !out.contains(p.id())).forEach(parts::add);
     List<Line> lines = new ArrayList<>();
@@ -122,7 +124,7 @@ public final class Undoing {
     return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines);
   }
 
-  private static PortRef capped(Rig rig, PortRef at, Collection<String> out, List<Part> parts) {
+  private static PortRef capped(Rig rig, PortRef at, Collection<PartId> out, List<Part> parts) {
     if (!out.contains(at.part())) {
       return at;
     }
@@ -130,7 +132,7 @@ public final class Undoing {
     Point point = part.at(at.port());
     Part cap =
         new Part(
-            "cap-" + parts.size(),
+            PartId.of("cap-" + parts.size()),
             "Cap",
             part.place(),
             point.x(),

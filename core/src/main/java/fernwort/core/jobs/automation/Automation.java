@@ -10,6 +10,7 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Beyond;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -34,7 +35,7 @@ public record Automation(
     List<Rule> rules,
     List<Turn> onlyWhile,
     List<Turn> purge,
-    Optional<String> changesTo) {
+    Optional<PartId> changesTo) {
 
   private Automation(Aim purpose, List<Rule> rules) {
     this(purpose, rules, List.of(), List.of(), Optional.empty());
@@ -57,10 +58,10 @@ public record Automation(
   public sealed interface When {}
 
   /** A tank has fallen to a share of what it holds, 0 to 1. */
-  public record Low(String tank, double share) implements When {}
+  public record Low(PartId tank, double share) implements When {}
 
   /** A tank has risen to a share of what it holds, 0 to 1. */
-  public record High(String tank, double share) implements When {}
+  public record High(PartId tank, double share) implements When {}
 
   /** A leak sensor is wet. */
   public record Leak() implements When {}
@@ -96,7 +97,7 @@ public record Automation(
    * @param high upper mark (share of the tank, 0 to 1)
    */
   public static Automation keepBetween(
-      Rig rig, String tank, String actor, double low, double high) {
+      Rig rig, PartId tank, PartId actor, double low, double high) {
     marks(low, high);
     return new Automation(
         Aim.KEEP_BETWEEN,
@@ -110,7 +111,7 @@ public record Automation(
    *
    * @param high mark to stop at (share of the tank, 0 to 1)
    */
-  public static Automation stopWhenFull(Rig rig, String tank, String actor, double high) {
+  public static Automation stopWhenFull(Rig rig, PartId tank, PartId actor, double high) {
     marks(0, high);
     return new Automation(
         Aim.STOP_WHEN_FULL,
@@ -125,7 +126,7 @@ public record Automation(
    * @param purge what is opened for a while after it to let the air out; empty for nothing
    */
   public static Automation changeWhenDry(
-      Rig rig, String tank, String other, String from, String to, double low, String purge) {
+      Rig rig, PartId tank, PartId other, PartId from, PartId to, double low, PartId purge) {
     marks(low, 1);
     watches(rig, tank);
     List<Turn> turns =
@@ -148,7 +149,7 @@ public record Automation(
    * @param from the valve that has to be open for it to draw from there; empty for none
    * @param low mark at which the tank counts as dry (share of the tank, 0 to 1)
    */
-  public static Automation stopWhenDry(Rig rig, String tank, String pump, String from, double low) {
+  public static Automation stopWhenDry(Rig rig, PartId tank, PartId pump, PartId from, double low) {
     marks(low, 1);
     watches(rig, tank);
     Part actor = mover(rig, pump);
@@ -183,7 +184,7 @@ public record Automation(
    * @param high mark at which a tank counts as full (share of the tank, 0 to 1)
    */
   public static Automation fillInTurn(
-      Rig rig, String tank, String other, String from, String to, double high) {
+      Rig rig, PartId tank, PartId other, PartId from, PartId to, double high) {
     marks(0, high);
     watches(rig, tank);
     watches(rig, other);
@@ -202,7 +203,7 @@ public record Automation(
   }
 
   /** Runs a loop pump at a button, until hot water has come round. */
-  public static Automation circulate(Rig rig, String pump) {
+  public static Automation circulate(Rig rig, PartId pump) {
     Part actor = actor(rig, pump);
     if (!actor.kind().is(Purpose.CIRCULATES)) {
       throw new Refusal(Says.IS_NO_PUMP_CHOOSE_THE_LOOP.with(actor.label()));
@@ -219,7 +220,7 @@ public record Automation(
    *
    * @param celsius below which it opens (°C)
    */
-  public static Automation drainInFrost(Rig rig, String drain, double celsius) {
+  public static Automation drainInFrost(Rig rig, PartId drain, double celsius) {
     Part actor = actor(rig, drain);
     if (valve(actor).isEmpty()) {
       throw new Refusal(Says.IS_NO_VALVE_CHOOSE_THE_DRAIN.with(actor.label()));
@@ -242,7 +243,7 @@ public record Automation(
    * @param high mark to stop at (share of the tank, 0 to 1)
    */
   public static Automation topUp(
-      Rig rig, String tank, String other, String actor, double low, double high) {
+      Rig rig, PartId tank, PartId other, PartId actor, double low, double high) {
     marks(low, high);
     watches(rig, other);
     return new Automation(
@@ -263,7 +264,7 @@ public record Automation(
    * @throws Refusal when the job cannot be done, or a hand has to turn something for it
    */
   public static Automation topUpBy(
-      Rig rig, String tank, String other, Plan plan, double low, double high) {
+      Rig rig, PartId tank, PartId other, Plan plan, double low, double high) {
     marks(low, high);
     watches(rig, tank);
     watches(rig, other);
@@ -328,7 +329,7 @@ public record Automation(
   }
 
   /** What lets water to or from a tank: a pump that runs, a valve that is open that way. */
-  private static Turn to(Rig rig, String id, String tank) {
+  private static Turn to(Rig rig, PartId id, PartId tank) {
     watches(rig, tank);
     Part actor = mover(rig, id);
     if (valve(actor).isEmpty()) {
@@ -344,7 +345,7 @@ public record Automation(
   }
 
   /** What lets none: a pump at rest, a valve that is shut or open another way. */
-  private static Turn away(Rig rig, String id, String tank) {
+  private static Turn away(Rig rig, PartId id, PartId tank) {
     watches(rig, tank);
     Part actor = mover(rig, id);
     if (valve(actor).isEmpty()) {
@@ -368,7 +369,7 @@ public record Automation(
   }
 
   /** What can bring water to a tank; a loop pump only takes it round. */
-  private static Part mover(Rig rig, String id) {
+  private static Part mover(Rig rig, PartId id) {
     Part actor = actor(rig, id);
     if (actor.kind().is(Purpose.CIRCULATES)) {
       throw new Refusal(Says.ONLY_TAKES_WATER_ROUND.with(actor.label()));
@@ -384,7 +385,7 @@ public record Automation(
   }
 
   /** Tells whether a stop joins a port that leads to a tank, other than one that all stops join. */
-  private static boolean serves(Rig rig, Part valve, List<Stop> open, Stop stop, String tank) {
+  private static boolean serves(Rig rig, Part valve, List<Stop> open, Stop stop, PartId tank) {
     return ports(stop).stream()
         .filter(p -> open.size() == 1 || !open.stream().allMatch(s -> ports(s).contains(p)))
         .anyMatch(p -> Beyond.of(rig, valve, p).contains(tank));
@@ -396,13 +397,13 @@ public record Automation(
     return ports;
   }
 
-  private static void watches(Rig rig, String tank) {
+  private static void watches(Rig rig, PartId tank) {
     if (!rig.partsById().containsKey(tank) || !rig.part(tank).kind().is(Purpose.HOLDS)) {
       throw new Refusal(Says.IS_NOT_A_TANK_CHOOSE_A_TANK.with(tank));
     }
   }
 
-  private static Part actor(Rig rig, String id) {
+  private static Part actor(Rig rig, PartId id) {
     if (!rig.partsById().containsKey(id)) {
       throw new Refusal(Says.IS_NOTHING_THAT_CAN_ACT_CHOOSE.with(id));
     }

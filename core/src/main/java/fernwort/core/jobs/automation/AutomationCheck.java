@@ -11,6 +11,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
@@ -154,9 +155,9 @@ public final class AutomationCheck {
     findings(Automation.joined(automations), now).stream()
         .filter(f -> !known.contains(f.warning().key()))
         .forEach(found::add);
-    Map<String, Integer> fights = new LinkedHashMap<>();
+    Map<PartId, Integer> fights = new LinkedHashMap<>();
     for (State start : starts(now)) {
-      Map<String, Integer> apart = new LinkedHashMap<>();
+      Map<PartId, Integer> apart = new LinkedHashMap<>();
       automations.forEach(
           a -> turned(List.of(a), start).forEach((part, n) -> apart.merge(part, n, Integer::sum)));
       turned(automations, start)
@@ -170,15 +171,15 @@ public final class AutomationCheck {
     return found;
   }
 
-  private Map<String, Integer> turned(List<Automation> automations, State start) {
-    Map<String, Integer> turned = new LinkedHashMap<>();
+  private Map<PartId, Integer> turned(List<Automation> automations, State start) {
+    Map<PartId, Integer> turned = new LinkedHashMap<>();
     course(automations, start)
         .events()
         .forEach(e -> e.turn().ifPresent(t -> turned.merge(t.part(), 1, Integer::sum)));
     return turned;
   }
 
-  private Finding fight(String part, int times) {
+  private Finding fight(PartId part, int times) {
     String label = network.rig().part(part).label();
     return new Finding(
         new Warning(

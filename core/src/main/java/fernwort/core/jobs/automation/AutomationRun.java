@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Motor;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;
@@ -48,7 +49,7 @@ public final class AutomationRun implements Actor {
    * @param lost what ran out (m³)
    */
   public record Course(
-      List<Noted> events, Map<String, Double> lowest, Map<String, Double> highest, double lost) {}
+      List<Noted> events, Map<PartId, Double> lowest, Map<PartId, Double> highest, double lost) {}
 
   private final Network network;
   private final List<Automation> automations;
@@ -58,8 +59,8 @@ public final class AutomationRun implements Actor {
   /** When each motor has turned its valve (s). */
   private final Map<Turn, Double> turning = new LinkedHashMap<>();
 
-  private final Map<String, Double> lowest = new LinkedHashMap<>();
-  private final Map<String, Double> highest = new LinkedHashMap<>();
+  private final Map<PartId, Double> lowest = new LinkedHashMap<>();
+  private final Map<PartId, Double> highest = new LinkedHashMap<>();
   private final Set<Automation.Rule> acting = new HashSet<>();
 
   /** When the senders are looked at next (s). */
@@ -155,7 +156,7 @@ public final class AutomationRun implements Actor {
     };
   }
 
-  private double share(State now, String tank) {
+  private double share(State now, PartId tank) {
     return now.volume(tank) / network.room(tank).capacity();
   }
 

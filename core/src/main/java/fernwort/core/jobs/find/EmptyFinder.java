@@ -23,6 +23,7 @@ import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.HandleDistance.Pumped;
@@ -143,7 +144,7 @@ final class EmptyFinder extends Finder {
   }
 
   private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
-    Map<String, String> shut = new LinkedHashMap<>();
+    Map<PartId, String> shut = new LinkedHashMap<>();
     shut.put(dump.id(), OpenEnd.HOSE.id());
     if (drives == PUMPED) {
       shut.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
@@ -189,7 +190,7 @@ final class EmptyFinder extends Finder {
     Goal goal =
         Goal.of(Map.of(point.id(), ((Tap) point.kind()).cold().id()), List.of(need))
             .and(new Condition.Breathes(tank.id()));
-    Map<String, String> shut = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, String> shut = new LinkedHashMap<>(pumpsOff());
     shut.put(point.id(), Tap.SHUT.id());
     add(
         Job.Kind.DELIVER,
@@ -219,7 +220,7 @@ final class EmptyFinder extends Finder {
         Goal.of(capped ? Map.of(drain.id(), open(drain).id()) : Map.of(), List.of(need))
             .and(new Condition.Breathes(tank.id()))
             .accepting(Warning.Code.OPEN_TO_GROUND);
-    Map<String, String> shut = new LinkedHashMap<>(tailShut(drain));
+    Map<PartId, String> shut = new LinkedHashMap<>(tailShut(drain));
     if (capped) {
       shut.put(drain.id(), drain.rest().id());
     }
@@ -240,7 +241,7 @@ final class EmptyFinder extends Finder {
   }
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */
-  private Map<String, String> tailShut(Part drain) {
+  private Map<PartId, String> tailShut(Part drain) {
     Line line = rig.linesByPort().get(drain.port("in"));
     if (line == null) {
       return Map.of();

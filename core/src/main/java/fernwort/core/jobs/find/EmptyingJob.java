@@ -16,6 +16,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
@@ -45,10 +46,10 @@ public final class EmptyingJob {
 
   private final Rig rig;
   private final Network network;
-  private final Set<String> tanks;
+  private final Set<PartId> tanks;
   private final boolean lines;
 
-  private EmptyingJob(Network network, Set<String> tanks, boolean lines) {
+  private EmptyingJob(Network network, Set<PartId> tanks, boolean lines) {
     this.network = network;
     this.tanks = new TreeSet<>(tanks);
     this.lines = lines;
@@ -63,8 +64,8 @@ public final class EmptyingJob {
    * @param lines whether the lines are to be emptied, too
    * @throws Refusal when one of them is no tank, or nothing is chosen
    */
-  public static Job of(Network network, Set<String> tanks, boolean lines) {
-    for (String tank : tanks) {
+  public static Job of(Network network, Set<PartId> tanks, boolean lines) {
+    for (PartId tank : tanks) {
       if (!network.rig().part(tank).kind().is(Purpose.HOLDS)) {
         throw new Refusal(Says.IS_NOT_A_TANK_CHOOSE_TANKS.with(network.rig().part(tank).label()));
       }
@@ -80,7 +81,7 @@ public final class EmptyingJob {
     boolean lines = id.endsWith(LINES);
     String chosen = lines ? id.substring(0, id.length() - LINES.length()) : id;
     List<String> names = Arrays.asList(chosen.split("~"));
-    Set<String> tanks = Set.copyOf(names.subList(1, names.size()));
+    Set<PartId> tanks = names.stream().skip(1).map(PartId::of).collect(Collectors.toSet());
     boolean known =
         names.getFirst().equals(NAME)
             && network.tanks().stream().map(Part::id).toList().containsAll(tanks)
@@ -89,7 +90,7 @@ public final class EmptyingJob {
   }
 
   /** Returns the tanks that a job empties; none for another sort of job. */
-  public static Set<String> tanksOf(Job job) {
+  public static Set<PartId> tanksOf(Job job) {
     return job.kind() == Job.Kind.EMPTY_OUT
         ? job.stages().stream()
             .flatMap(s -> s.goal().of(Condition.RunsOut.class).stream())
@@ -152,8 +153,8 @@ public final class EmptyingJob {
   }
 
   /** Whatever pushes, heats or gives water is off, and more is as it has to be. */
-  private Goal resting(Map<String, String> more) {
-    Map<String, String> musts = new TreeMap<>();
+  private Goal resting(Map<PartId, String> more) {
+    Map<PartId, String> musts = new TreeMap<>();
     for (Part part : rig.parts()) {
       Kind kind = part.kind();
       boolean gives = kind.is(Purpose.SOURCE) && !kind.is(Purpose.HOLDS);
@@ -178,7 +179,7 @@ public final class EmptyingJob {
 
   /** Every tap open, cold and hot, so that air can follow, and whatever else lets the lines out. */
   private Goal linesOut(List<Part> chosen) {
-    Map<String, String> open = new TreeMap<>();
+    Map<PartId, String> open = new TreeMap<>();
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.USE)) {
         part.kind().drained().ifPresent(p -> open.put(part.id(), p));
@@ -187,7 +188,7 @@ public final class EmptyingJob {
         open.put(part.id(), HoseInlet.OPEN.id());
       }
     }
-    List<String> kept =
+    List<PartId> kept =
         network.tanks().stream().filter(t -> !chosen.contains(t)).map(Part::id).toList();
     List<Condition> conditions = new ArrayList<>();
     kept.forEach(t -> conditions.add(new Condition.Quiet(t)));

@@ -3,6 +3,7 @@ package fernwort.core.jobs.find;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -32,7 +33,7 @@ public final class FillToMark {
   }
 
   /** Returns the tank that a job fills, if it is one whose filling can be stopped before. */
-  public static Optional<String> tank(Job job) {
+  public static Optional<PartId> tank(Job job) {
     boolean one = job.kind().is(Job.Is.STOPS_AT_A_MARK);
     return one
         ? job.stages().getFirst().until().filter(Job.Until::fills).map(Job.Until::part)

@@ -20,6 +20,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.OneSetting;
@@ -135,7 +136,7 @@ abstract class Filling extends Finder {
 
   /** Pumps off, and what was drawn from as it rests. */
   final Stage lowered(Low low) {
-    Map<String, String> after = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, String> after = new LinkedHashMap<>(pumpsOff());
     after.put(low.part().id(), low.part().rest().id());
     return Stage.of(Goal.of(after));
   }
@@ -152,7 +153,7 @@ abstract class Filling extends Finder {
 
   /** The jug put away, the neck shut. */
   final Stage putAway(Part jug) {
-    Map<String, String> after = new LinkedHashMap<>();
+    Map<PartId, String> after = new LinkedHashMap<>();
     after.put(jug.id(), jug.rest().id());
     after.putAll(allTo(GravityFiller.SHUT.id(), p -> p.kind().is(Purpose.POURED_INTO)));
     return Stage.of(Goal.of(after));

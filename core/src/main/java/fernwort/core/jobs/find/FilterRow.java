@@ -4,6 +4,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.List;
@@ -76,7 +77,7 @@ public record FilterRow(List<Part> filters) {
     return filters.getLast();
   }
 
-  List<String> ids() {
+  List<PartId> ids() {
     return filters.stream().map(Part::id).toList();
   }
 

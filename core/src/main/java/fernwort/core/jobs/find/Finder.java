@@ -14,6 +14,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
@@ -81,19 +82,19 @@ public abstract class Finder {
     return rig.parts().stream().filter(which).toList();
   }
 
-  final boolean joins(String from, String to, Pumped pumped) {
+  final boolean joins(PartId from, PartId to, Pumped pumped) {
     // Outside water is drawn from far below; a pump that does not draw air is primed for it.
     boolean drawn = pumped == Pumped.YES && rig.part(from).kind().is(Purpose.INLET);
     return (drawn ? primed : turns).from(from, rest).to(to, pumped) < HandleDistance.NEVER;
   }
 
-  final List<Part> taps(String source, Pumped pumped) {
+  final List<Part> taps(PartId source, Pumped pumped) {
     return parts(p ->
         p.kind().is(Purpose.USE) && !p.kind().is(Purpose.OUTSIDE) && joins(source, p.id(), pumped));
   }
 
-  static Map<String, String> opened(List<Part> taps) {
-    Map<String, String> opened = new TreeMap<>();
+  static Map<PartId, String> opened(List<Part> taps) {
+    Map<PartId, String> opened = new TreeMap<>();
     taps.forEach(t -> opened.put(t.id(), ((Tap) t.kind()).cold().id()));
     return opened;
   }
@@ -110,7 +111,7 @@ public abstract class Finder {
   }
 
   /** What a tank needs that is filled under pressure: air, no leak, and a way out once full. */
-  static Condition[] fillable(String tank, String source) {
+  static Condition[] fillable(PartId tank, PartId source) {
     return new Condition[] {
       new Condition.Breathes(tank),
       new Condition.Tight(tank),
@@ -163,13 +164,13 @@ public abstract class Finder {
   }
 
   /** Switches that a job of pumping turns off at its end. */
-  final Map<String, String> pumpsOff() {
+  final Map<PartId, String> pumpsOff() {
     return allTo(
         Position.OFF.id(), p -> p.kind().is(Purpose.PUMPS) && !p.kind().is(Purpose.CIRCULATES));
   }
 
-  final Map<String, String> allTo(String position, Predicate<Part> which) {
-    Map<String, String> all = new LinkedHashMap<>();
+  final Map<PartId, String> allTo(String position, Predicate<Part> which) {
+    Map<PartId, String> all = new LinkedHashMap<>();
     parts(which).forEach(p -> all.put(p.id(), position));
     return all;
   }

@@ -14,6 +14,7 @@ import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.HandleDistance;
 import fernwort.core.ways.HandleDistance.Pumped;
@@ -106,13 +107,13 @@ final class MoveFinder extends Finder {
   }
 
   private void byLooseHose(Part from, Part outlet, Part inlet, Part to) {
-    Map<String, String> on = new LinkedHashMap<>();
+    Map<PartId, String> on = new LinkedHashMap<>();
     on.put(outlet.id(), outlet.kind() instanceof Tap tap ? tap.cold().id() : Plug.OUT.id());
     on.put(inlet.id(), HoseInlet.OUTSIDE.id());
-    Map<String, String> off = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, String> off = new LinkedHashMap<>(pumpsOff());
     on.keySet().forEach(p -> off.put(p, rig.part(p).rest().id()));
     // Both ends are on before the water comes, and it is shut off before one comes off.
-    Map<String, String> shut = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, String> shut = new LinkedHashMap<>(pumpsOff());
     shut.putAll(on);
     Condition parted = new Condition.Parted(from.id(), outlet.id());
     Need need = Need.of(tank(from), into(to), PUMPED);
@@ -137,7 +138,7 @@ final class MoveFinder extends Finder {
   }
 
   private void filterAgain(Part tank, FilterRow row) {
-    String first = row.first().id();
+    PartId first = row.first().id();
     if (joins(tank.id(), first, Pumped.YES)
         && joins(tank.id(), tank.id(), Pumped.YES)
         && turns.behind(row.last().id(), "out", rest).to(tank.id(), Pumped.EITHER)

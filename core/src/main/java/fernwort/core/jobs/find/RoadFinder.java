@@ -7,6 +7,7 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.road.Drive;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -26,7 +27,7 @@ final class RoadFinder extends Finder {
   }
 
   private void road() {
-    Map<String, String> shut = new LinkedHashMap<>(rig.shutDown());
+    Map<PartId, String> shut = new LinkedHashMap<>(rig.shutDown());
     shut.putAll(Drive.travelValves(rig));
     add(
         Job.Kind.DRIVE,

@@ -16,6 +16,7 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
@@ -258,7 +259,7 @@ final class RunFinder extends Finder {
         cautions.toArray(Caution[]::new));
   }
 
-  private Optional<String> pressurePump(String source, List<Part> taps) {
+  private Optional<PartId> pressurePump(PartId source, List<Part> taps) {
     return parts(p -> p.kind().is(Purpose.PUMPS) && !p.kind().byHand()).stream()
         .map(Part::id)
         .filter(p -> joins(source, p, Pumped.TO_PUMP) && joins(p, taps.getFirst().id(), Pumped.YES))

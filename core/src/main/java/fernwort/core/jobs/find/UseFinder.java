@@ -15,6 +15,7 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
@@ -119,9 +120,9 @@ final class UseFinder extends Finder {
               new End(End.Kind.FIXTURE, t.id()),
               mains ? MAINS : joins(source.part(), t.id(), Pumped.YES) ? PUMPED : FALLING,
               Optional.of(heater.id()));
-      Map<String, String> first = new LinkedHashMap<>();
+      Map<PartId, String> first = new LinkedHashMap<>();
       first.put(heater.id(), Position.OFF.id());
-      Map<String, String> then = new LinkedHashMap<>();
+      Map<PartId, String> then = new LinkedHashMap<>();
       // A tap that runs meanwhile cools it, and empties its tank.
       then.putAll(shutTaps());
 
@@ -130,7 +131,7 @@ final class UseFinder extends Finder {
         first.put(source.part(), HoseInlet.MAINS.id());
         then.put(source.part(), HoseInlet.MAINS.id());
       }
-      Map<String, String> probe = Map.of(t.id(), Tap.HOT.id());
+      Map<PartId, String> probe = Map.of(t.id(), Tap.HOT.id());
       // A tank that the pump draws from without air is strained while one turns on.
       List<Condition> breathes = mains ? List.of() : List.of(new Condition.Breathes(source.part()));
       add(
@@ -158,7 +159,7 @@ final class UseFinder extends Finder {
         .findFirst();
   }
 
-  private Map<String, String> shutTaps() {
+  private Map<PartId, String> shutTaps() {
     return allTo(Tap.SHUT.id(), p -> p.kind().is(Purpose.USE));
   }
 

@@ -12,6 +12,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Relief;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
@@ -50,7 +51,7 @@ public sealed interface Condition {
   }
 
   /** A part is in a position. */
-  record Placed(String part, String position) implements Condition {
+  record Placed(PartId part, String position) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return setting.of(part).equals(position)
@@ -80,7 +81,7 @@ public sealed interface Condition {
   }
 
   /** Water passes between two tanks long before they are full; their air may besides. */
-  record Linked(String from, String to) implements Condition {
+  record Linked(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.turnsBetween(from, to, setting, Set.of()) == 0
@@ -95,7 +96,7 @@ public sealed interface Condition {
   }
 
   /** Open passages join two parts. */
-  record Joined(String from, String to) implements Condition {
+  record Joined(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.route(setting, from, to).isPresent()
@@ -110,7 +111,7 @@ public sealed interface Condition {
   }
 
   /** No open passage joins two parts. */
-  record Parted(String from, String to) implements Condition {
+  record Parted(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.route(setting, from, to).map(route -> new Fault.Joined(from, to, route));
@@ -150,7 +151,7 @@ public sealed interface Condition {
   }
 
   /** A source or tank gives nothing. */
-  record Quiet(String source) implements Condition {
+  record Quiet(PartId source) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
@@ -160,7 +161,7 @@ public sealed interface Condition {
   }
 
   /** What is moved into a tank does not run back to where it came from. */
-  record NoReturn(String from, String to) implements Condition {
+  record NoReturn(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
@@ -170,7 +171,7 @@ public sealed interface Condition {
   }
 
   /** Nothing runs out of a tank onto the ground or by its dump. */
-  record Kept(String tank) implements Condition {
+  record Kept(PartId tank) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
@@ -192,7 +193,7 @@ public sealed interface Condition {
   }
 
   /** The air of a tank can come and go. */
-  record Breathes(String tank) implements Condition {
+  record Breathes(PartId tank) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Optional<TankAir> air = scout.ways(scout.probed(setting), levels).airOf(tank);
@@ -202,7 +203,7 @@ public sealed interface Condition {
   }
 
   /** Air can come into a tank, so that its water can leave. */
-  record BreathesIn(String tank) implements Condition {
+  record BreathesIn(PartId tank) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       boolean free =
@@ -212,7 +213,7 @@ public sealed interface Condition {
   }
 
   /** Once a tank is full, what still comes in finds a way out, or a float has shut it off. */
-  record Relieved(String tank, String source) implements Condition {
+  record Relieved(PartId tank, PartId source) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return Relief.of(scout.network(), setting).has(tank, Optional.of(source))
@@ -222,7 +223,7 @@ public sealed interface Condition {
   }
 
   /** Nothing lets a tank out that is being filled, but its own overflow; lasts until it is full. */
-  record Tight(String tank) implements Condition {
+  record Tight(PartId tank) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       FlowPaths full = scout.ways(setting, scout.full(levels, tank));
@@ -257,7 +258,7 @@ public sealed interface Condition {
   }
 
   /** Nothing comes into a tank any more when it stands just above one of its floats. */
-  record Stops(String tank, String floatPort) implements Condition {
+  record Stops(PartId tank, String floatPort) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
@@ -266,7 +267,7 @@ public sealed interface Condition {
   }
 
   /** No pump is on in the water that a hose presses. */
-  record PumpsOff(String inlet) implements Condition {
+  record PumpsOff(PartId inlet) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Connections open = Connections.of(scout.network(), setting);
@@ -286,7 +287,7 @@ public sealed interface Condition {
   }
 
   /** A pump has water to draw, and no air, whenever it is on. */
-  record Fed(String pump) implements Condition {
+  record Fed(PartId pump) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.ways(scout.probed(setting), levels).pumps().stream()
@@ -303,7 +304,7 @@ public sealed interface Condition {
    * @param heater what it has to pass, if anything
    * @param tap a tap to which all water comes through the heater, none of it past it, if any
    */
-  record GoesRound(String pump, Optional<String> heater, Optional<String> tap)
+  record GoesRound(PartId pump, Optional<PartId> heater, Optional<PartId> tap)
       implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
@@ -315,11 +316,11 @@ public sealed interface Condition {
           : Optional.of(new Fault.NotRound(pump, heater));
     }
 
-    private boolean passes(List<String> parts) {
+    private boolean passes(List<PartId> parts) {
       return !parts.isEmpty() && heater.map(parts::contains).orElse(true);
     }
 
-    private boolean isHot(String tap, FlowPaths open) {
+    private boolean isHot(PartId tap, FlowPaths open) {
       List<FlowPath> to = open.ways().stream().filter(w -> w.end().part().equals(tap)).toList();
       return !to.isEmpty() && to.stream().allMatch(w -> passes(w.parts()));
     }
@@ -331,7 +332,7 @@ public sealed interface Condition {
   }
 
   /** Nothing that a pump of a tank presses comes back to it but through some filters. */
-  record Filtered(String tank, List<String> filters) implements Condition {
+  record Filtered(PartId tank, List<PartId> filters) implements Condition {
     public Filtered {
       filters = List.copyOf(filters);
     }
@@ -341,7 +342,7 @@ public sealed interface Condition {
       Connections open = Connections.of(scout.network(), setting);
       for (PumpWork work : scout.ways(setting, levels).pumps()) {
         boolean draws = work.sources().stream().anyMatch(s -> s.part().equals(tank));
-        Optional<List<String>> past =
+        Optional<List<PartId>> past =
             draws
                 ? open.behind(
                     work.pump(), "out", p -> filters.contains(p.id()), p -> p.id().equals(tank))
@@ -355,7 +356,7 @@ public sealed interface Condition {
   }
 
   /** A tank runs out as far as any way lets it. */
-  record RunsOut(String tank) implements Condition {
+  record RunsOut(PartId tank) implements Condition {
     private static final double MILLIMETRE = 1e-3;
 
     /** With less than this share in it, what lies under its outlet may be all; own choice. */
@@ -376,7 +377,7 @@ public sealed interface Condition {
         return Optional.empty();
       }
       // Where the way stands open and the water stays, it is air that it lacks.
-      Map<String, String> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
+      Map<PartId, String> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
       return Optional.of(
           best.isPresent() && needs.isEmpty()
               ? new Fault.Airless(tank)
@@ -396,7 +397,7 @@ public sealed interface Condition {
   }
 
   /** No single handle lets more out of the lines, unless it drains a tank that is to be kept. */
-  record LinesRunOut(List<String> kept) implements Condition {
+  record LinesRunOut(List<PartId> kept) implements Condition {
 
     /** What a single handle must let out to be worth turning (m³). */
     private static final double WORTHWHILE = 5e-6;
@@ -419,11 +420,11 @@ public sealed interface Condition {
                       ? EverythingOpen.weight(network, after)
                       : Double.POSITIVE_INFINITY,
               WORTHWHILE);
-      return turn.map(t -> new Fault.Keeping("", Map.of(t.part(), t.position())));
+      return turn.map(t -> new Fault.Keeping(PartId.NONE, Map.of(t.part(), t.position())));
     }
 
     /** Tells whether a tank keeps what it holds while more is opened. */
-    private static boolean keeps(Wintering now, Wintering after, String tank) {
+    private static boolean keeps(Wintering now, Wintering after, PartId tank) {
       return after.state().volume(tank) > now.state().volume(tank) - WORTHWHILE;
     }
 
@@ -440,7 +441,7 @@ public sealed interface Condition {
   }
 
   /** Water of some sort goes nowhere near an end that it ran out of when this was tried. */
-  record NothingTo(String end) implements Condition {
+  record NothingTo(PartId end) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(scout.ways(setting, levels), w -> w.end().part().equals(end));

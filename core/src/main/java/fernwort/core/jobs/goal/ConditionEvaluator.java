@@ -14,6 +14,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;
@@ -52,7 +53,7 @@ public final class ConditionEvaluator {
   private final Map<Held, Levels> later = new HashMap<>();
   private final Map<Setting, Connections> connections = new HashMap<>();
   private @Nullable HandleDistance halfFull;
-  private final Set<String> parting;
+  private final Set<PartId> parting;
   private final List<Condition.Passing> passing;
   private final boolean draws;
 
@@ -62,7 +63,7 @@ public final class ConditionEvaluator {
    * @param parting parts that are turned only while a valve holds gray water back from them
    */
   public ConditionEvaluator(
-      Network network, Hazards hazards, Set<String> parting, State start, Goal goal) {
+      Network network, Hazards hazards, Set<PartId> parting, State start, Goal goal) {
     this.network = network;
     this.start = start;
     this.hazards = hazards;
@@ -104,24 +105,24 @@ public final class ConditionEvaluator {
   }
 
   /** Returns levels with one tank full, otherwise as others. */
-  Levels full(Levels on, String tank) {
+  Levels full(Levels on, PartId tank) {
     double brim = FULL * network.room(tank).capacity();
     return holding(tank, Math.max(brim, on.volume(tank)));
   }
 
   /** Returns levels with one tank holding so much (m³), otherwise as they are at the start. */
-  Levels holding(String tank, double volume) {
+  Levels holding(PartId tank, double volume) {
     return later.computeIfAbsent(
         new Held(tank, volume), h -> Levels.of(network, start.withVolume(tank, volume)));
   }
 
   /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
-  double near(String tank, String port, double above) {
+  double near(PartId tank, String port, double above) {
     return below(tank, levels.height(network.rig().part(tank).port(port)) + above);
   }
 
   /** Returns what a tank holds, as it is parked, when it stands at a height (m³). */
-  double below(String tank, double height) {
+  double below(PartId tank, double height) {
     Part part = network.rig().part(tank);
     Point corner = new Point(part.x(), part.y(), part.height());
     return network.room(tank).volumeBelow(height - start.slope().heightOf(corner), start.slope());
@@ -134,20 +135,20 @@ public final class ConditionEvaluator {
         .computeIfAbsent(setting, s -> Draining.of(network, Filled.of(network, on.state(s))));
   }
 
-  private record Held(String tank, double volume) {}
+  private record Held(PartId tank, double volume) {}
 
   /**
    * Returns the fewest turns that let water pass between two tanks, whichever way, while both are
    * half full: what joins their air only does not count.
    */
-  public int turnsBetween(String one, String other, Setting setting, Set<String> kept) {
+  public int turnsBetween(PartId one, PartId other, Setting setting, Set<PartId> kept) {
     return Math.min(
         halfFull().from(one, setting, kept).to(other, Pumped.NO),
         halfFull().from(other, setting, kept).to(one, Pumped.NO));
   }
 
   /** Returns the turns that let water on from where a half full tank's comes to. */
-  public Set<Turn> barriersOf(String tank, Setting setting) {
+  public Set<Turn> barriersOf(PartId tank, Setting setting) {
     return halfFull().from(tank, setting).barriers();
   }
 
@@ -162,7 +163,7 @@ public final class ConditionEvaluator {
   }
 
   /** Returns the open route between two parts, if there is one. */
-  Optional<List<String>> route(Setting setting, String from, String to) {
+  Optional<List<PartId>> route(Setting setting, PartId from, PartId to) {
     return connections
         .computeIfAbsent(setting, s -> Connections.of(network, s))
         .route(from, p -> false, p -> p.id().equals(to));
@@ -212,7 +213,7 @@ public final class ConditionEvaluator {
       return Optional.empty();
     }
     for (Part gray : network.rig().tanks(Contents.GRAY).toList()) {
-      Optional<List<String>> route = route(from, gray.id(), turn.part());
+      Optional<List<PartId>> route = route(from, gray.id(), turn.part());
       if (route.isPresent()) {
         return Optional.of(new Fault.Joined(gray.id(), turn.part(), route.get()));
       }
@@ -237,7 +238,7 @@ public final class ConditionEvaluator {
   /** Waste that runs to the ground does so whatever the handles; the layout's review says it. */
   private boolean isWaste(Warning warning) {
     return warning.code() == Warning.Code.OPEN_TO_GROUND
-        && network.rig().part(warning.parts().getLast()).kind().is(Purpose.USE);
+        && network.rig().part(warning.parts().getLast().part()).kind().is(Purpose.USE);
   }
 
   /** Returns what keeps a setting from the goal; empty when it is reached. */
@@ -261,7 +262,7 @@ public final class ConditionEvaluator {
   /** Returns a setting with the taps as they are for the look. */
   public Setting probed(Setting setting) {
     Setting probed = setting;
-    for (Map.Entry<String, String> tap : goal.probe().entrySet()) {
+    for (Map.Entry<PartId, String> tap : goal.probe().entrySet()) {
       if (!setting.of(tap.getKey()).equals(tap.getValue())) {
         probed = probed.with(tap.getKey(), tap.getValue());
       }
@@ -285,7 +286,7 @@ public final class ConditionEvaluator {
   }
 
   /** Returns how a way is still driven from a source in a setting, if it is. */
-  public Optional<FlowPath> drawing(Setting setting, String source) {
+  public Optional<FlowPath> drawing(Setting setting, PartId source) {
     return ways(setting, levels).from(source).findFirst();
   }
 }

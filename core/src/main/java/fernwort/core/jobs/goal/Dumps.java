@@ -5,6 +5,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -35,9 +36,9 @@ public final class Dumps {
   }
 
   /** Returns the ends that no gray water comes to with every valve shut. */
-  public Set<String> parted() {
+  public Set<PartId> parted() {
     Connections shut = Connections.of(network, allShut());
-    Set<String> parted = new LinkedHashSet<>();
+    Set<PartId> parted = new LinkedHashSet<>();
     for (Part end : ends()) {
       boolean joined =
           rig.tanks(Contents.GRAY).anyMatch(gray -> route(shut, gray, end).isPresent());
@@ -61,7 +62,7 @@ public final class Dumps {
     return held;
   }
 
-  private static Optional<List<String>> route(Connections in, Part from, Part to) {
+  private static Optional<List<PartId>> route(Connections in, Part from, Part to) {
     return in.route(from.id(), p -> false, p -> p.equals(to));
   }
 

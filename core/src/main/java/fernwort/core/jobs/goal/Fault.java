@@ -1,6 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.FlowPath;
 import java.util.List;
 import java.util.Map;
@@ -10,19 +11,19 @@ import java.util.Optional;
 public sealed interface Fault {
 
   /** A part is not where it has to be. */
-  record Misplaced(String part, String position) implements Fault {}
+  record Misplaced(PartId part, String position) implements Fault {}
 
   /** A way is not open. */
   record Missing(Need need) implements Fault {}
 
   /** Two parts are not joined. */
-  record Apart(String from, String to) implements Fault {}
+  record Apart(PartId from, PartId to) implements Fault {}
 
   /** No water passes between two tanks before they are full. */
-  record Unlinked(String from, String to) implements Fault {}
+  record Unlinked(PartId from, PartId to) implements Fault {}
 
   /** Two parts are joined, by a route of parts, that must not be. */
-  record Joined(String from, String to, List<String> route) implements Fault {
+  record Joined(PartId from, PartId to, List<PartId> route) implements Fault {
     public Joined {
       route = List.copyOf(route);
     }
@@ -32,31 +33,31 @@ public sealed interface Fault {
   record Stray(FlowPath way) implements Fault {}
 
   /** Water of a tank that is being filled runs out again, now or when it stands higher. */
-  record Leaking(String tank, FlowPath way) implements Fault {}
+  record Leaking(PartId tank, FlowPath way) implements Fault {}
 
   /** Something would go wrong. */
   record Danger(Warning warning) implements Fault {}
 
   /** A tank has no air, now or later. */
-  record Airless(String tank) implements Fault {}
+  record Airless(PartId tank) implements Fault {}
 
   /** Once a tank is full, nothing lets out what still comes in. */
-  record ShutIn(String tank) implements Fault {}
+  record ShutIn(PartId tank) implements Fault {}
 
   /** What fills a tank stops before the tank holds what it should (m³). */
-  record StopsShort(String tank, double volume) implements Fault {}
+  record StopsShort(PartId tank, double volume) implements Fault {}
 
   /** A pump does not turn its water round, or past the heater that it could pass. */
-  record NotRound(String pump, Optional<String> heater) implements Fault {}
+  record NotRound(PartId pump, Optional<PartId> heater) implements Fault {}
 
   /** A pump is on where it must not be. */
-  record PumpOn(String pump) implements Fault {}
+  record PumpOn(PartId pump) implements Fault {}
 
   /** A pump has nothing to draw, now or later. */
-  record Unfed(String pump) implements Fault {}
+  record Unfed(PartId pump) implements Fault {}
 
   /** Water comes back past a filter that it should pass. */
-  record Bypassed(String filter, List<String> route) implements Fault {
+  record Bypassed(PartId filter, List<PartId> route) implements Fault {
     public Bypassed {
       route = List.copyOf(route);
     }
@@ -67,7 +68,7 @@ public sealed interface Fault {
    *
    * @param needs the positions that let it out, by part id
    */
-  record Keeping(String tank, Map<String, String> needs) implements Fault {
+  record Keeping(PartId tank, Map<PartId, String> needs) implements Fault {
     public Keeping {
       needs = Map.copyOf(needs);
     }

@@ -2,6 +2,7 @@ package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -20,7 +21,7 @@ import java.util.TreeMap;
  *     drained
  */
 public record Goal(
-    List<Condition> conditions, Map<String, String> probe, Set<Warning.Code> inherent) {
+    List<Condition> conditions, Map<PartId, String> probe, Set<Warning.Code> inherent) {
 
   public Goal {
     conditions = List.copyOf(conditions);
@@ -29,17 +30,17 @@ public record Goal(
   }
 
   /** Returns a goal of positions. */
-  public static Goal of(Map<String, String> musts) {
+  public static Goal of(Map<PartId, String> musts) {
     return of(musts, List.of(), Map.of());
   }
 
   /** Returns a goal of positions and ways. */
-  public static Goal of(Map<String, String> musts, List<Need> needs) {
+  public static Goal of(Map<PartId, String> musts, List<Need> needs) {
     return of(musts, needs, Map.of());
   }
 
   /** Returns a goal of positions and ways, looked at with taps open. */
-  public static Goal of(Map<String, String> musts, List<Need> needs, Map<String, String> probe) {
+  public static Goal of(Map<PartId, String> musts, List<Need> needs, Map<PartId, String> probe) {
     List<Condition> conditions = new ArrayList<>();
     // In one order, whatever the map: the same goal is planned the same way each time.
     new TreeMap<>(musts)
@@ -84,8 +85,8 @@ public record Goal(
   }
 
   /** Returns where parts have to be, by id. */
-  public Map<String, String> musts() {
-    Map<String, String> musts = new TreeMap<>();
+  public Map<PartId, String> musts() {
+    Map<PartId, String> musts = new TreeMap<>();
     of(Condition.Placed.class).forEach(p -> musts.put(p.part(), p.position()));
     return musts;
   }
@@ -104,8 +105,8 @@ public record Goal(
    * Returns this goal with some parts staying as they are in a setting; what the goal itself asks
    * of a part stands above that.
    */
-  public Goal keeping(Setting setting, Set<String> parts) {
-    Map<String, String> musts = musts();
+  public Goal keeping(Setting setting, Set<PartId> parts) {
+    Map<PartId, String> musts = musts();
     List<Condition> kept = new ArrayList<>();
     parts.stream()
         .filter(p -> !musts.containsKey(p))
@@ -115,7 +116,7 @@ public record Goal(
   }
 
   /** Returns where the goal wants a part that has to stay elsewhere, if there is one. */
-  public Optional<Turn> stuck(Setting setting, Set<String> parts) {
+  public Optional<Turn> stuck(Setting setting, Set<PartId> parts) {
     return musts().entrySet().stream()
         .filter(m -> parts.contains(m.getKey()) && !setting.of(m.getKey()).equals(m.getValue()))
         .map(m -> new Turn(m.getKey(), m.getValue()))

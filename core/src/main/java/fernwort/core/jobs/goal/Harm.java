@@ -1,6 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 
@@ -15,14 +16,14 @@ import java.util.Optional;
  * @param hazard the danger that began then, where it is one that no run shows
  */
 public record Harm(
-    Kind kind, String part, double seconds, Message words, Message fix, Optional<Warning> hazard) {
+    Kind kind, PartId part, double seconds, Message words, Message fix, Optional<Warning> hazard) {
 
   /**
    * What the run itself shows.
    *
    * @param seconds when (s)
    */
-  public Harm(Kind kind, String part, double seconds, Message words, Message fix) {
+  public Harm(Kind kind, PartId part, double seconds, Message words, Message fix) {
     this(kind, part, seconds, words, fix, Optional.empty());
   }
 

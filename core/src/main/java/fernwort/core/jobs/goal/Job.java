@@ -3,6 +3,7 @@ package fernwort.core.jobs.goal;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
@@ -130,9 +131,9 @@ public record Job(
    * @param mark the volume that is filled to (m³); with {@link What#MARK} and {@link
    *     What#RUNS_OVER} only, else 0
    */
-  public record Until(What what, String part, double mark) {
+  public record Until(What what, PartId part, double mark) {
 
-    public Until(What what, String part) {
+    public Until(What what, PartId part) {
       this(what, part, 0);
     }
 
@@ -206,7 +207,7 @@ public record Job(
   }
 
   /** Tells whether the job draws water from a tank. */
-  public boolean drawsFrom(String tank) {
+  public boolean drawsFrom(PartId tank) {
     return stages.stream()
         .flatMap(s -> s.goal().needs().stream())
         .map(Need::source)
@@ -214,8 +215,8 @@ public record Job(
   }
 
   /** Returns the tanks that the job has to do with. */
-  public Set<String> tanks(Rig rig) {
-    Set<String> tanks = new HashSet<>();
+  public Set<PartId> tanks(Rig rig) {
+    Set<PartId> tanks = new HashSet<>();
     for (Stage stage : stages) {
       for (Need need : stage.goal().needs()) {
         tanks.add(need.source().part());
@@ -233,8 +234,8 @@ public record Job(
   }
 
   /** Returns the taps that the job is for, each with the position to try it in. */
-  public Map<String, String> taps() {
-    Map<String, String> taps = new TreeMap<>();
+  public Map<PartId, String> taps() {
+    Map<PartId, String> taps = new TreeMap<>();
     for (Stage stage : stages) {
       for (Need need : stage.goal().needs()) {
         String position = stage.goal().probe().get(need.end().part());
@@ -247,8 +248,8 @@ public record Job(
   }
 
   /** Returns the ends at which a stage means to lose water. */
-  public Set<String> losing(Rig rig, Stage stage) {
-    Set<String> ends = new HashSet<>();
+  public Set<PartId> losing(Rig rig, Stage stage) {
+    Set<PartId> ends = new HashSet<>();
     if (kind == Kind.EMPTY_OUT) {
       rig.parts().forEach(p -> ends.add(p.id()));
     }
@@ -265,7 +266,7 @@ public record Job(
    * handles with whatever the levels.
    */
   public static State assumed(Network network, State state, Goal goal) {
-    Set<String> drawn = new HashSet<>();
+    Set<PartId> drawn = new HashSet<>();
     goal.of(Condition.Quiet.class).forEach(q -> drawn.add(q.source()));
     for (Need need : goal.needs()) {
       if (need.source().kind() == Source.Kind.TANK) {

@@ -1,6 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.network.End;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.HandleDistance;
@@ -16,7 +17,7 @@ import java.util.Set;
  * @param drives what may move it
  * @param via id of a part that it has to pass, if any
  */
-public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<String> via) {
+public record Need(Source source, End end, Set<DrivenBy.Kind> drives, Optional<PartId> via) {
 
   public Need {
     drives = Set.copyOf(drives);

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Map;
@@ -19,7 +20,7 @@ public sealed interface Step {
    * @param notice what to see, hear or feel
    * @param words what to do, as a sentence that begins with the verb
    */
-  record Move(String part, String from, String to, Message why, String notice, String words)
+  record Move(PartId part, String from, String to, Message why, String notice, String words)
       implements Step {
 
     /** Sheets that an earlier Fernwort kept have no words: the part's kind has them still. */
@@ -50,7 +51,7 @@ public sealed interface Step {
       String notice,
       Span seconds,
       double moved,
-      Map<String, Double> levels,
+      Map<PartId, Double> levels,
       List<Then> then)
       implements Step {
     public Wait {
@@ -80,7 +81,7 @@ public sealed interface Step {
    * @param words what
    * @param shows id of the part at which water shows then, if it does
    */
-  record Then(double seconds, Message words, Optional<String> shows) {}
+  record Then(double seconds, Message words, Optional<PartId> shows) {}
 
   /**
    * A time, as a range because the losses of fittings are guesses; all 0 when it is not known.

@@ -6,7 +6,9 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.Coupling;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -35,7 +37,7 @@ public record TransferHose(Part outlet, Part inlet) {
   /** Returns the hose that a job needs, if it needs one. */
   public static Optional<TransferHose> of(Network network, Job job) {
     Rig rig = network.rig();
-    Map<String, String> musts = job.stages().getFirst().goal().musts();
+    Map<PartId, String> musts = job.stages().getFirst().goal().musts();
     if (job.kind() != Job.Kind.MOVE || musts.size() != 2) {
       return Optional.empty();
     }
@@ -68,7 +70,7 @@ public record TransferHose(Part outlet, Part inlet) {
     double across = outlet.at(port(outlet)).distanceTo(inlet.at(port(inlet)));
     lines.add(
         new Line(
-            "transfer-hose",
+            LineId.of("transfer-hose"),
             Says.TRANSFER_HOSE.text(),
             outlet.port(Coupling.HOSE),
             inlet.port(Coupling.HOSE),

@@ -9,6 +9,8 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Actor;
@@ -32,7 +34,7 @@ public final class Trial {
   /** One thing after another: a turn, or a wait (s). */
   public sealed interface Act {}
 
-  public record Turned(String part, String position) implements Act {}
+  public record Turned(PartId part, String position) implements Act {}
 
   /**
    * A wait.
@@ -40,7 +42,7 @@ public final class Trial {
    * @param seconds how long (s)
    * @param full the tank that is watched, if one is: the wait ends when it is full
    */
-  public record Pause(double seconds, Optional<String> full) implements Act {
+  public record Pause(double seconds, Optional<ElementId> full) implements Act {
     public Pause(double seconds) {
       this(seconds, Optional.empty());
     }
@@ -93,13 +95,13 @@ public final class Trial {
       Map<Thing, Double> happenings,
       Map<Warning.Key, Double> dangers,
       State end,
-      Map<String, Double> out,
-      Map<String, Double> served,
+      Map<PartId, Double> out,
+      Map<PartId, Double> served,
       Map<Thing, Double> lasted,
-      Map<String, Double> spilt) {}
+      Map<PartId, Double> spilt) {}
 
   /** Something that began, and to what. */
-  public record Thing(Event.Kind kind, String subject) {}
+  public record Thing(Event.Kind kind, ElementId subject) {}
 
   /**
    * Acts that were run, with how things stood before each, so that others which begin alike need
@@ -114,7 +116,7 @@ public final class Trial {
    * @param acts what is done
    * @param taps taps that the job is for, with the position to try each in
    */
-  public Course run(State from, List<Act> acts, Map<String, String> taps) {
+  public Course run(State from, List<Act> acts, Map<PartId, String> taps) {
     Going going = new Going(from, taps);
     List<Going> before = new ArrayList<>();
     for (Act act : acts) {
@@ -141,16 +143,16 @@ public final class Trial {
   final class Going {
 
     private final Simulation run;
-    private final Map<String, String> taps;
-    private final Map<String, Double> served;
+    private final Map<PartId, String> taps;
+    private final Map<PartId, Double> served;
     private final Map<Thing, Double> found;
     private final Map<Warning.Key, Double> dangers;
-    private final Map<String, Double> goneOn;
+    private final Map<PartId, Double> goneOn;
     private final Map<Thing, Double> begun;
     private final Map<Thing, Double> lasted;
-    private final Map<String, Double> spilt;
+    private final Map<PartId, Double> spilt;
 
-    private Going(State from, Map<String, String> taps) {
+    private Going(State from, Map<PartId, String> taps) {
       run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
       this.taps = taps;
       served = new TreeMap<>();
@@ -198,7 +200,7 @@ public final class Trial {
     }
 
     /** Takes the cap or hose off an outlet; returns how long it stands open (s). */
-    private double uncover(String outlet) {
+    private double uncover(PartId outlet) {
       double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
       note(run.set(outlet, OpenEnd.OPEN.id()));
       pass(new Pause(BARE));
@@ -257,7 +259,7 @@ public final class Trial {
     }
 
     /** Runs on to a time, or until the tank that is watched is full; tells whether it is. */
-    private boolean isFullBefore(double limit, Optional<String> watched) {
+    private boolean isFullBefore(double limit, Optional<ElementId> watched) {
       while (run.isBefore(limit)) {
         List<Event> next = run.runToNext(limit);
         note(next);
@@ -268,7 +270,7 @@ public final class Trial {
       return false;
     }
 
-    private static boolean isFull(Event h, Optional<String> watched) {
+    private static boolean isFull(Event h, Optional<ElementId> watched) {
       return h.begins()
           && h.kind() == Event.Kind.FULL
           && watched.filter(h.subject()::equals).isPresent();
@@ -300,7 +302,7 @@ public final class Trial {
 
     private Outcome outcome() {
       Moment end = run.moment();
-      Map<String, Double> out = new TreeMap<>(goneOn);
+      Map<PartId, Double> out = new TreeMap<>(goneOn);
       end.totals().out().forEach((id, volume) -> out.merge(id, volume, Double::sum));
       Map<Thing, Double> all = new HashMap<>(lasted);
       begun.forEach((thing, since) -> all.merge(thing, run.time() - since, Double::sum));

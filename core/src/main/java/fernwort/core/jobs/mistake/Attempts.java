@@ -6,6 +6,7 @@ import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
@@ -130,7 +131,7 @@ public final class Attempts {
 
   /** What the job turns, and stands otherwise at the end. */
   private List<String> left(List<Act> best, State meant, State came) {
-    Map<String, String> should = new TreeMap<>();
+    Map<PartId, String> should = new TreeMap<>();
     for (Act act : best) {
       if (act instanceof Trial.Turned turned) {
         should.put(turned.part(), meant.setting().of(turned.part()));

@@ -9,6 +9,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -79,10 +80,10 @@ public record Remedy(String id, String words, Rig changed) {
 
   /** A raised loop that admits air, in place of the valves on the overflows. */
   private static void raisedVents(Rig rig, List<Remedy> remedies) {
-    Map<String, String> valves = Drive.travelValves(rig);
+    Map<PartId, String> valves = Drive.travelValves(rig);
     if (!valves.isEmpty()) {
       Rig changed = Drive.withRaisedVents(rig);
-      for (String valve : valves.keySet()) {
+      for (PartId valve : valves.keySet()) {
         changed = RigEdit.of(changed).remove(valve);
       }
       remedies.add(
@@ -97,7 +98,7 @@ public record Remedy(String id, String words, Rig changed) {
 
   /** Returns how things stand on the changed rig: as they did, new parts at rest. */
   public State state(State before) {
-    Map<String, String> positions = new TreeMap<>(changed.atRest().positions());
+    Map<PartId, String> positions = new TreeMap<>(changed.atRest().positions());
     before
         .setting()
         .positions()

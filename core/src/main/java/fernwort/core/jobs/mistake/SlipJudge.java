@@ -11,6 +11,7 @@ import fernwort.core.kind.machine.DryRun;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.say.Message;
@@ -121,7 +122,7 @@ final class SlipJudge {
   private void running(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
     came.lasted()
         .forEach((thing, seconds) -> {
-          Kind kind = network.rig().part(thing.subject()).kind();
+          Kind kind = network.rig().part(thing.subject().part()).kind();
           boolean dry = thing.kind() == Event.Kind.DRAWS_AIR;
           boolean heeds = kind instanceof Pump pump && pump.stopsItself();
           double longer = seconds - meant.lasted().getOrDefault(thing, 0.0);
@@ -132,7 +133,7 @@ final class SlipJudge {
           boolean breaks = seconds > bears;
           if (breaks || seconds > WEARS && Double.isFinite(bears)) {
             verdict.leads(
-                words.running(thing.subject(), dry, seconds),
+                words.running(thing.subject().part(), dry, seconds),
                 breaks ? Slip.Grade.GRAVE : Slip.Grade.BAD);
             verdict.begins(came.happenings().getOrDefault(thing, 0.0));
             verdict.broken |= breaks;
@@ -155,7 +156,7 @@ final class SlipJudge {
   }
 
   private void losses(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
-    for (Map.Entry<String, Double> out : came.out().entrySet()) {
+    for (Map.Entry<PartId, Double> out : came.out().entrySet()) {
       double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
       if (more > StageRun.SPLASH) {
         verdict.lost += more;

@@ -2,6 +2,7 @@ package fernwort.core.jobs.mistake;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial.Thing;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
@@ -25,10 +26,10 @@ public final class SlipWords {
 
   /** Returns a danger that has come up. */
   public Message danger(Warning.Key key) {
-    String first = label(key.parts().getFirst());
+    String first = label(key.parts().getFirst().part());
     return switch (key.code()) {
       case UNSAFE_WATER ->
-          Says.WATER_THAT_IS_NOT_FIT_TO_DRINK.with(first, label(key.parts().getLast()));
+          Says.WATER_THAT_IS_NOT_FIT_TO_DRINK.with(first, label(key.parts().getLast().part()));
       case BACKFLOW -> Says.CAN_RUN_BACK_INTO_THE_PUBLIC_TAP.with(first);
       case HEATER_DRY -> Says.HEATS_WITHOUT_WATER.with(first);
       default -> throw new IllegalArgumentException("no slip is judged by " + key.code());
@@ -48,7 +49,7 @@ public final class SlipWords {
   }
 
   /** Returns how long a pump ran with nothing to draw, or against a closed outlet (s). */
-  Message running(String pump, boolean dry, double seconds) {
+  Message running(PartId pump, boolean dry, double seconds) {
     return Message.of(
         dry ? Says.RUNS_DRY_FOR.text() : Says.PUSHES_AGAINST_A_CLOSED_OUTLET.text(),
         label(pump),
@@ -56,12 +57,12 @@ public final class SlipWords {
   }
 
   /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
-  Message overTheHands(double volume, String outlet) {
+  Message overTheHands(double volume, PartId outlet) {
     return Says.RUN_OVER_YOUR_HANDS.with(Amount.volume(volume), label(outlet));
   }
 
   /** Returns a volume that ran out where it should not (m³). */
-  public Message loss(double volume, String end) {
+  public Message loss(double volume, PartId end) {
     return Says.RUN_OUT_AT.with(Amount.volume(volume), label(end));
   }
 
@@ -89,7 +90,7 @@ public final class SlipWords {
     };
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return rig.part(part).label();
   }
 }

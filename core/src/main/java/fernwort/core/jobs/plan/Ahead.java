@@ -8,6 +8,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -31,7 +32,7 @@ record Ahead(Network network) {
     if (stage.until().filter(Job.Until::fills).isPresent()) {
       return besides(steps.subList(firstStep, steps.size()));
     }
-    Set<String> stops = stage.goal().musts().keySet();
+    Set<PartId> stops = stage.goal().musts().keySet();
     List<Condition> late = new ArrayList<>();
     for (Step step : steps.subList(firstStep, steps.size())) {
       if (!(step instanceof Step.Move move)) {

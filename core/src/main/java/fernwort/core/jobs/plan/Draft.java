@@ -22,6 +22,7 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -63,8 +64,8 @@ final class Draft {
   private final Troubles troubles;
   private final LearnedConstraints learnt;
   private final Job job;
-  private final Set<String> stuck;
-  private final Set<String> concerned;
+  private final Set<PartId> stuck;
+  private final Set<PartId> concerned;
   private final List<Step> steps = new ArrayList<>();
   private final List<Integer> stages = new ArrayList<>();
   private final List<Message> notes = new ArrayList<>();
@@ -72,11 +73,11 @@ final class Draft {
   private final State from;
 
   /** What tanks hold that somebody lets a little out of before a drive, by id (m³). */
-  private final Map<String, Double> letOut = new TreeMap<>();
+  private final Map<PartId, Double> letOut = new TreeMap<>();
 
   private Simulation run;
 
-  Draft(Kit kit, Job job, State from, Dry dry, Set<String> stuck) {
+  Draft(Kit kit, Job job, State from, Dry dry, Set<PartId> stuck) {
     network = kit.network();
     planner = kit.planner();
     waits = kit.waits();
@@ -158,9 +159,9 @@ final class Draft {
     if (!job.kind().is(Job.Is.PUTS_BACK)) {
       return;
     }
-    Set<String> left = job.stages().getLast().goal().musts().keySet();
-    Map<String, String> stood = new TreeMap<>();
-    Map<String, String> shut = new TreeMap<>();
+    Set<PartId> left = job.stages().getLast().goal().musts().keySet();
+    Map<PartId, String> stood = new TreeMap<>();
+    Map<PartId, String> shut = new TreeMap<>();
     for (Step step : steps) {
       if (step instanceof Step.Move move && !left.contains(move.part())) {
         Part part = network.rig().part(move.part());
@@ -183,7 +184,7 @@ final class Draft {
     }
   }
 
-  private boolean isPutBack(Map<String, String> stood) {
+  private boolean isPutBack(Map<PartId, String> stood) {
     if (stood.isEmpty()) {
       return true;
     }
@@ -215,7 +216,7 @@ final class Draft {
 
   private Plan plan(Optional<Plan.Trouble> trouble) {
     State after = state();
-    for (Map.Entry<String, Double> tank : letOut.entrySet()) {
+    for (Map.Entry<PartId, Double> tank : letOut.entrySet()) {
       after = after.withVolume(tank.getKey(), tank.getValue());
     }
     return new Plan(job, steps, stages, notes, after, trouble);
@@ -362,7 +363,7 @@ final class Draft {
 
   private void note(Goal goal, State state) {
     for (Need need : goal.needs()) {
-      String tank = need.source().part();
+      PartId tank = need.source().part();
       if (need.source().kind() == Source.Kind.TANK
           && state.volume(tank) < LITTLE * network.room(tank).capacity()) {
         Message words = Says.IS_NEARLY_EMPTY_LITTLE.with(label(tank));
@@ -422,10 +423,10 @@ final class Draft {
       if (at.has(turn.part(), turn.position())) {
         continue;
       }
-      Map<String, String> along = rig.movedAlong(at, turn.part(), turn.position());
+      Map<PartId, String> along = rig.movedAlong(at, turn.part(), turn.position());
       turns.add(turn);
       at = at.with(turn.part(), turn.position());
-      for (Map.Entry<String, String> other : along.entrySet()) {
+      for (Map.Entry<PartId, String> other : along.entrySet()) {
         turns.add(new Turn(other.getKey(), other.getValue()));
         at = at.with(other.getKey(), other.getValue());
       }
@@ -496,10 +497,10 @@ final class Draft {
     stage
         .arrivals()
         .forEach((part, seconds) ->
-            notes.add(Says.THE_FIRST_WATER_COMES.with(label(part), Amount.time(seconds))));
+            notes.add(Says.THE_FIRST_WATER_COMES.with(label(part.part()), Amount.time(seconds))));
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

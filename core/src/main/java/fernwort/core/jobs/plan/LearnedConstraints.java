@@ -8,6 +8,7 @@ import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPath;
 import java.util.ArrayList;
@@ -55,7 +56,7 @@ final class LearnedConstraints {
 
   /** Taps that stand open, and that the job has not opened, are the first to be shut. */
   private List<Condition> tapsShut(Setting at, Goal goal) {
-    Map<String, String> musts = goal.musts();
+    Map<PartId, String> musts = goal.musts();
     List<Condition> shut = new ArrayList<>();
     network
         .rig()

@@ -4,6 +4,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
@@ -31,13 +32,13 @@ final class NetUse {
    * @param run as things are once the job is set up; it stays as it is
    */
   Optional<Message> said(Simulation run) {
-    Map<String, String> taps = job.taps();
+    Map<PartId, String> taps = job.taps();
     return taps.isEmpty()
         ? Optional.empty()
         : tank().flatMap(t -> said(run.copy(), t, taps.entrySet().iterator().next()));
   }
 
-  private Optional<Message> said(Simulation used, String tank, Map.Entry<String, String> tap) {
+  private Optional<Message> said(Simulation used, PartId tank, Map.Entry<PartId, String> tap) {
     used.set(tap.getKey(), tap.getValue());
     double net = used.moment().gains().getOrDefault(tank, 0.0);
     double drawn = used.moment().flows().fixture(tap.getKey());
@@ -57,14 +58,14 @@ final class NetUse {
   }
 
   /** What can still be drawn from a tank (m³). */
-  private double left(Simulation used, String tank) {
+  private double left(Simulation used, PartId tank) {
     State state = used.moment().state();
     double stranded = network.figures(network.rig().part(tank), state.slope()).stranded();
     return Math.max(0, state.volume(tank) - stranded);
   }
 
   /** The tank that the job draws from and lets the mains fill at once, if it does. */
-  private Optional<String> tank() {
+  private Optional<PartId> tank() {
     List<Need> needs = job.stages().stream().flatMap(s -> s.goal().needs().stream()).toList();
     return needs.stream()
         .filter(n -> n.source().kind() == Source.Kind.TANK)
@@ -74,7 +75,7 @@ final class NetUse {
         .findFirst();
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Source;
@@ -109,7 +110,7 @@ public final class Offers {
     private State low(Job job) {
       State low = full(job);
       for (Need need : needs(job)) {
-        String tank = need.end().part();
+        PartId tank = need.end().part();
         boolean drawn = needs(job).stream().anyMatch(n -> n.source().part().equals(tank));
         if (need.end().kind() == End.Kind.TANK) {
           low = holding(low, tank, drawn ? DRAWN : NEARLY_EMPTY);
@@ -118,7 +119,7 @@ public final class Offers {
       return low;
     }
 
-    private State holding(State state, String tank, double share) {
+    private State holding(State state, PartId tank, double share) {
       return state.withVolume(tank, share * by.network().room(tank).capacity());
     }
 

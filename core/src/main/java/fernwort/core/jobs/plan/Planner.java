@@ -12,6 +12,7 @@ import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.ways.HandleDistance;
@@ -38,7 +39,7 @@ public final class Planner {
 
   private final Network network;
   private final Hazards hazards;
-  private final Set<String> parting;
+  private final Set<PartId> parting;
 
   private Planner(Network network) {
     this.network = network;
@@ -218,7 +219,7 @@ public final class Planner {
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
     Map<Setting, Integer> seen = new HashMap<>();
-    Map<String, String> musts = scout.goal().musts();
+    Map<PartId, String> musts = scout.goal().musts();
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
     Optional<Fault> hazard = Optional.empty();
     for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {

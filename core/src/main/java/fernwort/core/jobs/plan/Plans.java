@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Primed;
 import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import java.util.List;
@@ -160,7 +161,7 @@ public final class Plans {
    * @param stage the stage to begin with
    * @param stuck ids of parts that have to stay as they are
    */
-  public Plan plan(Job job, State from, Dry dry, int stage, Set<String> stuck) {
+  public Plan plan(Job job, State from, Dry dry, int stage, Set<PartId> stuck) {
     Plans primed = forJob(job);
     if (primed != this) {
       Plan plan = primed.plan(job, from, dry, stage, stuck);

@@ -10,6 +10,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,8 +53,8 @@ final class Priming {
    * @param network of the rig as it is
    * @param step the step for a pump and the inlet that it draws from
    */
-  static Plan steps(Network network, Plan plan, BiFunction<Job.Until, String, Step> step) {
-    Map<String, String> inlets = new TreeMap<>();
+  static Plan steps(Network network, Plan plan, BiFunction<Job.Until, PartId, Step> step) {
+    Map<PartId, PartId> inlets = new TreeMap<>();
     plan.job().stages().stream()
         .flatMap(s -> s.goal().needs().stream())
         .forEach(n -> unprimed(network, n).ifPresent(p -> inlets.put(p.id(), n.source().part())));
@@ -66,7 +67,7 @@ final class Priming {
         steps.add(
             step.apply(
                 new Job.Until(Job.Until.What.PRIMED, move.part()),
-                inlets.getOrDefault(move.part(), "")));
+                inlets.getOrDefault(move.part(), PartId.NONE)));
         stages.add(plan.stages().get(i));
       }
       steps.add(plan.steps().get(i));

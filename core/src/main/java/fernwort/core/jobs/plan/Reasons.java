@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
@@ -91,7 +92,7 @@ public final class Reasons {
     };
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return rig.part(part).label();
   }
 }

@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Place;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
@@ -129,7 +130,7 @@ final class Sequence {
       later = new long[n];
       first = new long[n];
       walks = new Cost[n][n];
-      Map<String, Long> there = new LinkedHashMap<>();
+      Map<PlaceId, Long> there = new LinkedHashMap<>();
       for (int i = 0; i < n; i++) {
         there.merge(rig.part(turns.get(i).part()).place(), 1L << i, (a, b) -> a | b);
         for (int j = 0; j < n; j++) {

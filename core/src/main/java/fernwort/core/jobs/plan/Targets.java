@@ -11,7 +11,9 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.HandleDistance;
@@ -53,7 +55,7 @@ final class Targets {
   private final ConditionEvaluator scout;
   private final HandleDistance turns;
   private final Setting start;
-  private final Map<String, String> musts;
+  private final Map<PartId, String> musts;
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
   private final List<Condition.Linked> links;
@@ -185,8 +187,8 @@ final class Targets {
   }
 
   /** The parts that have been turned or have to stay, which a nearest setting has as they are. */
-  private Set<String> turned(Setting setting) {
-    Set<String> turned = new HashSet<>(musts.keySet());
+  private Set<PartId> turned(Setting setting) {
+    Set<PartId> turned = new HashSet<>(musts.keySet());
     turned.addAll(setting.turnedFrom(start));
     return turned;
   }
@@ -196,10 +198,10 @@ final class Targets {
     return bound(setting, Set.of());
   }
 
-  private int bound(Setting setting, Set<String> kept) {
+  private int bound(Setting setting, Set<PartId> kept) {
     int misplaced = 0;
     Setting placed = setting;
-    for (Map.Entry<String, String> must : musts.entrySet()) {
+    for (Map.Entry<PartId, String> must : musts.entrySet()) {
       if (!setting.of(must.getKey()).equals(must.getValue())) {
         misplaced++;
         placed = placed.with(must.getKey(), must.getValue());
@@ -247,11 +249,11 @@ final class Targets {
   }
 
   /** The fewest turns that a need takes: to its end, to the part it passes, and on from there. */
-  private int away(Need need, Setting setting, Set<String> kept) {
+  private int away(Need need, Setting setting, Set<PartId> kept) {
     HandleDistance.From from = from(need.source().part(), setting, kept);
     int away = from.to(need.end().part(), need.pumped());
     if (need.via().isPresent()) {
-      String via = need.via().get();
+      PartId via = need.via().get();
       int behind =
           behind(via, setting)
               .mapToInt(b -> b.to(need.end().part(), HandleDistance.Pumped.EITHER))
@@ -263,7 +265,7 @@ final class Targets {
   }
 
   /** The fewest turns until any water comes to the tap of a loop, past its heater. */
-  private int dry(Condition.GoesRound round, Setting setting, Set<String> kept) {
+  private int dry(Condition.GoesRound round, Setting setting, Set<PartId> kept) {
     if (round.tap().isEmpty()) {
       return 0;
     }
@@ -278,20 +280,20 @@ final class Targets {
   }
 
   /** The fewest turns to a part, whether water is driven there or drawn. */
-  private static int comes(HandleDistance.From from, String part) {
+  private static int comes(HandleDistance.From from, PartId part) {
     return Math.min(
         from.to(part, HandleDistance.Pumped.EITHER), from.to(part, HandleDistance.Pumped.TO_PUMP));
   }
 
   /** The searches on from each port of a part that water has passed. */
-  private Stream<HandleDistance.From> behind(String part, Setting setting) {
+  private Stream<HandleDistance.From> behind(PartId part, Setting setting) {
     return part(part).kind().ports().stream().map(port -> turns.behind(part, port, setting));
   }
 
   /** What a search was made from. */
-  private record Searched(String source, Setting setting, Set<String> kept) {}
+  private record Searched(PartId source, Setting setting, Set<PartId> kept) {}
 
-  private HandleDistance.From from(String source, Setting setting, Set<String> kept) {
+  private HandleDistance.From from(PartId source, Setting setting, Set<PartId> kept) {
     if (searched.size() > MOST_SEARCHED) {
       searched.clear();
     }
@@ -365,8 +367,8 @@ final class Targets {
       return all(setting);
     }
     Warning.Code code = warning.code();
-    String first = warning.parts().getFirst();
-    String last = warning.parts().getLast();
+    ElementId first = warning.parts().getFirst();
+    ElementId last = warning.parts().getLast();
     if (code.is(Warning.Is.OF_A_WAY)) {
       return scout.ways(scout.probed(setting)).ways().stream()
           .filter(w -> w.end().part().equals(first) && w.source().part().equals(last))
@@ -381,12 +383,12 @@ final class Targets {
     if (!code.is(Warning.Is.LACKS_WATER)) {
       return all(setting);
     }
-    Set<Turn> mends = switching(first, Position.OFF.id());
+    Set<Turn> mends = switching(first.part(), Position.OFF.id());
     mends.addAll(first.equals(last) ? letting(setting) : between(setting, last, first));
     return mends;
   }
 
-  private static Set<Turn> letting(Setting setting, Map<String, String> needs) {
+  private static Set<Turn> letting(Setting setting, Map<PartId, String> needs) {
     Set<Turn> turns = new LinkedHashSet<>();
     needs.forEach((part, position) -> {
       if (!setting.of(part).equals(position)) {
@@ -397,7 +399,7 @@ final class Targets {
   }
 
   /** Every turn that stops a pump, or parts it from what it is joined to. */
-  private Set<Turn> stopping(Setting setting, String pump) {
+  private Set<Turn> stopping(Setting setting, PartId pump) {
     Set<Turn> mends = switching(pump, Position.OFF.id());
     scout
         .network()
@@ -419,16 +421,16 @@ final class Targets {
     return off;
   }
 
-  private static Set<Turn> switching(String part, String position) {
+  private static Set<Turn> switching(PartId part, String position) {
     Set<Turn> mends = new LinkedHashSet<>();
     mends.add(new Turn(part, position));
     return mends;
   }
 
   /** Every turn of what joins two parts now, by the shortest route. */
-  private Set<Turn> between(Setting setting, String from, String to) {
+  private Set<Turn> between(Setting setting, ElementId from, ElementId to) {
     return Connections.of(scout.network(), setting)
-        .route(from, p -> false, p -> p.id().equals(to))
+        .route(from.part(), p -> false, p -> p.id().equals(to))
         .map(route -> turnsOf(setting, route))
         .orElseGet(() -> all(setting));
   }
@@ -446,14 +448,14 @@ final class Targets {
     return found;
   }
 
-  private Part part(String id) {
+  private Part part(PartId id) {
     return scout.network().rig().parts().get(scout.network().index(id));
   }
 
   /** Every turn of the parts of a way. */
-  private Set<Turn> turnsOf(Setting setting, List<String> parts) {
+  private Set<Turn> turnsOf(Setting setting, List<PartId> parts) {
     Set<Turn> found = new LinkedHashSet<>();
-    for (String id : parts) {
+    for (PartId id : parts) {
       add(setting, part(id), found);
     }
     return found;

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
@@ -104,7 +105,7 @@ public final class Troubles {
   }
 
   /** Says a sentence about some parts; a name in it is never a pattern itself. */
-  private Plan.Trouble words(String sentence, String... parts) {
+  private Plan.Trouble words(String sentence, PartId... parts) {
     Object[] labels = Stream.of(parts).map(this::label).toArray();
     return new Plan.Trouble(Message.words(sentence.formatted(labels)), Optional.empty());
   }
@@ -131,7 +132,7 @@ public final class Troubles {
         label(need.end().part()));
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

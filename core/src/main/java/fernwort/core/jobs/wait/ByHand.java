@@ -11,6 +11,7 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -64,10 +65,10 @@ final class ByHand {
    *
    * @param tanks ids of all that it fills
    */
-  Step.Wait pour(Job.Until until, Set<String> tanks, State state) {
-    Map<String, Double> levels = new TreeMap<>();
+  Step.Wait pour(Job.Until until, Set<PartId> tanks, State state) {
+    Map<PartId, Double> levels = new TreeMap<>();
     double room = 0;
-    for (String id : alike(tanks, until.part())) {
+    for (PartId id : alike(tanks, until.part())) {
       double full = network.figures(network.rig().part(id), state.slope()).full();
       if (full > state.volume(id)) {
         room += full - state.volume(id);
@@ -90,7 +91,7 @@ final class ByHand {
   }
 
   /** What is poured into one tank goes on only into those that hold the same. */
-  private List<String> alike(Set<String> tanks, String first) {
+  private List<PartId> alike(Set<PartId> tanks, PartId first) {
     Contents contents = ((Tank) network.rig().part(first).kind()).contents();
     return tanks.stream().filter(t -> network.rig().part(t).kind().holds(contents)).toList();
   }
@@ -113,7 +114,7 @@ final class ByHand {
   }
 
   /** How many jugs a tank takes, and what each weighs. */
-  Message jugs(Part jug, Set<String> tanks, State state) {
+  Message jugs(Part jug, Set<PartId> tanks, State state) {
     double capacity = ((PortableContainer) jug.kind()).capacity();
     double room =
         tanks.stream()
@@ -134,7 +135,7 @@ final class ByHand {
    *
    * @param inlet where the suction hose begins
    */
-  Step.Wait prime(Job.Until until, String inlet) {
+  Step.Wait prime(Job.Until until, PartId inlet) {
     Part pump = network.rig().part(until.part());
     double hose = suction(inlet, pump);
     double seconds = Math.max(SHORTEST, hose / ((Driven) pump.kind()).freeFlow());
@@ -146,8 +147,8 @@ final class ByHand {
   }
 
   /** What the lines from an inlet to a pump hold (m³). */
-  private double suction(String inlet, Part pump) {
-    List<String> way =
+  private double suction(PartId inlet, Part pump) {
+    List<PartId> way =
         Connections.withHandlesFree(network)
             .route(inlet, p -> p.kind().is(Purpose.HOLDS), pump::equals)
             .orElse(List.of());
@@ -161,7 +162,7 @@ final class ByHand {
     return new Step.Wait(until, words, notice, Step.Span.UNKNOWN, 0, Map.of(), List.of());
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

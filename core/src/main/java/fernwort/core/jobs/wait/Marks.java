@@ -6,6 +6,7 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 
 /** Whether a tank stands at its marks: full is where its lowest vent is under water. */
@@ -14,7 +15,7 @@ public final class Marks {
   private Marks() {}
 
   /** Tells whether no outlet of a tank is under water. */
-  static boolean isDry(Network network, State state, String tank) {
+  static boolean isDry(Network network, State state, PartId tank) {
     Part part = network.rig().part(tank);
     Levels levels = Levels.of(network, state);
     return ((Tank) part.kind())
@@ -52,7 +53,7 @@ public final class Marks {
   }
 
   /** Tells whether a tank's lowest vent is under water, or not a drop more fits. */
-  static boolean isFull(Network network, State state, String tank) {
+  static boolean isFull(Network network, State state, PartId tank) {
     Part part = network.rig().part(tank);
     Levels levels = Levels.of(network, state);
     return levels.isBrimFull(tank)

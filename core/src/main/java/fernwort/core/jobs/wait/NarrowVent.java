@@ -8,7 +8,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import java.util.Map;
@@ -55,7 +57,7 @@ final class NarrowVent {
    *
    * @param ended the stage as the fill has ended
    */
-  OptionalDouble bulges(String tank, StageRun ended) {
+  OptionalDouble bulges(PartId tank, StageRun ended) {
     if (ended.harm().isPresent()) {
       Harm harm = ended.harm().get();
       boolean pressed =
@@ -75,7 +77,7 @@ final class NarrowVent {
    *
    * @param start how things stand when the fill begins
    */
-  Optional<Job.Until> inTime(String tank, Simulation start, double bulges) {
+  Optional<Job.Until> inTime(PartId tank, Simulation start, double bulges) {
     double fill = bulges - start.time();
     double stop = bulges - Math.clamp(IN_TIME * fill, LEAST_IN_TIME, MOST_IN_TIME);
     if (stop <= start.time()) {
@@ -101,13 +103,13 @@ final class NarrowVent {
   /**
    * Returns the fastest fill of a tank from the mains whose air its vent bears until it is full.
    */
-  Optional<Slow> slowly(String tank, Simulation start) {
+  Optional<Slow> slowly(PartId tank, Simulation start) {
     Optional<Part> inlet =
         network.sources().stream()
             .filter(p -> p.kind().is(Purpose.INLET))
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
-    Optional<String> line = inlet.flatMap(p -> network.lineId(p.port("out")));
+    Optional<LineId> line = inlet.flatMap(p -> network.lineId(p.port("out")));
     if (line.isEmpty()) {
       return Optional.empty();
     }
@@ -126,12 +128,12 @@ final class NarrowVent {
     return Optional.empty();
   }
 
-  private static boolean bulgesBefore(Simulation start, String tank, double time) {
+  private static boolean bulgesBefore(Simulation start, PartId tank, double time) {
     return start.copy().runUntil(Event.Kind.BULGES, tank, time).isPresent();
   }
 
   /** The rig with a tap that is opened only so far that about so much comes (m³/s). */
-  private Hydraulics throttled(HoseInlet inlet, String line, double flow) {
+  private Hydraulics throttled(HoseInlet inlet, LineId line, double flow) {
     Line of = network.rig().lines().get(network.lineNumber(line));
     double speed = flow * of.length() / of.volume();
     double share = inlet.tapFlow().map(most -> 1 - Math.pow(flow / most, 2)).orElse(1.0);

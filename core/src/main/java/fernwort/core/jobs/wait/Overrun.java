@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
@@ -61,7 +62,7 @@ final class Overrun {
     Simulation on = reached.copy();
     List<Step.Then> then = new ArrayList<>();
     Set<Message> said = new HashSet<>();
-    for (String end : stage.runningOut()) {
+    for (PartId end : stage.runningOut()) {
       Event begun = new Event(on.time(), Event.Kind.RUNS_OUT, end, true);
       say.overrun(begun)
           .filter(said::add)
@@ -93,7 +94,7 @@ final class Overrun {
    * between the speeds at which it surely does either.
    */
   private void maySiphon(
-      Simulation reached, double end, Map<String, Double> out, List<Step.Then> then) {
+      Simulation reached, double end, Map<PartId, Double> out, List<Step.Then> then) {
     Simulation early = reached.with(primingEarly);
     early.runTo(end);
     early
@@ -108,7 +109,7 @@ final class Overrun {
         });
   }
 
-  private static Optional<String> shows(Event h) {
-    return h.kind() == Event.Kind.RUNS_OUT ? Optional.of(h.subject()) : Optional.empty();
+  private static Optional<PartId> shows(Event h) {
+    return h.kind() == Event.Kind.RUNS_OUT ? Optional.of(h.subject().part()) : Optional.empty();
   }
 }

@@ -13,7 +13,9 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
@@ -53,12 +55,12 @@ public final class StageRun {
 
   private final Network network;
   private Simulation run;
-  private final Set<String> losing;
-  private final Set<String> concerned;
+  private final Set<PartId> losing;
+  private final Set<PartId> concerned;
   private final Moment before;
-  private final Set<String> leaking = new HashSet<>();
-  private final Set<String> moving = new HashSet<>();
-  private final Map<String, Double> arrivals = new TreeMap<>();
+  private final Set<PartId> leaking = new HashSet<>();
+  private final Set<PartId> moving = new HashSet<>();
+  private final Map<ElementId, Double> arrivals = new TreeMap<>();
   private Optional<Harm> harm = Optional.empty();
 
   /**
@@ -68,7 +70,7 @@ public final class StageRun {
    * @param losing ends at which the job means to lose water
    * @param concerned tanks that the job has to do with
    */
-  public StageRun(Network network, Simulation run, Set<String> losing, Set<String> concerned) {
+  public StageRun(Network network, Simulation run, Set<PartId> losing, Set<PartId> concerned) {
     this.network = network;
     this.run = run;
     this.losing = losing;
@@ -108,7 +110,7 @@ public final class StageRun {
   }
 
   /** Returns the ends at which water runs out now that did not before and that the job spares. */
-  List<String> runningOut() {
+  List<PartId> runningOut() {
     return run.moment().flows().ends().entrySet().stream()
         .filter(e -> e.getValue() > MOVES)
         .map(Map.Entry::getKey)
@@ -123,7 +125,7 @@ public final class StageRun {
   }
 
   /** Returns when the first water came through dry lines, by part, since the stage began (s). */
-  public Map<String, Double> arrivals() {
+  public Map<ElementId, Double> arrivals() {
     return arrivals;
   }
 
@@ -143,7 +145,7 @@ public final class StageRun {
   }
 
   /** Makes one turn. */
-  public void turn(String part, String position) {
+  public void turn(PartId part, String position) {
     if (harm.isEmpty()) {
       note(run.set(part, position), Set.of());
       pass(TURN);
@@ -184,7 +186,7 @@ public final class StageRun {
           harm(
               Harm.Kind.DREW_AIR,
               h,
-              network.rig().part(h.subject()).kind().is(Purpose.CUTS)
+              network.rig().part(h.subject().part()).kind().is(Purpose.CUTS)
                   ? Message.of(LEAVE_THE_REST)
                   : Says.FILL_THE_TANK_THAT_IT_DRAWS.with());
       case BACKS_UP -> harm(Harm.Kind.BACKED_UP, h, Says.EMPTY_GRAY_FIRST.with());
@@ -205,12 +207,12 @@ public final class StageRun {
 
   private Optional<Harm> harm(Harm.Kind kind, Event h, Message fix) {
     return HappeningWords.harm(network.rig(), h)
-        .map(words -> new Harm(kind, h.subject(), h.at(), Message.words(words), fix));
+        .map(words -> new Harm(kind, h.subject().part(), h.at(), Message.words(words), fix));
   }
 
   private Optional<Harm> lost() {
     Moment now = run.moment();
-    for (Map.Entry<String, Double> out : now.totals().out().entrySet()) {
+    for (Map.Entry<PartId, Double> out : now.totals().out().entrySet()) {
       Part part = network.rig().part(out.getKey());
       double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
       boolean meant =
@@ -257,11 +259,11 @@ public final class StageRun {
   }
 
   /** Says that something else went wrong. */
-  void fail(Harm.Kind kind, String part, String words, String fix) {
+  void fail(Harm.Kind kind, PartId part, String words, String fix) {
     fail(kind, part, Message.words(words), Message.words(fix));
   }
 
-  void fail(Harm.Kind kind, String part, Message words, Message fix) {
+  void fail(Harm.Kind kind, PartId part, Message words, Message fix) {
     if (harm.isEmpty()) {
       harm = Optional.of(new Harm(kind, part, run.time(), words, fix));
     }
@@ -270,7 +272,7 @@ public final class StageRun {
   /** Opens each tap of a goal for a moment, by itself, to see whether water comes. */
   public void tryTaps(Goal goal) {
     for (Need need : goal.needs()) {
-      String tap = need.end().part();
+      PartId tap = need.end().part();
       if (goal.probe().containsKey(tap) && harm.isEmpty()) {
         Simulation tried = run.copy();
         tried.set(tap, goal.probe().getOrDefault(tap, ""));
@@ -285,7 +287,7 @@ public final class StageRun {
   }
 
   /** Lets a tap run until water has come through lines that were dry. */
-  private void awaitWater(Simulation tried, String tap) {
+  private void awaitWater(Simulation tried, PartId tap) {
     double opened = tried.time();
     if (tried.moment().lacking() > 0) {
       tried
@@ -297,7 +299,7 @@ public final class StageRun {
   }
 
   private String why(Need need, Flows flows) {
-    String source = need.source().part();
+    PartId source = need.source().part();
     boolean air = flows.pumps().values().stream().anyMatch(p -> p.does() == Flows.Does.DRAWS_AIR);
     boolean tank = network.rig().part(source).kind().is(Purpose.HOLDS);
     return tank && (air || Marks.isDry(network, run.moment().state(), source))
@@ -319,14 +321,14 @@ public final class StageRun {
                 Optional.of(
                     new Harm(
                         Harm.Kind.SPOILT,
-                        w.parts().getFirst(),
+                        w.parts().getFirst().part(),
                         run.time(),
                         w.title(),
                         w.fix(),
                         Optional.of(w))));
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

@@ -5,7 +5,9 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
@@ -41,10 +43,10 @@ public final class WaitWords {
   }
 
   /** Returns what to wait for. */
-  public Message words(Job.Until until, Optional<String> dryPump, boolean settles) {
+  public Message words(Job.Until until, Optional<ElementId> dryPump, boolean settles) {
     String label = label(until.part());
     if (dryPump.isPresent()) {
-      return Says.LET_IT_RUN_UNTIL_DRAWS_AIR.with(label(dryPump.get()));
+      return Says.LET_IT_RUN_UNTIL_DRAWS_AIR.with(label(dryPump.get().part()));
     }
     if (settles) {
       return Says.LET_IT_RUN_UNTIL_NOTHING_MOVES.with();
@@ -103,7 +105,7 @@ public final class WaitWords {
     };
   }
 
-  private String gauge(String tank, Moment end) {
+  private String gauge(PartId tank, Moment end) {
     boolean floats =
         network.rig().part(tank).kind().tankPorts().stream().anyMatch(p -> !p.letsOut());
     boolean shut = end.gains().getOrDefault(tank, 0.0) < NO_FLOW;
@@ -112,18 +114,18 @@ public final class WaitWords {
         : Says.WATCH_ITS_GAUGE_NO_WATER_SHOWS.text();
   }
 
-  private double share(String tank, Moment at) {
+  private double share(PartId tank, Moment at) {
     return at.state().volume(tank) / network.room(tank).capacity();
   }
 
   Optional<Message> overrun(Event h) {
     return h.kind() == Event.Kind.FULL
-        ? Optional.of(Says.IS_FULL_TOO.with(label(h.subject())))
+        ? Optional.of(Says.IS_FULL_TOO.with(label(h.subject().part())))
         : HappeningWords.harm(network.rig(), h).map(Message::words);
   }
 
   /** Returns that a full tank may lose so much more by its overflow (m³). */
-  public Message maySiphon(String part, double more) {
+  public Message maySiphon(PartId part, double more) {
     return Says.MAY_SIPHON_UP_TO_MORE_RUN.with(spot(part(part)), Amount.volume(more));
   }
 
@@ -138,7 +140,7 @@ public final class WaitWords {
     return Says.STOP_AT_THE_VENT.with(Amount.volume(until.mark()), label(until.part()));
   }
 
-  private Part part(String id) {
+  private Part part(PartId id) {
     return network.rig().part(id);
   }
 
@@ -149,7 +151,7 @@ public final class WaitWords {
    * @param on whether it is on
    * @param taps ids of the taps that it is to serve
    */
-  public Message pressure(String pump, boolean on, Set<String> taps) {
+  public Message pressure(PartId pump, boolean on, Set<PartId> taps) {
     String first = on ? "" : Says.SWITCH_ON_WHEN_YOU_WANT_WATER.filled(label(pump));
     String last = Says.UNTIL_IT_RUNS_WITHOUT_SPITTING.text();
     if (taps.size() > 1) {
@@ -161,7 +163,7 @@ public final class WaitWords {
   }
 
   /** Returns when a pump falls silent (s). */
-  public String silence(String id, Pump pump, double seconds) {
+  public String silence(PartId id, Pump pump, double seconds) {
     if (pump.cutOut() >= pump.shutOffPressure()) {
       return Says.NO_SWITCH_STOPS_IT_HUMS_DEEPER.filled(label(id));
     }
@@ -203,11 +205,11 @@ public final class WaitWords {
    *
    * @param seconds that the pump takes for what is in the tank (s)
    */
-  public Message round(String tank, double seconds) {
+  public Message round(PartId tank, double seconds) {
     return Says.LET_IT_RUN_FOR_THE_PUMP_NEEDS.with(Amount.time(seconds), label(tank));
   }
 
-  private double room(String tank, State state) {
+  private double room(PartId tank, State state) {
     double full = network.figures(part(tank), state.slope()).full();
     return Math.max(0, full - state.volume(tank));
   }
@@ -223,13 +225,13 @@ public final class WaitWords {
   }
 
   /** Tells whether what a hose brings comes to a tap as the handles stand. */
-  private boolean feedsATap(String inlet, State state) {
+  private boolean feedsATap(PartId inlet, State state) {
     return Connections.of(network, state.setting())
         .route(inlet, p -> p.kind().is(Purpose.HOLDS), p -> p.kind().is(Purpose.USE))
         .isPresent();
   }
 
-  private boolean isFixture(String part) {
+  private boolean isFixture(PartId part) {
     return network.rig().part(part).kind().is(Purpose.USE);
   }
 
@@ -237,7 +239,7 @@ public final class WaitWords {
     return "%s (%s)".formatted(part.label(), network.rig().place(part.place()).label());
   }
 
-  private String label(String part) {
+  private String label(PartId part) {
     return network.rig().part(part).label();
   }
 }

@@ -7,8 +7,10 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
@@ -110,7 +112,7 @@ public final class Waits {
    * @param until which pump
    * @param inlet where its suction hose begins
    */
-  public Step.Wait prime(Job.Until until, String inlet) {
+  public Step.Wait prime(Job.Until until, PartId inlet) {
     return byHand.prime(until, inlet);
   }
 
@@ -125,7 +127,7 @@ public final class Waits {
   // --- what is run through the simulation --------------------------------------------------------
 
   /** How a wait ended and when (s), and the pump that got no more water where one did. */
-  private record Ended(WaitEnd end, double at, Optional<String> pump) {
+  private record Ended(WaitEnd end, double at, Optional<ElementId> pump) {
     static Ended of(WaitEnd end, double at) {
       return new Ended(end, at, Optional.empty());
     }
@@ -208,10 +210,10 @@ public final class Waits {
   }
 
   /** What a run is waited for. */
-  private record Aim(Job.Until until, Set<String> tanks) {
+  private record Aim(Job.Until until, Set<PartId> tanks) {
 
     /** Tells whether something that happens to a part is what is waited for. */
-    boolean concerns(String subject) {
+    boolean concerns(ElementId subject) {
       return switch (until.what()) {
         case FIRST_FULL -> tanks.contains(subject);
         case LEVEL -> false;
@@ -352,8 +354,8 @@ public final class Waits {
                 Math.abs(t.getValue() - before.warmth().getOrDefault(t.getKey(), 0.0)) < WARMER);
   }
 
-  private Map<String, Double> changed(State before, State after) {
-    Map<String, Double> changed = new TreeMap<>();
+  private Map<PartId, Double> changed(State before, State after) {
+    Map<PartId, Double> changed = new TreeMap<>();
     for (Part tank : network.tanks()) {
       double volume = after.volume(tank.id());
       if (Math.abs(volume - before.volume(tank.id())) > NOTICEABLE) {
@@ -384,7 +386,7 @@ public final class Waits {
   // --- checks ----------------------------------------------------------------------------------
 
   /** How long the pumps take for what is in a tank (s); 0 where none of it runs. */
-  private static double onceRound(String tank, Moment now) {
+  private static double onceRound(PartId tank, Moment now) {
     double flow = now.flows().pumps().values().stream().mapToDouble(p -> p.flow()).max().orElse(0);
     return flow > SHUT ? now.state().volume(tank) / flow : 0;
   }

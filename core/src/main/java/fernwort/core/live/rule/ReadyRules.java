@@ -11,7 +11,9 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -208,7 +210,7 @@ public final class ReadyRules {
   /** At its button the loop runs until the sensor at its pump is warm, or for a while. */
   private Rule circulate(String name, Automation automation) {
     List<Turn> off = automation.rules().getLast().turns();
-    Set<String> loop = linesAt(off.getFirst().part());
+    Set<LineId> loop = linesAt(off.getFirst().part());
     List<Rule.Act> acts = new ArrayList<>(moves(automation.rules().getFirst().turns()));
     acts.add(
         signals.stream()
@@ -224,7 +226,7 @@ public final class ReadyRules {
         name, List.of(new Rule.Pressed()), List.of(), acts, LOOP_AT_MOST, List.of(), off);
   }
 
-  private Set<String> linesAt(String part) {
+  private Set<LineId> linesAt(PartId part) {
     return network.rig().lines().stream()
         .filter(l -> l.from().part().equals(part) || l.to().part().equals(part))
         .map(Line::id)
@@ -277,7 +279,7 @@ public final class ReadyRules {
           throw new Refusal(t.words());
         });
     List<Rule.Act> acts = new ArrayList<>();
-    Map<String, Turn> back = new LinkedHashMap<>();
+    Map<PartId, Turn> back = new LinkedHashMap<>();
     for (Step step : plan.steps()) {
       switch (step) {
         case Step.Move move -> {
@@ -341,7 +343,7 @@ public final class ReadyRules {
           until.add(new Rule.Contact(s.name(), true, 0));
           dry.add(new Rule.Contact(s.name(), false, 0));
         });
-    for (String source : sources(begin, now)) {
+    for (PartId source : sources(begin, now)) {
       dry.add(level(source, true, LITTLE, 0));
       until.add(level(source, false, NEARLY_EMPTY, 0));
     }
@@ -363,7 +365,7 @@ public final class ReadyRules {
   /**
    * Tanks with a level sensor that are drawn from: the filling ends before one of them is empty.
    */
-  private List<String> sources(Automation.Rule begin, State now) {
+  private List<PartId> sources(Automation.Rule begin, State now) {
     State filling = now;
     for (Turn turn : begin.turns()) {
       filling = filling.with(turn.part(), turn.position());
@@ -371,7 +373,7 @@ public final class ReadyRules {
     for (Part tank : network.tanks()) {
       filling = filling.withVolume(tank.id(), HALF * network.room(tank.id()).capacity());
     }
-    String filled = begin.when() instanceof Automation.Low low ? low.tank() : "";
+    PartId filled = begin.when() instanceof Automation.Low low ? low.tank() : PartId.NONE;
     return OpenWays.find(network, filling)
         .to(filled)
         .map(w -> w.source().part())
@@ -420,7 +422,7 @@ public final class ReadyRules {
         .orElseGet(() -> level(high.tank(), true, high.share(), lasting));
   }
 
-  private Rule.Test level(String tank, boolean above, double share, double lasting) {
+  private Rule.Test level(PartId tank, boolean above, double share, double lasting) {
     double capacity = network.room(tank).capacity();
     String signal =
         signals.stream()

@@ -3,6 +3,7 @@ package fernwort.core.live.rule;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -67,7 +68,7 @@ public record Rule(
   public record Contact(String signal, boolean on, double lasting) implements Test {}
 
   /** A handle is in a position. */
-  public record Handle(String part, String position) implements Test {}
+  public record Handle(PartId part, String position) implements Test {}
 
   /** Somebody has pressed the rule's button. */
   public record Pressed() implements Test {}
@@ -234,7 +235,7 @@ public record Rule(
   }
 
   /** Returns the parts that it may turn. */
-  public Set<String> parts() {
+  public Set<PartId> parts() {
     return turns().stream().map(Turn::part).collect(Collectors.toSet());
   }
 }

@@ -8,7 +8,9 @@ import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -257,23 +259,23 @@ public final class RuleProof {
         if (signal == null || signal.kind() != SignalKind.SWITCH) {
           yield state;
         }
-        TankRoom room = network.room(signal.on().id());
-        double level = room.level(state.volume(signal.on().id()), Slope.LEVEL);
+        TankRoom room = network.room(signal.on().id().part());
+        double level = room.level(state.volume(signal.on().id().part()), Slope.LEVEL);
         boolean up = level - room.lowest(Slope.LEVEL) >= signal.height().orElseThrow();
         double share = contact.on() ? SURELY_UP : 1 - SURELY_UP;
         // What another test asks of the level stays where the switch agrees with it.
         yield up == contact.on()
             ? state
-            : state.withVolume(signal.on().id(), share * room.capacity());
+            : state.withVolume(signal.on().id().part(), share * room.capacity());
       }
       case Rule.Amount amount -> {
         Signal signal = signals.get(amount.signal());
         if (signal == null || signal.kind() != SignalKind.LEVEL) {
           yield state;
         }
-        double capacity = network.room(signal.on().id()).capacity();
+        double capacity = network.room(signal.on().id().part()).capacity();
         double volume = amount.amount() + (amount.above() ? BEYOND : -BEYOND) * capacity;
-        yield state.withVolume(signal.on().id(), Math.clamp(volume, 0, capacity));
+        yield state.withVolume(signal.on().id().part(), Math.clamp(volume, 0, capacity));
       }
     };
   }
@@ -343,7 +345,7 @@ public final class RuleProof {
                 && signals.get(amount.signal()).kind() == SignalKind.TEMPERATURE);
   }
 
-  private boolean isDrain(String part) {
+  private boolean isDrain(PartId part) {
     Rig rig = network.rig();
     return rig.partsById().containsKey(part) && rig.part(part).kind().is(Purpose.DRAINS);
   }
@@ -357,30 +359,30 @@ public final class RuleProof {
 
   private Set<String> harms(Course course, boolean drains) {
     Set<String> harms = new LinkedHashSet<>();
-    Map<String, Double> air = new HashMap<>();
+    Map<ElementId, Double> air = new HashMap<>();
     for (Event event : course.events()) {
       if (event.at() < course.begun() && event.begins()) {
         continue; // It was so before the rule did anything.
       }
-      if (drains && event.kind() == Event.Kind.RUNS_OUT && isDrain(event.subject())) {
+      if (drains && event.kind() == Event.Kind.RUNS_OUT && isDrain(event.subject().part())) {
         continue;
       }
       if (event.kind() == Event.Kind.DRAWS_AIR) {
         if (event.begins()) {
           air.put(event.subject(), event.at());
         } else {
-          sputtered(event.subject(), air.remove(event.subject()), event.at(), harms);
+          sputtered(event.subject().part(), air.remove(event.subject()), event.at(), harms);
         }
       } else if (event.begins() && event.kind() != Event.Kind.HAND) {
         HappeningWords.harm(network.rig(), event).ifPresent(harms::add);
       }
     }
-    air.forEach((pump, since) -> sputtered(pump, since, course.end(), harms));
+    air.forEach((pump, since) -> sputtered(pump.part(), since, course.end(), harms));
     return harms;
   }
 
   private void sputtered(
-      String pump, @org.jspecify.annotations.Nullable Double since, double until, Set<String> to) {
+      PartId pump, @org.jspecify.annotations.Nullable Double since, double until, Set<String> to) {
     if (since != null && until - since > SPUTTERS) {
       HappeningWords.harm(network.rig(), new Event(since, Event.Kind.DRAWS_AIR, pump, true))
           .ifPresent(to::add);

@@ -8,6 +8,7 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.run.Actor;
@@ -55,7 +56,7 @@ final class RuleTrial implements Actor, Sight {
   private final int faultStep;
   private final Deque<Sample> past = new ArrayDeque<>();
   private final Map<Turn, Double> turning = new HashMap<>();
-  private final Set<String> failed = new HashSet<>();
+  private final Set<PartId> failed = new HashSet<>();
   private final List<Told> told = new ArrayList<>();
   private final boolean acts;
   private double nextLook;
@@ -144,7 +145,7 @@ final class RuleTrial implements Actor, Sight {
     return isPump(turn.part()) && turn.position().equals(Position.OFF.id());
   }
 
-  private boolean isPump(String part) {
+  private boolean isPump(PartId part) {
     return network.rig().part(part).kind().is(Purpose.DRIVES);
   }
 
@@ -188,8 +189,9 @@ final class RuleTrial implements Actor, Sight {
               .values()
               .forEach(s ->
                   s.drive()
-                      .filter(d -> !d.lost().isEmpty() && !setting.of(s.on().id()).equals(d.lost()))
-                      .ifPresent(d -> acts.add(new Act(s.on().id(), d.lost()))));
+                      .filter(d ->
+                          !d.lost().isEmpty() && !setting.of(s.on().id().part()).equals(d.lost()))
+                      .ifPresent(d -> acts.add(new Act(s.on().id().part(), d.lost()))));
         }
         network
             .rig()
@@ -247,18 +249,18 @@ final class RuleTrial implements Actor, Sight {
     }
     return switch (signal.kind()) {
       case LEVEL -> {
-        double told = seen(moment).state().volume(signal.on().id());
+        double told = seen(moment).state().volume(signal.on().id().part());
         double drift =
             wrong && fault == RuleFault.SENSOR_DRIFTS
                 ? DRIFT
-                    * network.room(signal.on().id()).capacity()
+                    * network.room(signal.on().id().part()).capacity()
                     * (moment.time() - broken)
                     / HOUR
                 : 0;
         yield Optional.of(new Value.Amount(Math.max(0, told - drift)));
       }
       case SWITCH -> {
-        String tank = signal.on().id();
+        PartId tank = signal.on().id().part();
         double level = network.room(tank).level(seen(moment).state().volume(tank), Slope.LEVEL);
         double floor = network.room(tank).lowest(Slope.LEVEL);
         yield Optional.of(new Value.Contact(level - floor >= signal.height().orElseThrow()));
@@ -267,9 +269,10 @@ final class RuleTrial implements Actor, Sight {
       case LEAK -> Optional.of(new Value.Contact(true));
       case PUMP ->
           Optional.of(
-              new Value.Contact(position(signal.on().id()).equals(fernwort.core.kind.Kind.ON)));
+              new Value.Contact(
+                  position(signal.on().id().part()).equals(fernwort.core.kind.Kind.ON)));
       case TEMPERATURE -> Optional.of(new Value.Amount(warmth(name, moment)));
-      case POSITION -> Optional.of(new Value.Stop(position(signal.on().id())));
+      case POSITION -> Optional.of(new Value.Stop(position(signal.on().id().part())));
       case FLOW, TOTAL, PRESSURE, PITCH, ROLL -> Optional.of(new Value.Amount(0));
     };
   }
@@ -312,12 +315,12 @@ final class RuleTrial implements Actor, Sight {
   private Optional<Moment> stuck = Optional.empty();
 
   @Override
-  public String position(String part) {
+  public String position(PartId part) {
     return now.orElseThrow().state().setting().of(part);
   }
 
   @Override
-  public boolean failed(String part) {
+  public boolean failed(PartId part) {
     return failed.contains(part);
   }
 

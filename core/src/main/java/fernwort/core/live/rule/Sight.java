@@ -1,6 +1,7 @@
 package fernwort.core.live.rule;
 
 import fernwort.core.live.Value;
+import fernwort.core.rig.PartId;
 import java.util.Optional;
 
 /** What a rule can see: the real signals and motors, or simulated ones. */
@@ -10,8 +11,8 @@ public interface Sight {
   Optional<Value> value(String signal);
 
   /** Returns the position in which a handle is, as far as anybody knows. */
-  String position(String part);
+  String position(PartId part);
 
   /** Tells whether a motor that was told to move has failed to arrive. */
-  boolean failed(String part);
+  boolean failed(PartId part);
 }

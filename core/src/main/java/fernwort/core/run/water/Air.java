@@ -2,6 +2,7 @@ package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.network.Levels;
+import fernwort.core.rig.LineId;
 import fernwort.core.ways.TankAir;
 import java.util.List;
 import java.util.Optional;
@@ -62,7 +63,7 @@ public final class Air {
   }
 
   /** Sets the ways that the air has: dry ones, or past the water that covers a vent. */
-  public void ways(Levels levels, TankAir air, Set<String> wetVents) {
+  public void ways(Levels levels, TankAir air, Set<LineId> wetVents) {
     out = hold(levels, air.out(), wetVents);
     in =
         air.in().isPresent()
@@ -72,12 +73,12 @@ public final class Air {
                 .orElse(Double.POSITIVE_INFINITY);
   }
 
-  private static double hold(Levels levels, Optional<TankAir.Route> route, Set<String> wetVents) {
+  private static double hold(Levels levels, Optional<TankAir.Route> route, Set<LineId> wetVents) {
     return route.map(r -> sag(levels, r.lines(), wetVents)).orElse(Double.POSITIVE_INFINITY);
   }
 
   /** The depth of the deepest sag on a vent that water has run through, as a pressure (Pa). */
-  private static double sag(Levels levels, List<String> lines, Set<String> wetVents) {
+  private static double sag(Levels levels, List<LineId> lines, Set<LineId> wetVents) {
     double deepest =
         lines.stream().filter(wetVents::contains).mapToDouble(levels::sag).max().orElse(0);
     return Fluid.WATER.pressure(deepest);

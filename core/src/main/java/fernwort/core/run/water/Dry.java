@@ -1,5 +1,7 @@
 package fernwort.core.run.water;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.Map;
 
 /**
@@ -9,7 +11,7 @@ import java.util.Map;
  * @param lines by line id (m³)
  * @param bodies by part id (m³)
  */
-public record Dry(Map<String, Double> lines, Map<String, Double> bodies) {
+public record Dry(Map<LineId, Double> lines, Map<PartId, Double> bodies) {
 
   /** All is full. */
   public static final Dry NOTHING = new Dry(Map.of(), Map.of());
@@ -24,7 +26,7 @@ public record Dry(Map<String, Double> lines, Map<String, Double> bodies) {
     return sum(lines) + sum(bodies);
   }
 
-  private static double sum(Map<String, Double> of) {
+  private static double sum(Map<?, Double> of) {
     return of.values().stream().mapToDouble(Double::doubleValue).sum();
   }
 }

@@ -3,6 +3,8 @@ package fernwort.core.run.water;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -29,8 +31,8 @@ public final class Fronts {
   private static final double SAME = 1e-15;
 
   private final Rig rig;
-  private final Map<String, Double> lines;
-  private final Map<String, Double> bodies;
+  private final Map<LineId, Double> lines;
+  private final Map<PartId, Double> bodies;
 
   /** Begins with some lines dry. */
   public Fronts(Rig rig, Dry dry) {
@@ -72,10 +74,10 @@ public final class Fronts {
     if (areThrough()) {
       return full;
     }
-    Map<String, Double> fixtures = new HashMap<>(full.fixtures());
-    Map<String, Double> ends = new HashMap<>(full.ends());
-    Map<String, Double> tanks = new HashMap<>(full.tanks());
-    Map<String, Double> supplies = new HashMap<>(full.supplies());
+    Map<PartId, Double> fixtures = new HashMap<>(full.fixtures());
+    Map<PartId, Double> ends = new HashMap<>(full.ends());
+    Map<PartId, Double> tanks = new HashMap<>(full.tanks());
+    Map<PartId, Double> supplies = new HashMap<>(full.supplies());
     new Passing(full)
         .lost()
         .forEach((part, q) -> {
@@ -100,12 +102,12 @@ public final class Fronts {
   }
 
   /** Returns the parts that water is on its way to, and has not come to. */
-  public Set<String> awaited(Flows flows) {
+  public Set<PartId> awaited(Flows flows) {
     if (areThrough()) {
       return Set.of();
     }
     Passing passing = new Passing(flows);
-    Set<String> awaited = new HashSet<>();
+    Set<PartId> awaited = new HashSet<>();
     passing
         .lost()
         .forEach((part, q) -> {
@@ -127,10 +129,10 @@ public final class Fronts {
     }
     double soonest = Double.POSITIVE_INFINITY;
     Passing passing = new Passing(flows);
-    for (Map.Entry<String, Double> line : lines.entrySet()) {
+    for (Map.Entry<LineId, Double> line : lines.entrySet()) {
       soonest = Math.min(soonest, line.getValue() / passing.enters(line.getKey()));
     }
-    for (Map.Entry<String, Double> body : bodies.entrySet()) {
+    for (Map.Entry<PartId, Double> body : bodies.entrySet()) {
       soonest = Math.min(soonest, body.getValue() / passing.arrives(body.getKey()));
     }
     return soonest;
@@ -150,17 +152,17 @@ public final class Fronts {
   /** What passes each line while some keep what they are given. */
   private final class Passing {
 
-    private final Map<String, List<Line>> into = new HashMap<>();
-    private final Map<String, Double> all = new HashMap<>();
-    private final Map<String, Double> enters = new HashMap<>();
-    private final Map<String, Double> leaves = new HashMap<>();
+    private final Map<PartId, List<Line>> into = new HashMap<>();
+    private final Map<LineId, Double> all = new HashMap<>();
+    private final Map<LineId, Double> enters = new HashMap<>();
+    private final Map<LineId, Double> leaves = new HashMap<>();
 
     private Passing(Flows flows) {
       List<Line> moving = new ArrayList<>();
       for (Line line : rig.lines()) {
         double q = flows.line(line.id());
         if (Math.abs(q) > Rates.STILL) {
-          String down = q > 0 ? line.to().part() : line.from().part();
+          PartId down = q > 0 ? line.to().part() : line.from().part();
           into.computeIfAbsent(down, id -> new ArrayList<>()).add(line);
           moving.add(line);
           all.put(line.id(), Math.abs(q));
@@ -174,7 +176,7 @@ public final class Fronts {
       for (int pass = 0; changes && pass <= moving.size(); pass++) {
         changes = false;
         for (Line line : moving) {
-          String up = flows.line(line.id()) > 0 ? line.from().part() : line.to().part();
+          PartId up = flows.line(line.id()) > 0 ? line.from().part() : line.to().part();
           double now = all.getOrDefault(line.id(), 0.0) * share(up);
           changes |= Math.abs(now - enters(line.id())) > SAME;
           enters.put(line.id(), now);
@@ -184,7 +186,7 @@ public final class Fronts {
     }
 
     /** How much of what a part passes on when all is full it passes on now (0 to 1). */
-    private double share(String part) {
+    private double share(PartId part) {
       List<Line> in = into.getOrDefault(part, List.of());
       if (in.isEmpty() || rig.part(part).kind().is(Purpose.HOLDS)) {
         return 1;
@@ -197,20 +199,20 @@ public final class Fronts {
     }
 
     /** Returns what comes into a line (m³/s). */
-    private double enters(String line) {
+    private double enters(LineId line) {
       return enters.getOrDefault(line, 0.0);
     }
 
     /** Returns what comes to a part (m³/s). */
-    private double arrives(String part) {
+    private double arrives(PartId part) {
       return into.getOrDefault(part, List.of()).stream()
           .mapToDouble(l -> leaves.getOrDefault(l.id(), 0.0))
           .sum();
     }
 
     /** Returns what each part gets less than if all were full, its body's share included (m³/s). */
-    private Map<String, Double> lost() {
-      Map<String, Double> lost = new HashMap<>();
+    private Map<PartId, Double> lost() {
+      Map<PartId, Double> lost = new HashMap<>();
       into.forEach((part, in) -> {
         double passes = bodies.containsKey(part) ? 0 : arrives(part);
         if (full(in) - passes > Rates.STILL) {

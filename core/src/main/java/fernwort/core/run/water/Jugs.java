@@ -3,6 +3,7 @@ package fernwort.core.run.water;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;
 import java.util.Map;
@@ -15,7 +16,7 @@ public final class Jugs {
   /** A container with less in it is poured out (m³). */
   private static final double DROP = 2e-6;
 
-  private final Map<String, Double> left = new TreeMap<>();
+  private final Map<PartId, Double> left = new TreeMap<>();
 
   /** Begins with all jugs full. */
   public Jugs(Rig rig) {
@@ -44,7 +45,7 @@ public final class Jugs {
   /** Returns when the first one is poured out, if they pour on like this (s). */
   public double untilPouredOut(Flows flows) {
     double soonest = Double.POSITIVE_INFINITY;
-    for (Map.Entry<String, Double> jug : left.entrySet()) {
+    for (Map.Entry<PartId, Double> jug : left.entrySet()) {
       double q = flows.supplies().getOrDefault(jug.getKey(), 0.0);
       if (q > Rates.STILL && jug.getValue() > DROP) {
         soonest = Math.min(soonest, jug.getValue() / q);
@@ -63,8 +64,8 @@ public final class Jugs {
   }
 
   /** Returns the ids of those that are poured out. */
-  public Set<String> empty() {
-    Set<String> empty = new HashSet<>();
+  public Set<PartId> empty() {
+    Set<PartId> empty = new HashSet<>();
     left.forEach((id, volume) -> {
       if (volume <= DROP) {
         empty.add(id);

@@ -1,6 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.PartId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;
@@ -26,7 +27,7 @@ public final class Locks {
   /** The tanks by their ids, so that the order in which a file lists them decides nothing. */
   private final int[] byName;
 
-  private Set<String> locked = Set.of();
+  private Set<PartId> locked = Set.of();
   private double since;
 
   /** Begins with no air locked. */
@@ -49,7 +50,7 @@ public final class Locks {
   }
 
   /** Returns the ids of the tanks that are locked. */
-  public Set<String> ids() {
+  public Set<PartId> ids() {
     return locked;
   }
 
@@ -70,7 +71,7 @@ public final class Locks {
 
   /** Notes that the air of a tank is locked from a time on (s). */
   public void lock(int tank, double time) {
-    Set<String> more = new HashSet<>(locked);
+    Set<PartId> more = new HashSet<>(locked);
     more.add(tanks.id(tank));
     locked = more;
     since = time;
@@ -134,9 +135,9 @@ public final class Locks {
    * there are any.
    */
   public boolean letGo(Flows flows) {
-    Set<String> kept = new HashSet<>(locked);
+    Set<PartId> kept = new HashSet<>(locked);
     for (int i = 0; i < tanks.count(); i++) {
-      String id = tanks.id(i);
+      PartId id = tanks.id(i);
       if (kept.contains(id) && !tanks.air(i).holds(flows.air().getOrDefault(id, 0.0))) {
         kept.remove(id);
       }

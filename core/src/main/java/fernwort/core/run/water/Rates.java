@@ -1,6 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.rig.PartId;
 import java.util.Map;
 
 /**
@@ -24,7 +25,7 @@ public record Rates(Flows flows, double[] gains) {
     return areStill(flows.fixtures()) && areStill(flows.ends()) && areStill(flows.supplies());
   }
 
-  private static boolean areStill(Map<String, Double> of) {
+  private static boolean areStill(Map<PartId, Double> of) {
     return of.values().stream().allMatch(q -> Math.abs(q) <= STILL);
   }
 }

@@ -3,6 +3,7 @@ package fernwort.core.run.water;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.Map;
 import java.util.TreeMap;
@@ -22,7 +23,7 @@ public final class Spills {
   private record Spill(String port, double raised) {}
 
   private final Network network;
-  private final Map<String, Spill> spills = new TreeMap<>();
+  private final Map<PartId, Spill> spills = new TreeMap<>();
 
   /** Begins with nothing spilling. */
   public Spills(Network network) {
@@ -36,7 +37,7 @@ public final class Spills {
   }
 
   /** Tells whether a tank spills. */
-  public boolean has(String tank) {
+  public boolean has(PartId tank) {
     return spills.containsKey(tank);
   }
 
@@ -46,16 +47,16 @@ public final class Spills {
   }
 
   /** Begins anew for one tank. */
-  public void forget(String tank) {
+  public void forget(PartId tank) {
     spills.remove(tank);
   }
 
   /** Returns the port at which each of them stands, by tank. */
-  public Map<String, String> ports() {
+  public Map<PartId, String> ports() {
     if (spills.isEmpty()) {
       return Map.of();
     }
-    Map<String, String> ports = new TreeMap<>();
+    Map<PartId, String> ports = new TreeMap<>();
     spills.forEach((tank, spill) -> ports.put(tank, spill.port()));
     return ports;
   }
@@ -63,7 +64,7 @@ public final class Spills {
   /** Returns a state with each of them at the very height of its port. */
   public State level(State state) {
     State level = state;
-    for (Map.Entry<String, Spill> s : spills.entrySet()) {
+    for (Map.Entry<PartId, Spill> s : spills.entrySet()) {
       if (s.getValue().raised() != 0) {
         level = level.withVolume(s.getKey(), level.volume(s.getKey()) + s.getValue().raised());
       }

@@ -4,6 +4,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;
@@ -56,12 +57,12 @@ public final class Tanks {
   }
 
   /** Returns the id of a tank by its number. */
-  public String id(int tank) {
+  public PartId id(int tank) {
     return part(tank).id();
   }
 
   /** Returns the place of a tank, −1 when there is none of this id. */
-  public int place(String id) {
+  public int place(PartId id) {
     for (int i = 0; i < volumes.length; i++) {
       if (id(i).equals(id)) {
         return i;
@@ -114,8 +115,8 @@ public final class Tanks {
   }
 
   /** Returns an amount of each tank by its id. */
-  public Map<String, Double> byId(double[] amounts) {
-    Map<String, Double> named = new HashMap<>();
+  public Map<PartId, Double> byId(double[] amounts) {
+    Map<PartId, Double> named = new HashMap<>();
     for (int i = 0; i < amounts.length; i++) {
       named.put(id(i), amounts[i]);
     }
@@ -123,8 +124,8 @@ public final class Tanks {
   }
 
   /** Returns the gauge pressure of the air above such volumes (m³), where there is any (Pa). */
-  public Map<String, Double> pressures(double[] holding) {
-    Map<String, Double> pressures = new TreeMap<>();
+  public Map<PartId, Double> pressures(double[] holding) {
+    Map<PartId, Double> pressures = new TreeMap<>();
     for (int i = 0; i < holding.length; i++) {
       double pressure = air[i].pressure(holding[i]);
       if (pressure != 0) {

@@ -1,5 +1,6 @@
 package fernwort.core.run.water;
 
+import fernwort.core.rig.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -11,7 +12,7 @@ import java.util.TreeMap;
  * @param out what left at each open end, and at fixtures whose waste has no tank or finds it full
  */
 public record Totals(
-    Map<String, Double> supplied, Map<String, Double> drawn, Map<String, Double> out) {
+    Map<PartId, Double> supplied, Map<PartId, Double> drawn, Map<PartId, Double> out) {
 
   /** Returns totals of nothing. */
   public static Totals none() {
@@ -24,7 +25,7 @@ public record Totals(
   }
 
   /** Adds what flows for a time (m³/s; s). */
-  public static void add(Map<String, Double> to, Map<String, Double> flows, double seconds) {
+  public static void add(Map<PartId, Double> to, Map<PartId, Double> flows, double seconds) {
     flows.forEach((id, q) -> to.merge(id, q * seconds, Double::sum));
   }
 

@@ -6,7 +6,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -35,14 +37,14 @@ public final class Warmth {
   private static final double NEARLY = 1e-9;
 
   private final List<Part> heaters;
-  private final List<String> feeds;
+  private final List<LineId> feeds;
   private final double[] temperature;
   private final boolean[] satisfied;
 
   /** Begins with every heater cold. */
   public Warmth(Network network) {
     heaters = network.rig().parts().stream().filter(Warmth::isKnown).toList();
-    feeds = heaters.stream().map(h -> network.lineId(h.port("cold")).orElse("")).toList();
+    feeds = heaters.stream().map(h -> network.lineId(h.port("cold")).orElse(LineId.NONE)).toList();
     temperature = new double[heaters.size()];
     Arrays.fill(temperature, COLD);
     satisfied = new boolean[heaters.size()];
@@ -64,8 +66,8 @@ public final class Warmth {
   }
 
   /** Returns the temperature in each heater, by id (K). */
-  public Map<String, Double> temperatures() {
-    Map<String, Double> all = new TreeMap<>();
+  public Map<PartId, Double> temperatures() {
+    Map<PartId, Double> all = new TreeMap<>();
     for (int i = 0; i < temperature.length; i++) {
       all.put(heaters.get(i).id(), temperature[i]);
     }
@@ -73,8 +75,8 @@ public final class Warmth {
   }
 
   /** Returns the heaters that are on and have their water where the thermostat is set. */
-  public List<String> hot(Setting setting) {
-    List<String> hot = new ArrayList<>();
+  public List<PartId> hot(Setting setting) {
+    List<PartId> hot = new ArrayList<>();
     for (int i = 0; i < satisfied.length; i++) {
       if (satisfied[i] && isOn(heaters.get(i), setting)) {
         hot.add(heaters.get(i).id());
@@ -158,7 +160,7 @@ public final class Warmth {
   /** What is drawn hot through a heater (m³/s). */
   private double drawn(int heater, Setting setting, Flows flows) {
     double hot = 0;
-    for (Map.Entry<String, Double> fixture : flows.fixtures().entrySet()) {
+    for (Map.Entry<PartId, Double> fixture : flows.fixtures().entrySet()) {
       hot += hotShare(setting.of(fixture.getKey())) * Math.max(0, fixture.getValue());
     }
     return Math.min(hot, Math.abs(flows.line(feeds.get(heater))));

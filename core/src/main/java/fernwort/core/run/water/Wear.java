@@ -4,6 +4,7 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.network.Network;
+import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import java.util.List;
 
@@ -14,13 +15,13 @@ import java.util.List;
 public final class Wear {
 
   private final List<Part> filters;
-  private final List<String> feeds;
+  private final List<LineId> feeds;
   private final double[] passed;
 
   /** Begins with cartridges as they are. */
   public Wear(Network network) {
     filters = network.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
-    feeds = filters.stream().map(p -> network.lineId(p.port("in")).orElse("")).toList();
+    feeds = filters.stream().map(p -> network.lineId(p.port("in")).orElse(LineId.NONE)).toList();
     passed = new double[filters.size()];
   }
 

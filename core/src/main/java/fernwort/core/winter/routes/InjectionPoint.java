@@ -7,6 +7,7 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.Comparator;
 import java.util.List;
@@ -87,8 +88,8 @@ public final class InjectionPoint {
   }
 
   /** Tells whether a way comes to the suction of a pump and not to what it presses into. */
-  private static boolean drawnBy(Network network, List<String> way, Part pump) {
-    String before = way.get(way.size() - 2);
+  private static boolean drawnBy(Network network, List<PartId> way, Part pump) {
+    PartId before = way.get(way.size() - 2);
     Line suction = network.rig().linesByPort().get(pump.port("in"));
     return suction != null && suction.other(pump.port("in")).part().equals(before);
   }

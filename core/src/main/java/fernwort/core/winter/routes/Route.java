@@ -2,6 +2,7 @@ package fernwort.core.winter.routes;
 
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -14,7 +15,7 @@ import java.util.Map;
  * @param legs what it passes, in order
  * @param needs the positions it needs of valves, by part id
  */
-public record Route(Part outlet, String position, List<Leg> legs, Map<String, String> needs) {
+public record Route(Part outlet, String position, List<Leg> legs, Map<PartId, String> needs) {
 
   /** Returns ways outlet by outlet, in the order in which each outlet comes first. */
   public static List<Route> byOutlet(List<Route> routes) {

@@ -9,6 +9,7 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -47,7 +48,7 @@ public final class Routes {
   private record Come(
       PortRef port,
       double cost,
-      Map<String, String> needs,
+      Map<PartId, String> needs,
       @Nullable Come before,
       Route.@Nullable Leg leg) {}
 
@@ -154,7 +155,7 @@ public final class Routes {
       return;
     }
     boolean so = now.state().setting().has(part.id(), stop);
-    Map<String, String> needs = new LinkedHashMap<>(come.needs());
+    Map<PartId, String> needs = new LinkedHashMap<>(come.needs());
     needs.put(part.id(), stop);
     for (String port : onward) {
       out(come, part, port, needs, so ? 0 : A_TURN, queue);
@@ -165,7 +166,7 @@ public final class Routes {
       Come come,
       Part part,
       String port,
-      Map<String, String> needs,
+      Map<PartId, String> needs,
       double more,
       PriorityQueue<Come> queue) {
     if (!port.equals(come.port().port())) {

@@ -1,5 +1,7 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import java.util.List;
 
 /**
@@ -11,7 +13,7 @@ import java.util.List;
  * @param bursts how often
  * @param lines what happens in each line on the way, from the adapter on
  */
-public record Blow(String outlet, double length, double pressure, int bursts, List<Swept> lines) {
+public record Blow(PartId outlet, double length, double pressure, int bursts, List<Swept> lines) {
 
   /** A carried line keeps a film of this share of what it holds, at least (our estimate). */
   public static final double LEAST_FILM = 0.02;
@@ -28,7 +30,7 @@ public record Blow(String outlet, double length, double pressure, int bursts, Li
    * @param low water that stays, at least (m³)
    * @param high at most (m³)
    */
-  public record Swept(String line, double speed, double wallis, double low, double high) {
+  public record Swept(LineId line, double speed, double wallis, double low, double high) {
 
     /** Tells whether water is carried out of it. */
     public boolean isCarried() {

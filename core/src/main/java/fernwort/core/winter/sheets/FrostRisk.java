@@ -1,5 +1,6 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.rig.ElementId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 
@@ -15,7 +16,7 @@ import java.util.Optional;
  * @param help the one thing to do that gets more of it out, or lets it stand the cold, if one does
  */
 public record FrostRisk(
-    String id,
+    ElementId id,
     ResidualWater.Kind kind,
     double volume,
     FrostHarm harm,

@@ -1,5 +1,7 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -13,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class Groups {
 
-  private record Act(String place, WinterStep.Sort sort, String visit) {}
+  private record Act(PlaceId place, WinterStep.Sort sort, PartId visit) {}
 
   private Groups() {}
 
@@ -24,7 +26,8 @@ public final class Groups {
     int last = 0;
     boolean passing = false;
     for (WinterStep step : steps) {
-      WinterStep.Hand hand = step.hand().orElse(WinterStep.Hand.of("", WinterStep.Sort.OTHER));
+      WinterStep.Hand hand =
+          step.hand().orElse(WinterStep.Hand.of(PartId.NONE, WinterStep.Sort.OTHER));
       boolean device = hand.sort() == WinterStep.Sort.ADAPTER || hand.sort() == WinterStep.Sort.JUG;
       if (step.isWait() || hand.sort() == WinterStep.Sort.TILT || device) {
         open.clear();
@@ -35,7 +38,7 @@ public final class Groups {
       Act act =
           tap
               ? new Act(step.place(), WinterStep.Sort.RUN, hand.part())
-              : new Act(step.place(), hand.sort(), "");
+              : new Act(step.place(), hand.sort(), PartId.NONE);
       @Nullable Integer number = hand.sort() == WinterStep.Sort.OTHER ? null : open.get(act);
       if (number == null) {
         number = ++last;

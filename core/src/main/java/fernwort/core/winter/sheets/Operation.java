@@ -5,7 +5,10 @@ import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wetness;
 import fernwort.core.drain.Wintering;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.util.HashMap;
 import java.util.List;
@@ -23,7 +26,7 @@ public sealed interface Operation {
   Wintering on(Network network, Wintering now);
 
   /** A handle, cap, bowl or plug is put somewhere; what can run out runs out. */
-  record Put(String part, String position) implements Operation {
+  record Put(PartId part, String position) implements Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
       return Draining.of(network, now.with(network.rig(), part, position));
@@ -39,7 +42,7 @@ public sealed interface Operation {
   }
 
   /** Tanks have run out, to so much (m³) by id. */
-  record Emptied(Map<String, Double> volumes) implements Operation {
+  record Emptied(Map<PartId, Double> volumes) implements Operation {
     public Emptied {
       volumes = Map.copyOf(volumes);
     }
@@ -47,7 +50,7 @@ public sealed interface Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
       Wintering after = now;
-      for (Map.Entry<String, Double> tank : volumes.entrySet()) {
+      for (Map.Entry<PartId, Double> tank : volumes.entrySet()) {
         after = after.withVolume(tank.getKey(), tank.getValue());
       }
       return Draining.of(network, after);
@@ -55,7 +58,7 @@ public sealed interface Operation {
   }
 
   /** A pump runs for 15 s with nothing to draw. */
-  record RunDry(String pump) implements Operation {
+  record RunDry(PartId pump) implements Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
       double full = network.rig().part(pump).volume();
@@ -68,7 +71,7 @@ public sealed interface Operation {
    * A pump runs with nothing to draw but air from an empty tank: it throws out most of its head,
    * and air comes through its suction.
    */
-  record DrawnDry(String pump, List<String> lines, List<String> bodies) implements Operation {
+  record DrawnDry(PartId pump, List<LineId> lines, List<PartId> bodies) implements Operation {
     public DrawnDry {
       lines = List.copyOf(lines);
       bodies = List.copyOf(bodies);
@@ -81,7 +84,7 @@ public sealed interface Operation {
   }
 
   /** Air has carried the water out of lines and bodies. */
-  record Blown(List<String> lines, List<String> bodies) implements Operation {
+  record Blown(List<LineId> lines, List<PartId> bodies) implements Operation {
     public Blown {
       lines = List.copyOf(lines);
       bodies = List.copyOf(bodies);
@@ -90,10 +93,10 @@ public sealed interface Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
       Wetness wet = now.wetness();
-      for (String line : lines) {
+      for (LineId line : lines) {
         wet = wet.with(line, List.of());
       }
-      for (String body : bodies) {
+      for (PartId body : bodies) {
         wet = wet.withBody(body, 0);
       }
       return now.with(wet);
@@ -101,7 +104,7 @@ public sealed interface Operation {
   }
 
   /** Lines and bodies are full of antifreeze of a strength (0 to 1) by id. */
-  record Filled(Map<String, Double> strengths) implements Operation {
+  record Filled(Map<ElementId, Double> strengths) implements Operation {
     public Filled {
       strengths = Map.copyOf(strengths);
     }
@@ -114,12 +117,12 @@ public sealed interface Operation {
           wet = wet.with(line.id(), List.of(new Stretch(0, line.length())));
         }
       }
-      for (String id : strengths.keySet()) {
+      for (ElementId id : strengths.keySet()) {
         if (network.rig().parts().stream().anyMatch(p -> p.id().equals(id))) {
-          wet = wet.withBody(id, network.rig().part(id).volume());
+          wet = wet.withBody(id.part(), network.rig().part(id.part()).volume());
         }
       }
-      Map<String, Double> all = new HashMap<>(now.glycol());
+      Map<ElementId, Double> all = new HashMap<>(now.glycol());
       all.putAll(strengths);
       return now.with(wet).withGlycol(all);
     }

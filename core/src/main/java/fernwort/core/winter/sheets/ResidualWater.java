@@ -4,8 +4,10 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wetness;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -19,7 +21,7 @@ import java.util.Set;
  * @param kind what keeps it
  * @param volume how much (m³)
  */
-public record ResidualWater(String id, Kind kind, double volume) {
+public record ResidualWater(ElementId id, Kind kind, double volume) {
 
   /** What can keep water. */
   public enum Kind {
@@ -40,7 +42,7 @@ public record ResidualWater(String id, Kind kind, double volume) {
    * @param lines whether the lines were, too
    */
   public static List<ResidualWater> of(
-      Network network, State state, Set<String> tanks, boolean lines) {
+      Network network, State state, Set<PartId> tanks, boolean lines) {
     List<ResidualWater> left = new ArrayList<>();
     for (Part tank : network.tanks()) {
       if (tanks.contains(tank.id())) {
@@ -61,7 +63,7 @@ public record ResidualWater(String id, Kind kind, double volume) {
   }
 
   private static void add(
-      List<ResidualWater> left, String id, ResidualWater.Kind kind, double volume) {
+      List<ResidualWater> left, ElementId id, ResidualWater.Kind kind, double volume) {
     if (volume > WORTHWHILE) {
       left.add(new ResidualWater(id, kind, volume));
     }

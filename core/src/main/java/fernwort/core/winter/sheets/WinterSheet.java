@@ -8,6 +8,7 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import fernwort.core.winter.routes.Route;
@@ -243,12 +244,12 @@ public final class WinterSheet {
   }
 
   /** Writes a step that changes nothing in the water (s). */
-  public void heed(String place, String words, String why, double seconds, boolean timed) {
+  public void heed(PlaceId place, String words, String why, double seconds, boolean timed) {
     heed(place, Message.words(words), why, seconds, timed);
   }
 
   /** Writes a step that changes nothing in the water (s). */
-  public void heed(String place, Message words, String why, double seconds, boolean timed) {
+  public void heed(PlaceId place, Message words, String why, double seconds, boolean timed) {
     add(new WinterStep(new Operation.Heed(), place, words, Message.words(why), seconds, timed, 0));
   }
 
@@ -278,7 +279,7 @@ public final class WinterSheet {
         .toList();
   }
 
-  private static double highest(List<Part> parts, String place) {
+  private static double highest(List<Part> parts, PlaceId place) {
     return parts.stream()
         .filter(p -> p.place().equals(place))
         .mapToDouble(Part::height)

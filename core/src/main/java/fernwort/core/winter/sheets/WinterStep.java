@@ -2,6 +2,8 @@ package fernwort.core.winter.sheets;
 
 import fernwort.core.jobs.goal.Acts;
 import fernwort.core.kind.Kind;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 
@@ -19,7 +21,7 @@ import java.util.Optional;
  */
 public record WinterStep(
     Operation act,
-    String place,
+    PlaceId place,
     Message words,
     Message why,
     double seconds,
@@ -64,10 +66,10 @@ public record WinterStep(
    * @param off whether an adapter or jug comes off
    * @param volume what runs (m³)
    */
-  public record Hand(String part, Sort sort, boolean off, double volume) {
+  public record Hand(PartId part, Sort sort, boolean off, double volume) {
 
     /** Makes something that is done to a part. */
-    public static Hand of(String part, Sort sort) {
+    public static Hand of(PartId part, Sort sort) {
       return new Hand(part, sort, false, 0);
     }
 
@@ -95,7 +97,7 @@ public record WinterStep(
    */
   public WinterStep(
       Operation act,
-      String place,
+      PlaceId place,
       Message words,
       Message why,
       double seconds,

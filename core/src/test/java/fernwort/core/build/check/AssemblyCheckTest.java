@@ -14,6 +14,8 @@ import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -144,7 +146,7 @@ class AssemblyCheckTest {
                   demo.state().volumes(),
                   demo.state().slope());
           FlowPaths ways = OpenWays.find(network, state);
-          Set<String> reached =
+          Set<PartId> reached =
               ways.ways().stream()
                   .filter(AssemblyCheckTest::isPressed)
                   .map((FlowPath w) -> w.end().part())
@@ -174,7 +176,7 @@ class AssemblyCheckTest {
     Setting rest = van.atRest();
     assertThat(new PressedWater(Network.of(van), rest, new int[0]).isDriven()).isFalse();
     assertThat(look(van, rest)).containsOnly(PressedWater.NOTHING);
-    Setting on = rest.with("pump", Kind.ON);
+    Setting on = rest.with(PartId.of("pump"), Kind.ON);
     assertThat(new PressedWater(Network.of(van), on, new int[0]).isDriven()).isTrue();
     assertThat(look(van, on))
         .containsExactly(
@@ -185,9 +187,12 @@ class AssemblyCheckTest {
             PressedWater.COLD,
             PressedWater.COLD);
     // The pump on the vent draws nothing; turned round it draws nothing either.
-    Rig vent = swapped(van, new PortRef("tank", "feed"), new PortRef("vent-end", "in"));
+    Rig vent =
+        swapped(
+            van, new PortRef(PartId.of("tank"), "feed"), new PortRef(PartId.of("vent-end"), "in"));
     assertThat(look(vent, on)).containsOnly(PressedWater.NOTHING);
-    Rig turned = swapped(van, new PortRef("pump", "in"), new PortRef("pump", "out"));
+    Rig turned =
+        swapped(van, new PortRef(PartId.of("pump"), "in"), new PortRef(PartId.of("pump"), "out"));
     assertThat(look(turned, on)).containsOnly(PressedWater.NOTHING);
   }
 
@@ -196,7 +201,9 @@ class AssemblyCheckTest {
     Rig van = SmallVan.rig();
     Network network = Network.of(van);
     List<PortRef> ends =
-        Stream.of("pump", "tee").flatMap(p -> Undoing.joints(van, List.of(p)).stream()).toList();
+        Stream.of("pump", "tee")
+            .flatMap(p -> Undoing.joints(van, List.of(PartId.of(p))).stream())
+            .toList();
     AssemblyCheck check = AssemblyCheck.of(Plans.of(network), ends);
     // Five ends: ten mistakes. Two ends of the tee on each other change nothing that runs.
     assertThat(check.mistakes()).isEqualTo(10);
@@ -298,7 +305,7 @@ class AssemblyCheckTest {
     for (DemoRig demo : DemoRig.all().subList(0, 2)) {
       Network network = Network.of(demo.rig());
       Plans plans = Plans.of(network);
-      for (String place :
+      for (PlaceId place :
           demo.rig().places().stream().map(fernwort.core.rig.Place::id).limit(2).toList()) {
         List<PortRef> joints =
             Undoing.joints(
@@ -331,7 +338,7 @@ class AssemblyCheckTest {
     DemoRig demo = DemoRig.all().getFirst();
     Network network = Network.of(demo.rig());
     AssemblyCheck check =
-        AssemblyCheck.of(Plans.of(network), Undoing.joints(demo.rig(), List.of("pump")));
+        AssemblyCheck.of(Plans.of(network), Undoing.joints(demo.rig(), List.of(PartId.of("pump"))));
     assertThat(check.mistakes()).isEqualTo(1);
     assertThat(check.steps()).hasSize(1);
     AssemblyCheck.Look look = check.steps().getFirst().looks().getFirst();

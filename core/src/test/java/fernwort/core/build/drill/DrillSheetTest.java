@@ -15,6 +15,7 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Face;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import java.util.List;
@@ -39,7 +40,8 @@ class DrillSheetTest {
   }
 
   private static DrillSheet sheet(Rig rig, DrillSheet.Measured measured) {
-    return DrillSheet.of(rig, rig.part("tank"), Network.of(rig).room("tank"), measured);
+    return DrillSheet.of(
+        rig, rig.part(PartId.of("tank")), Network.of(rig).room(PartId.of("tank")), measured);
   }
 
   private static Hole hole(DrillSheet sheet, Face face, String port) {
@@ -112,7 +114,8 @@ class DrillSheetTest {
   @Test
   void aVentCloseUnderTheFloorWaitsUntilTheTankHangs() {
     Rig rig = rig(Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28));
-    Rig hung = fernwort.core.describe.RigEdit.of(rig).change("tank", p -> p.atHeight(0.25));
+    Rig hung =
+        fernwort.core.describe.RigEdit.of(rig).change(PartId.of("tank"), p -> p.atHeight(0.25));
     assertThat(hole(sheet(hung, DrillSheet.Measured.NOTHING), Face.TOP, "vent").late())
         .contains("hangs");
     assertThat(hole(sheet(rig, DrillSheet.Measured.NOTHING), Face.TOP, "vent").late()).isEmpty();

@@ -12,6 +12,8 @@ import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
@@ -245,10 +247,10 @@ class AdaptersTest {
       Line.Material material, double bore, String end, String grip) {
     Line line =
         new Line(
+            LineId.of("l"),
             "l",
-            "l",
-            new PortRef("a", "x"),
-            new PortRef("b", "y"),
+            new PortRef(PartId.of("a"), "x"),
+            new PortRef(PartId.of("b"), "y"),
             bore,
             1,
             material,

@@ -24,6 +24,8 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -39,7 +41,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class JointCheckTest {
 
   private static final DemoRig MARGINALIA = DemoRig.all().getFirst();
-  private static final PortRef PUMP_OUT = new PortRef("pump", "out");
+  private static final PortRef PUMP_OUT = new PortRef(PartId.of("pump"), "out");
 
   private static Form thread(Standard standard, String size, Gender gender) {
     return new Connection.Thread(standard, size, gender);
@@ -132,7 +134,14 @@ class JointCheckTest {
                 rig.part(feed.to().part()).called("Relief").with(relief)
                         instanceof fernwort.core.rig.Part p
                     ? new fernwort.core.rig.Part(
-                        "relief", "Relief", p.place(), p.x(), p.y(), p.height(), 0, relief)
+                        PartId.of("relief"),
+                        "Relief",
+                        p.place(),
+                        p.x(),
+                        p.y(),
+                        p.height(),
+                        0,
+                        relief)
                     : rig.part(feed.to().part()),
                 "in",
                 "out");
@@ -154,7 +163,7 @@ class JointCheckTest {
     assertThat(Narrow.loss(0.008, 0.012) * line * line)
         .isCloseTo((open / 2 + open * open) * inside * inside, within(1e-9));
     // A tail for 5 mm where the delivery of 12 mm leaves the pump: 4 mm inside.
-    PortRef out = new PortRef("pump", "out");
+    PortRef out = new PortRef(PartId.of("pump"), "out");
     Rig van =
         SmallVan.rig()
             .with(
@@ -167,26 +176,27 @@ class JointCheckTest {
                     List.of()));
     Hydraulics hydraulics = Hydraulics.of(Network.of(van));
     State running =
-        new State(van.atRest(), Map.of("tank", 0.06), fernwort.core.rig.Slope.LEVEL)
-            .with("pump", Kind.ON)
-            .with("sink", "open");
+        new State(van.atRest(), Map.of(PartId.of("tank"), 0.06), fernwort.core.rig.Slope.LEVEL)
+            .with(PartId.of("pump"), Kind.ON)
+            .with(PartId.of("sink"), "open");
     List<Narrow> narrow = Narrow.of(hydraulics, JointEnds.of(van), running);
     Narrow worst = narrow.getFirst();
     assertThat(worst.at()).isEqualTo(out);
     assertThat(worst.bore()).isCloseTo(0.004, within(1e-9));
-    double clear = hydraulics.solve(running).fixture("sink");
+    double clear = hydraulics.solve(running).fixture(PartId.of("sink"));
     double with =
         hydraulics
-            .losing(Map.of("delivery", Narrow.loss(0.004, 0.012)))
+            .losing(Map.of(LineId.of("delivery"), Narrow.loss(0.004, 0.012)))
             .solve(running)
-            .fixture("sink");
+            .fixture(PartId.of("sink"));
     assertThat(worst.without()).isCloseTo(clear, within(1e-9));
     assertThat(worst.with()).isCloseTo(with, within(1e-9));
     assertThat(worst.costs()).isCloseTo(clear - with, within(1e-9)).isPositive();
     assertThat(narrow)
         .isSortedAccordingTo(java.util.Comparator.comparingDouble(Narrow::costs).reversed());
     // With the pump off nothing runs, and nothing is told.
-    assertThat(Narrow.of(hydraulics, JointEnds.of(van), running.with("pump", "off"))).isEmpty();
+    assertThat(Narrow.of(hydraulics, JointEnds.of(van), running.with(PartId.of("pump"), "off")))
+        .isEmpty();
   }
 
   @Test
@@ -197,7 +207,7 @@ class JointCheckTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef("pump", "out"),
+                            new PortRef(PartId.of("pump"), "out"),
                             Optional.of(new Connection(new Connection.HoseTail(0.2))),
                             Optional.empty())),
                     List.of()));
@@ -218,7 +228,7 @@ class JointCheckTest {
     assertThat(JointCheck.of(relieved(new Plug(true))).getFirst().what().toString())
         .contains("Far end");
     // A check valve that opens for a little is no relief.
-    assertThat(SmallVan.rig().part("pump").kind().relieves()).isFalse();
+    assertThat(SmallVan.rig().part(PartId.of("pump")).kind().relieves()).isFalse();
   }
 
   /** The rinse's branch ends in a relief valve whose tube passes a tee. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.TankSupport;
 import fernwort.core.rig.TankSupport.Type;
 import fernwort.core.say.Refusal;
@@ -21,7 +22,7 @@ class HangingTest {
   private static final Hanging.Moving MOVING = new Hanging.Moving(2, 0.8, 0.5);
 
   private static TankSupport strap(double along, int bolts) {
-    return new TankSupport("tank", Type.STRAP, along, 0.05, bolts, 2000, 1500);
+    return new TankSupport(PartId.of("tank"), Type.STRAP, along, 0.05, bolts, 2000, 1500);
   }
 
   private static Hanging hung(double kilograms, double centre, TankSupport... supports) {
@@ -43,7 +44,7 @@ class HangingTest {
     // 1307.6 N on 0.05 m by 0.4 m: 65.4 kPa.
     assertThat(hung.loads().getFirst().pressure()).isCloseTo(65_378, within(1.0));
     assertThat(hung.fallsWithoutOne()).isTrue();
-    TankSupport shelf = new TankSupport("tank", Type.SHELF, 0.5, 0.5, 4, 2000, 1500);
+    TankSupport shelf = new TankSupport(PartId.of("tank"), Type.SHELF, 0.5, 0.5, 4, 2000, 1500);
     assertThat(hung(100, 0.5, shelf).fallsWithoutOne()).isFalse();
     assertThat(hung.moveToCentre()).isCloseTo(-0.1, within(1e-12));
   }
@@ -110,8 +111,8 @@ class HangingTest {
   void brakingLoadsTheFrontAndLiftsTheRear() {
     List<TankSupport> shelves =
         List.of(
-            new TankSupport("tank", TankSupport.Type.SHELF, 0.075, 0.48, 4, 2000, 2500),
-            new TankSupport("tank", TankSupport.Type.SHELF, 0.294, 0.48, 4, 2000, 2500));
+            new TankSupport(PartId.of("tank"), TankSupport.Type.SHELF, 0.075, 0.48, 4, 2000, 2500),
+            new TankSupport(PartId.of("tank"), TankSupport.Type.SHELF, 0.294, 0.48, 4, 2000, 2500));
     Hanging under =
         Hanging.of(135.34, 0.19, 0.35, 0.7, 0.4, shelves, new Hanging.Moving(1, 0.8, 0.5));
     assertThat(under.loads().getLast().braking()).isCloseTo(2394, within(10.0));
@@ -123,8 +124,8 @@ class HangingTest {
   void whatHangsSwingsForwardAndPullsAtTheRear() {
     List<TankSupport> straps =
         List.of(
-            new TankSupport("tank", TankSupport.Type.STRAP, 0.1, 0.05, 2, 2000, 2500),
-            new TankSupport("tank", TankSupport.Type.STRAP, 0.5, 0.05, 2, 2000, 2500));
+            new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0.1, 0.05, 2, 2000, 2500),
+            new TankSupport(PartId.of("tank"), TankSupport.Type.STRAP, 0.5, 0.05, 2, 2000, 2500));
     Hanging hung = Hanging.of(100, 0.3, 0.15, 0.3, 0.4, straps, new Hanging.Moving(1, 0.8, 0.5));
     double weight = 100 * Hanging.GRAVITY;
     double more = 0.8 * weight * 0.15 / 0.4;

@@ -22,6 +22,8 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +40,7 @@ class ApartWordsTest {
   private static final String SHARP = "Edges of cut tube and clamps are sharp";
 
   private static Part it(Kind kind) {
-    return new Part("it", "It", "box", 0, 0, 1, 0, kind);
+    return new Part(PartId.of("it"), "It", PlaceId.of("box"), 0, 0, 1, 0, kind);
   }
 
   private static Kind tank(Contents contents) {
@@ -56,7 +58,7 @@ class ApartWordsTest {
     State state =
         new State(
             new fernwort.core.rig.Setting(Map.of()),
-            Map.of("it", 0.012),
+            Map.of(PartId.of("it"), 0.012),
             fernwort.core.rig.Slope.LEVEL);
     return ApartWords.heed(List.of(it(kind)), state, tap).stream().map(Object::toString).toList();
   }
@@ -118,7 +120,7 @@ class ApartWordsTest {
 
   @Test
   void theTapThatStaysOpenIsNamedFirst() {
-    Part tap = new Part("tap", "Sink", "box", 0, 0, 1, 0, new Tee());
+    Part tap = new Part(PartId.of("tap"), "Sink", PlaceId.of("box"), 0, 0, 1, 0, new Tee());
     assertThat(heed(new Tee(), Optional.of(tap)))
         .first()
         .satisfies(t -> assertThat(t).startsWith("Sink stays open"));

@@ -26,6 +26,7 @@ import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
@@ -93,7 +94,7 @@ class TakeApartTest {
     Network opened = Network.of(Undoing.open(rig, Undoing.joints(rig, List.of(out.id()))));
     for (TakeApart.Turn turn : plan.shut()) {
       State shut = state.with(turn.part().id(), turn.to().id());
-      assertThat(turn.part().id()).isNotEqualTo(out.id());
+      assertThat(turn.part().id().value()).isNotEqualTo(out.id().value());
       assertThat(turn.keeps())
           .as(rig.name() + " " + out.id() + " " + turn.part().id())
           .isGreaterThan(1e-4)
@@ -140,7 +141,7 @@ class TakeApartTest {
     }
     for (ReadyRig ready : ReadyRig.all()) {
       Rig rig = ready.rig();
-      Map<String, Double> half = new HashMap<>();
+      Map<PartId, Double> half = new HashMap<>();
       Network network = Network.of(rig);
       rig.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
       State state = new State(rig.atRest(), half, Slope.LEVEL);
@@ -173,21 +174,23 @@ class TakeApartTest {
   @Test
   void thePumpOfMarginaliaIsShutOffAndLosesLittle() {
     DemoRig demo = DemoRig.all().getFirst();
-    TakeApart plan = TakeApart.of(Network.of(demo.rig()), demo.state(), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(demo.rig()), demo.state(), Set.of(PartId.of("pump")));
     assertThat(plan.joints()).hasSize(2);
     assertThat(plan.joints()).extracting(TakeApart.Undo::tag).containsExactly(1, 2);
     assertThat(plan.litres()).isLessThan(0.012);
     assertThat(plan.heed().toString()).contains("fuse");
     assertThat(plan.wayRound().toString()).contains("IN to the tank");
     Rig meanwhile = plan.meanwhile(demo.rig());
-    assertThat(meanwhile.partsById()).doesNotContainKey("pump");
+    assertThat(meanwhile.partsById()).doesNotContainKey(PartId.of("pump"));
   }
 
   @Test
   void whatToHoldUnderWhatToMindAndWhatToRenewIsSaidPartByPart() {
     Rig van = SmallVan.rig();
-    State state = new State(van.atRest(), Map.of("tank", 0.05), Slope.LEVEL);
-    TakeApart plan = TakeApart.of(Network.of(van), state, Set.of("tank", "pump", "tee"));
+    State state = new State(van.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL);
+    TakeApart plan =
+        TakeApart.of(
+            Network.of(van), state, Set.of(PartId.of("tank"), PartId.of("pump"), PartId.of("tee")));
     assertThat(plan.heed().toString())
         .contains("Sink stays open")
         .contains("50 kg in it")
@@ -202,17 +205,17 @@ class TakeApartTest {
         .containsEntry("push-fit for 15 mm tube", 2);
     assertThat(plan.joints())
         .allSatisfy(j ->
-            assertThat(j.seal())
+            assertThat(j.seal().value())
                 .contains(j.line().bore() > 0.0125 ? "a clamp" : "the O-ring of the push-fit"));
     // The tank's feed lies at its bottom: what is above it runs out, so it is emptied first.
-    assertThat(plan.empty().get("tank")).isBetween(0.03, 0.05);
+    assertThat(plan.empty().get(PartId.of("tank"))).isBetween(0.03, 0.05);
     TakeApart.Undo feed =
         plan.joints().stream()
-            .filter(j -> j.at().equals(new PortRef("tank", "feed")))
+            .filter(j -> j.at().equals(new PortRef(PartId.of("tank"), "feed")))
             .findFirst()
             .orElseThrow();
     assertThat(feed.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST);
-    assertThat(feed.place()).isEqualTo("under");
+    assertThat(feed.place().value()).isEqualTo("under");
     // From the highest joint down, the tags in that order.
     List<Double> heights =
         plan.joints().stream().map(j -> van.part(j.at().part()).at(j.at().port()).z()).toList();
@@ -252,25 +255,29 @@ class TakeApartTest {
   }
 
   private static State standing(Rig rig) {
-    Setting setting = rig.atRest().with("breath", "open").with("pump", "on");
+    Setting setting = rig.atRest().with(PartId.of("breath"), "open").with(PartId.of("pump"), "on");
     return new State(
-        rig.partsById().containsKey("stop") ? setting.with("stop", "open") : setting,
-        Map.of("tank", 0.04),
+        rig.partsById().containsKey(PartId.of("stop"))
+            ? setting.with(PartId.of("stop"), "open")
+            : setting,
+        Map.of(PartId.of("tank"), 0.04),
         Slope.LEVEL);
   }
 
   @Test
   void theStopBelowATankKeepsWhatIsInIt() {
     Rig rig = shelf(true);
-    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of(PartId.of("pump")));
     // The pump off and the tap open; the stop, and never that of the vent, which would keep water
     // back until the first bubble.
-    assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("pump", "sink");
+    assertThat(plan.off())
+        .extracting(t -> t.part().id())
+        .containsExactly(PartId.of("pump"), PartId.of("sink"));
     assertThat(plan.off()).extracting(t -> t.to().id()).containsExactly("off", "open");
     assertThat(plan.shut())
         .singleElement()
         .satisfies(t -> {
-          assertThat(t.part().id()).isEqualTo("stop");
+          assertThat(t.part().id().value()).isEqualTo("stop");
           assertThat(t.to().id()).isEqualTo("shut");
           // The 40 L of the tank and the metre of tube of 12 mm, half of it under the stop, which
           // no air gets into from above.
@@ -285,12 +292,12 @@ class TakeApartTest {
   @Test
   void withoutAStopTheTankIsEmptiedFirst() {
     Rig rig = shelf(false);
-    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("pump"));
+    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of(PartId.of("pump")));
     assertThat(plan.shut()).isEmpty();
-    assertThat(plan.empty().get("tank")).isCloseTo(0.04, within(1e-6));
+    assertThat(plan.empty().get(PartId.of("tank"))).isCloseTo(0.04, within(1e-6));
     assertThat(plan.litres()).isCloseTo(0.04 + 0.000113097, within(2e-4));
     assertThat(plan.joints())
-        .filteredOn(j -> j.at().equals(new PortRef("pump", "in")))
+        .filteredOn(j -> j.at().equals(new PortRef(PartId.of("pump"), "in")))
         .singleElement()
         .satisfies(j -> assertThat(j.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST));
   }
@@ -298,14 +305,14 @@ class TakeApartTest {
   @Test
   void aStopThatIsShutAlreadyIsNotTurned() {
     Rig rig = shelf(true);
-    State shut = standing(rig).with("stop", "shut").with("pump", "off");
-    TakeApart plan = TakeApart.of(Network.of(rig), shut, Set.of("pump"));
+    State shut = standing(rig).with(PartId.of("stop"), "shut").with(PartId.of("pump"), "off");
+    TakeApart plan = TakeApart.of(Network.of(rig), shut, Set.of(PartId.of("pump")));
     assertThat(plan.shut()).isEmpty();
-    assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly("sink");
+    assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly(PartId.of("sink"));
     // Nor is what comes out itself.
-    TakeApart stop = TakeApart.of(Network.of(rig), standing(rig), Set.of("stop"));
+    TakeApart stop = TakeApart.of(Network.of(rig), standing(rig), Set.of(PartId.of("stop")));
     assertThat(stop.shut()).isEmpty();
-    assertThat(stop.empty()).containsOnlyKeys("tank");
+    assertThat(stop.empty()).containsOnlyKeys(PartId.of("tank"));
   }
 
   @Test
@@ -320,15 +327,18 @@ class TakeApartTest {
                 || from.kind() instanceof Tank
                 || to.kind() instanceof Tank;
         List<PortRef> joints = Undoing.joints(rig, Set.of(from.id(), to.id()));
-        assertThat(joints.contains(line.from())).as(line.id()).isEqualTo(apart);
-        assertThat(joints.contains(line.to())).as(line.id()).isEqualTo(apart);
+        assertThat(joints.contains(line.from())).as(line.id().value()).isEqualTo(apart);
+        assertThat(joints.contains(line.to())).as(line.id().value()).isEqualTo(apart);
         assertThat(joints).containsAll(others(rig, from, to));
         assertThat(joints).containsAll(others(rig, to, from));
       }
     }
     Rig rig = shelf(true);
-    TakeApart plan = TakeApart.of(Network.of(rig), standing(rig), Set.of("stop", "pump"));
-    assertThat(plan.joints()).extracting(j -> j.at().part()).containsOnlyOnce("stop", "pump");
+    TakeApart plan =
+        TakeApart.of(Network.of(rig), standing(rig), Set.of(PartId.of("stop"), PartId.of("pump")));
+    assertThat(plan.joints())
+        .extracting(j -> j.at().part())
+        .containsOnlyOnce(PartId.of("stop"), PartId.of("pump"));
   }
 
   /** The ports of a part from which a line leads to anything but another part. */
@@ -347,7 +357,7 @@ class TakeApartTest {
     Network network = Network.of(demo.rig());
     List<Job> usual = Plans.of(network).offered(Jobs.of(network));
     assertThat(usual).anyMatch(j -> j.kind().is(Job.Is.RUNS_TAPS));
-    TakeApart plan = TakeApart.of(network, demo.state(), Set.of("gray"));
+    TakeApart plan = TakeApart.of(network, demo.state(), Set.of(PartId.of("gray")));
     Meanwhile meanwhile = Meanwhile.of(plan, demo.rig(), usual);
     assertThat(meanwhile.backsUp())
         .extracting(Part::label)

@@ -22,6 +22,7 @@ import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -40,7 +41,8 @@ class AutomationTest {
 
   /** Mains fill the tank by a motor valve; a tap below draws from it. */
   private static Rig rig(String unpowered) {
-    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+    return CaseRigs.vented(
+            CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
         .part("check", "Check valve", 0, 0, 1, Fittings.check())
         .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
@@ -59,8 +61,8 @@ class AutomationTest {
   }
 
   private static State state(Rig rig, double litres) {
-    return new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL)
-        .with("inlet", "mains");
+    return new State(rig.atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL)
+        .with(PartId.of("inlet"), "mains");
   }
 
   private static AutomationRun.Course run(Rig rig, Automation automation, State from) {
@@ -71,22 +73,22 @@ class AutomationTest {
   @Test
   void aTankIsKeptBetweenTwoMarksWhileATapRuns() {
     Rig rig = rig("shut");
-    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
-    AutomationRun.Course course = run(rig, keep, state(rig, 60).with("tap", "open"));
-    assertThat(course.lowest().get("tank")).isBetween(0.018, 0.0255);
-    assertThat(course.highest().get("tank")).isBetween(0.07, 0.082);
+    Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
+    AutomationRun.Course course = run(rig, keep, state(rig, 60).with(PartId.of("tap"), "open"));
+    assertThat(course.lowest().get(PartId.of("tank"))).isBetween(0.018, 0.0255);
+    assertThat(course.highest().get(PartId.of("tank"))).isBetween(0.07, 0.082);
     assertThat(course.events().stream().filter(e -> e.turn().isPresent()).count()).isGreaterThan(3);
   }
 
   @Test
   void aFillStopsWhenTheTankIsFull() {
     Rig rig = rig("shut");
-    Automation stop = Automation.stopWhenFull(rig, "tank", "motor", 0.9);
-    AutomationRun.Course course = run(rig, stop, state(rig, 20).with("motor", "open"));
+    Automation stop = Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("motor"), 0.9);
+    AutomationRun.Course course = run(rig, stop, state(rig, 20).with(PartId.of("motor"), "open"));
     assertThat(course.lost()).isLessThan(1e-6);
-    assertThat(course.highest().get("tank")).isBetween(0.112, 0.12);
+    assertThat(course.highest().get(PartId.of("tank"))).isBetween(0.112, 0.12);
     assertThat(course.events())
-        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("motor", "shut")));
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn(PartId.of("motor"), "shut")));
   }
 
   @Test
@@ -97,12 +99,14 @@ class AutomationTest {
         AutomationRun.run(
             Network.of(rig),
             List.of(leak),
-            state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+            state(rig, 60)
+                .with(PartId.of("drain-motor"), "open")
+                .with(PartId.of("inlet"), "capped"),
             HOUR,
             60);
     assertThat(course.lost()).isBetween(0.001, 0.03);
     assertThat(course.events())
-        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn("drain-motor", "shut")));
+        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn(PartId.of("drain-motor"), "shut")));
   }
 
   /** What the motors do and when, to the second. */
@@ -115,18 +119,20 @@ class AutomationTest {
             "kept between",
             run(
                 rig,
-                Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6),
-                state(rig, 60).with("tap", "open")),
+                Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6),
+                state(rig, 60).with(PartId.of("tap"), "open")),
             "stopped when full",
             run(
                 rig,
-                Automation.stopWhenFull(rig, "tank", "motor", 0.9),
-                state(rig, 20).with("motor", "open")),
+                Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("motor"), 0.9),
+                state(rig, 20).with(PartId.of("motor"), "open")),
             "shut on a leak",
             AutomationRun.run(
                 Network.of(rig),
                 List.of(Automation.shutOnLeak(rig)),
-                state(rig, 60).with("drain-motor", "open").with("inlet", "capped"),
+                state(rig, 60)
+                    .with(PartId.of("drain-motor"), "open")
+                    .with(PartId.of("inlet"), "capped"),
                 HOUR,
                 60));
     new TreeMap<>(courses)
@@ -155,7 +161,8 @@ class AutomationTest {
   @Test
   void anAutomationThatCanDrainATankIsFoundOut() {
     Rig rig = rig("shut");
-    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    Automation wrong =
+        Automation.keepBetween(rig, PartId.of("tank"), PartId.of("drain-motor"), 0.2, 0.6);
     assertThat(AutomationCheck.of(Network.of(rig)).findings(wrong, state(rig, 60)))
         .anySatisfy(f -> assertThat(f.warning().code()).isEqualTo(Warning.Code.OPEN_TO_GROUND));
   }
@@ -163,15 +170,16 @@ class AutomationTest {
   @Test
   void theFillValveThatKeepsATankIsFoundSafe() {
     Rig rig = rig("shut");
-    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
+    Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
     assertThat(AutomationCheck.of(Network.of(rig)).findings(keep, state(rig, 60))).isEmpty();
   }
 
   @Test
   void twoRulesAgainstEachOtherAreRunTogether() {
     Rig rig = rig("shut");
-    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.4);
-    Automation against = Automation.keepBetween(rig, "tank", "motor", 0.38, 0.6);
+    Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.4);
+    Automation against =
+        Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.38, 0.6);
     AutomationCheck check = AutomationCheck.of(Network.of(rig));
     State low = state(rig, 20);
     List<AutomationCheck.Finding> one = check.findings(keep, low);
@@ -186,8 +194,9 @@ class AutomationTest {
   void whatOneOfThemDoesAloneIsNotToldOfBoth() {
     Rig rig = rig("shut");
     AutomationCheck check = AutomationCheck.of(Network.of(rig));
-    Automation keep = Automation.keepBetween(rig, "tank", "motor", 0.2, 0.6);
-    Automation wrong = Automation.keepBetween(rig, "tank", "drain-motor", 0.2, 0.6);
+    Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
+    Automation wrong =
+        Automation.keepBetween(rig, PartId.of("tank"), PartId.of("drain-motor"), 0.2, 0.6);
     State now = state(rig, 60);
     List<AutomationCheck.Finding> alone = check.findings(wrong, now);
     assertThat(alone).extracting(f -> f.warning().code()).contains(Warning.Code.OPEN_TO_GROUND);
@@ -205,10 +214,10 @@ class AutomationTest {
     Rig rig = selector();
     State low =
         new State(
-            rig.atRest().with("selector", "left"),
-            Map.of("left", 0.004, "right", 0.05),
+            rig.atRest().with(PartId.of("selector"), "left"),
+            Map.of(PartId.of("left"), 0.004, PartId.of("right"), 0.05),
             Slope.LEVEL);
-    Automation pumps = Automation.keepBetween(rig, "left", "pump", 0.2, 0.9);
+    Automation pumps = Automation.keepBetween(rig, PartId.of("left"), PartId.of("pump"), 0.2, 0.9);
     assertThat(AutomationCheck.of(Network.of(rig)).findings(pumps, low))
         .filteredOn(f -> f.when().startsWith("when it is run"))
         .extracting(f -> f.warning().code())
@@ -230,7 +239,8 @@ class AutomationTest {
             .line("r", "R", "right.low > selector.b", 12, 1, Material.PEX, 0)
             .line("c", "C", "selector.c > pump.in", 12, 1, Material.PEX, 0)
             .line("p", "P", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
-    return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
+    return CaseRigs.vented(CaseRigs.vented(rig, PartId.of("left"), 1), PartId.of("right"), 1)
+        .build();
   }
 
   private static Kind selectorKind() {
@@ -245,52 +255,82 @@ class AutomationTest {
   void oneSelectorChangesTanksAndShutsOneWayByOpeningTheOther() {
     Rig rig = selector();
     assertThat(
-            Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1, "").turns())
-        .containsExactly(new Turn("selector", "right"));
-    assertThat(Automation.stopWhenFull(rig, "left", "selector", 0.9).turns())
-        .containsExactly(new Turn("selector", "right"));
-    assertThat(Automation.keepBetween(rig, "right", "selector", 0.2, 0.9).turns())
-        .containsExactly(new Turn("selector", "left"), new Turn("selector", "right"));
-    assertThat(Automation.keepBetween(rig, "left", "selector", 0.2, 0.9).turns())
-        .containsExactly(new Turn("selector", "right"), new Turn("selector", "left"));
+            Automation.changeWhenDry(
+                    rig,
+                    PartId.of("left"),
+                    PartId.of("right"),
+                    PartId.of("selector"),
+                    PartId.of("selector"),
+                    0.1,
+                    PartId.NONE)
+                .turns())
+        .containsExactly(new Turn(PartId.of("selector"), "right"));
+    assertThat(Automation.stopWhenFull(rig, PartId.of("left"), PartId.of("selector"), 0.9).turns())
+        .containsExactly(new Turn(PartId.of("selector"), "right"));
+    assertThat(
+            Automation.keepBetween(rig, PartId.of("right"), PartId.of("selector"), 0.2, 0.9)
+                .turns())
+        .containsExactly(
+            new Turn(PartId.of("selector"), "left"), new Turn(PartId.of("selector"), "right"));
+    assertThat(
+            Automation.keepBetween(rig, PartId.of("left"), PartId.of("selector"), 0.2, 0.9).turns())
+        .containsExactly(
+            new Turn(PartId.of("selector"), "right"), new Turn(PartId.of("selector"), "left"));
   }
 
   @Test
   void aPumpIsSwitched() {
     Rig rig = selector();
-    assertThat(Automation.keepBetween(rig, "left", "pump", 0.2, 0.9).turns())
-        .containsExactly(new Turn("pump", "off"), new Turn("pump", "on"));
+    assertThat(Automation.keepBetween(rig, PartId.of("left"), PartId.of("pump"), 0.2, 0.9).turns())
+        .containsExactly(new Turn(PartId.of("pump"), "off"), new Turn(PartId.of("pump"), "on"));
     assertThat(Automation.shutOnLeak(rig).turns())
         .as("the selector has no closed position")
-        .containsExactly(new Turn("pump", "off"));
+        .containsExactly(new Turn(PartId.of("pump"), "off"));
     State low =
         new State(
-            rig.atRest().with("selector", "left").with("pump", "on").with("tap", "open"),
-            Map.of("left", 0.02, "right", 0.05),
+            rig.atRest()
+                .with(PartId.of("selector"), "left")
+                .with(PartId.of("pump"), "on")
+                .with(PartId.of("tap"), "open"),
+            Map.of(PartId.of("left"), 0.02, PartId.of("right"), 0.05),
             Slope.LEVEL);
     Automation change =
-        Automation.changeWhenDry(rig, "left", "right", "selector", "selector", 0.1, "");
-    assertThat(run(rig, change, low).lowest().get("right")).isLessThan(0.04);
+        Automation.changeWhenDry(
+            rig,
+            PartId.of("left"),
+            PartId.of("right"),
+            PartId.of("selector"),
+            PartId.of("selector"),
+            0.1,
+            PartId.NONE);
+    assertThat(run(rig, change, low).lowest().get(PartId.of("right"))).isLessThan(0.04);
   }
 
   @Test
   void marksAndValvesThatCannotBeAreRefusedInOneSentence() {
     Rig rig = rig("shut");
-    assertThatThrownBy(() -> Automation.keepBetween(rig, "tank", "motor", 0.6, 0.2))
+    assertThatThrownBy(
+            () -> Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.6, 0.2))
         .hasMessageContaining("lower mark");
-    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "check", 0.9))
+    assertThatThrownBy(
+            () -> Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("check"), 0.9))
         .hasMessageContaining("Check valve has no motor");
     assertThatThrownBy(() ->
-            Automation.stopWhenFull(DemoRig.called("samphire").rig(), "tank", "foot-pump", 0.9))
+            Automation.stopWhenFull(
+                DemoRig.called("samphire").rig(), PartId.of("tank"), PartId.of("foot-pump"), 0.9))
         .hasMessageContaining("Foot pump has no motor");
-    assertThatThrownBy(
-            () -> Automation.stopWhenFull(DemoRig.called("tern").rig(), "fore", "loop-pump", 0.9))
+    assertThatThrownBy(() ->
+            Automation.stopWhenFull(
+                DemoRig.called("tern").rig(), PartId.of("fore"), PartId.of("loop-pump"), 0.9))
         .hasMessageContaining("Loop pump only takes water round");
-    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tank", "nothing", 0.9))
+    assertThatThrownBy(
+            () -> Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("nothing"), 0.9))
         .hasMessageContaining("choose a motor valve");
-    assertThatThrownBy(() -> Automation.stopWhenFull(rig, "tap", "motor", 0.9))
+    assertThatThrownBy(
+            () -> Automation.stopWhenFull(rig, PartId.of("tap"), PartId.of("motor"), 0.9))
         .hasMessageContaining("not a tank");
-    assertThatThrownBy(() -> Automation.topUp(rig, "tank", "", "motor", 0.1, 0.9))
+    assertThatThrownBy(() ->
+            Automation.topUp(rig, PartId.of("tank"), PartId.NONE, PartId.of("motor"), 0.1, 0.9))
         .hasMessageContaining("not a tank");
     assertThatThrownBy(() -> Automation.purpose("7.5")).hasMessageContaining("from the list");
   }
@@ -303,16 +343,21 @@ class AutomationTest {
   void aRuleTurnsAllThatAJobTurnsAndPutsItBack() {
     Network van = Network.of(Practised.rig("motor-valves"));
     State now = Practised.filled(van, 0.5);
-    Automation topUp = Automation.topUpBy(van.rig(), "high", "low", moving(van, now), 0.2, 0.8);
+    Automation topUp =
+        Automation.topUpBy(
+            van.rig(), PartId.of("high"), PartId.of("low"), moving(van, now), 0.2, 0.8);
     assertThat(topUp.rules().getLast().turns())
         .containsExactlyInAnyOrder(
-            new Turn("draw", "low"), new Turn("balance", "open"), new Turn("pump", "on"));
+            new Turn(PartId.of("draw"), "low"),
+            new Turn(PartId.of("balance"), "open"),
+            new Turn(PartId.of("pump"), "on"));
     State start =
-        now.withVolume("high", 0.1 * van.room("high").capacity())
-            .withVolume("low", 0.9 * van.room("low").capacity());
+        now.withVolume(PartId.of("high"), 0.1 * van.room(PartId.of("high")).capacity())
+            .withVolume(PartId.of("low"), 0.9 * van.room(PartId.of("low")).capacity());
     AutomationRun.Course course =
         AutomationRun.run(van, List.of(topUp), start, HOUR, Double.POSITIVE_INFINITY);
-    assertThat(course.highest().get("high") / van.room("high").capacity()).isBetween(0.79, 0.85);
+    assertThat(course.highest().get(PartId.of("high")) / van.room(PartId.of("high")).capacity())
+        .isBetween(0.79, 0.85);
     assertThat(AutomationCheck.of(van).findings(topUp, now)).isEmpty();
   }
 
@@ -320,7 +365,9 @@ class AutomationTest {
   void aRuleThatTurnsTooLittleMissesItsAim() {
     Network van = Network.of(Practised.rig("motor-valves"));
     State now = Practised.filled(van, 0.5);
-    Automation pumpAlone = Automation.topUp(van.rig(), "high", "low", "pump", 0.2, 0.8);
+    Automation pumpAlone =
+        Automation.topUp(
+            van.rig(), PartId.of("high"), PartId.of("low"), PartId.of("pump"), 0.2, 0.8);
     assertThat(AutomationCheck.of(van).findings(pumpAlone, now))
         .extracting(f -> f.warning().code())
         .contains(Warning.Code.RULE_MISSES);
@@ -331,7 +378,8 @@ class AutomationTest {
     Network van = Network.of(Practised.rig("motor-valves"));
     State now = Practised.filled(van, 0.5);
     Plan byHose = Plans.of(van).plan(Jobs.of(van).byId("fill-high-inlet").orElseThrow(), now);
-    assertThatThrownBy(() -> Automation.topUpBy(van.rig(), "high", "low", byHose, 0.2, 0.8))
+    assertThatThrownBy(() ->
+            Automation.topUpBy(van.rig(), PartId.of("high"), PartId.of("low"), byHose, 0.2, 0.8))
         .hasMessageContaining("Inlet has no motor");
   }
 }

@@ -13,6 +13,7 @@ import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.winter.sheets.ResidualWater;
 import java.util.ArrayList;
@@ -23,16 +24,16 @@ import org.junit.jupiter.api.Test;
 
 class EmptyingJobTest {
 
-  private static Plan plan(DemoRig rig, State from, boolean lines, String... tanks) {
+  private static Plan plan(DemoRig rig, State from, boolean lines, PartId... tanks) {
     Network network = Network.of(rig.rig());
     return Plans.of(network).plan(EmptyingJob.of(network, Set.of(tanks), lines), from);
   }
 
-  private static Plan plan(DemoRig rig, boolean lines, String... tanks) {
+  private static Plan plan(DemoRig rig, boolean lines, PartId... tanks) {
     return plan(rig, rig.state(), lines, tanks);
   }
 
-  private static int at(Plan plan, String part, String position) {
+  private static int at(Plan plan, PartId part, String position) {
     for (int i = 0; i < plan.steps().size(); i++) {
       if (plan.steps().get(i) instanceof Step.Move m
           && m.part().equals(part)
@@ -45,11 +46,11 @@ class EmptyingJobTest {
 
   @Test
   void pumpAndHeaterGoOffBeforeAnythingIsOpened() {
-    Plan plan = plan(DemoRig.called("marginalia"), false, "low");
+    Plan plan = plan(DemoRig.called("marginalia"), false, PartId.of("low"));
     assertThat(plan.trouble()).isEmpty();
-    int open = at(plan, "low-drain", "off");
-    assertThat(at(plan, "pump", "off")).isNotNegative().isLessThan(open);
-    assertThat(at(plan, "heater", "off")).isNotNegative().isLessThan(open);
+    int open = at(plan, PartId.of("low-drain"), "off");
+    assertThat(at(plan, PartId.of("pump"), "off")).isNotNegative().isLessThan(open);
+    assertThat(at(plan, PartId.of("heater"), "off")).isNotNegative().isLessThan(open);
   }
 
   @Test
@@ -71,40 +72,49 @@ class EmptyingJobTest {
 
   @Test
   void grayHasItsHoseOnBeforeItsValveOpensAndItsValveShutBeforeTheCapGoesOn() {
-    Plan plan = plan(DemoRig.called("marginalia"), false, "gray");
+    Plan plan = plan(DemoRig.called("marginalia"), false, PartId.of("gray"));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(at(plan, "dump-outlet", "hose"))
+    assertThat(at(plan, PartId.of("dump-outlet"), "hose"))
         .isNotNegative()
-        .isLessThan(at(plan, "gray-dump", "open"));
-    assertThat(at(plan, "gray-dump", "shut"))
+        .isLessThan(at(plan, PartId.of("gray-dump"), "open"));
+    assertThat(at(plan, PartId.of("gray-dump"), "shut"))
         .isNotNegative()
-        .isLessThan(at(plan, "dump-outlet", "capped"));
+        .isLessThan(at(plan, PartId.of("dump-outlet"), "capped"));
   }
 
   @Test
   void aTankThatWouldDrawAVacuumGetsAirFirst() {
     DemoRig rig = DemoRig.called("marginalia");
-    Plan plan = plan(rig, rig.state().with("low-overflow-valve", "shut"), false, "low");
+    Plan plan =
+        plan(
+            rig,
+            rig.state().with(PartId.of("low-overflow-valve"), "shut"),
+            false,
+            PartId.of("low"));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().setting().of("low-overflow-valve")).isEqualTo("open");
+    assertThat(plan.after().setting().of(PartId.of("low-overflow-valve"))).isEqualTo("open");
   }
 
   @Test
   void theLinesAreLeftWithEveryTapOpenColdAndHot() {
     DemoRig rig = DemoRig.called("marginalia");
-    Set<String> tanks = rig.rig().tanks().map(Part::id).collect(Collectors.toSet());
-    Plan plan = plan(rig, true, tanks.toArray(String[]::new));
+    Set<PartId> tanks = rig.rig().tanks().map(Part::id).collect(Collectors.toSet());
+    Plan plan = plan(rig, true, tanks.toArray(PartId[]::new));
     assertThat(plan.trouble()).isEmpty();
     rig.rig().parts().stream()
         .filter(p -> p.kind() instanceof Fixture)
         .forEach(tap -> {
           Fixture fixture = (Fixture) tap.kind();
           String stands = plan.after().setting().of(tap.id());
-          assertThat(fixture.opensCold(stands)).as(tap.id()).isTrue();
-          assertThat(fixture.opensHot(stands)).as(tap.id()).isEqualTo(fixture.use().mixes());
+          assertThat(fixture.opensCold(stands)).as(tap.id().value()).isTrue();
+          assertThat(fixture.opensHot(stands))
+              .as(tap.id().value())
+              .isEqualTo(fixture.use().mixes());
         });
     List<ResidualWater> left = ResidualWater.of(Network.of(rig.rig()), plan.after(), tanks, true);
-    assertThat(left).extracting(ResidualWater::id).contains("sink-trap", "sediment", "pump");
+    assertThat(left)
+        .extracting(ResidualWater::id)
+        .contains(PartId.of("sink-trap"), PartId.of("sediment"), PartId.of("pump"));
     double before = rig.rig().lines().stream().mapToDouble(l -> l.volume()).sum();
     double after =
         left.stream()
@@ -117,22 +127,23 @@ class EmptyingJobTest {
   @Test
   void aTankThatWasNotChosenKeepsItsWater() {
     DemoRig rig = DemoRig.called("marginalia");
-    Plan plan = plan(rig, true, "low");
+    Plan plan = plan(rig, true, PartId.of("low"));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().volume("main")).isGreaterThan(rig.state().volume("main") - 1e-3);
-    assertThat(plan.after().setting().of("gray-dump")).isEqualTo("shut");
+    assertThat(plan.after().volume(PartId.of("main")))
+        .isGreaterThan(rig.state().volume(PartId.of("main")) - 1e-3);
+    assertThat(plan.after().setting().of(PartId.of("gray-dump"))).isEqualTo("shut");
   }
 
   @Test
   void itsNameHoldsTheChoice() {
     Network network = Network.of(DemoRig.called("tern").rig());
-    Job job = EmptyingJob.of(network, Set.of("fore", "gray"), true);
+    Job job = EmptyingJob.of(network, Set.of(PartId.of("fore"), PartId.of("gray")), true);
     assertThat(EmptyingJob.named(network, job.id())).contains(job);
     assertThat(EmptyingJob.named(network, "empty-out~heron")).isEmpty();
     assertThat(EmptyingJob.named(network, "rest")).isEmpty();
     assertThatThrownBy(() -> EmptyingJob.of(network, Set.of(), false))
         .hasMessageContaining("Nothing is chosen");
-    assertThatThrownBy(() -> EmptyingJob.of(network, Set.of("pump"), false))
+    assertThatThrownBy(() -> EmptyingJob.of(network, Set.of(PartId.of("pump")), false))
         .hasMessageContaining("is not a tank");
   }
 }

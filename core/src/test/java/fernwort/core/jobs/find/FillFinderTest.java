@@ -29,6 +29,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -51,8 +52,8 @@ class FillFinderTest {
   void ofAPumpThatDoesNotLiftItIsSaidSo() {
     Rig hauling = ReadyRig.find("haulage").orElseThrow().rig();
     Rig weak =
-        RigEdit.of(RigEdit.of(hauling).remove("hatch"))
-            .change("engine-pump", p -> p.with(Fittings.footPump(12, 0)));
+        RigEdit.of(RigEdit.of(hauling).remove(PartId.of("hatch")))
+            .change(PartId.of("engine-pump"), p -> p.with(Fittings.footPump(12, 0)));
     Jobs jobs = Jobs.of(Network.of(weak));
     assertThat(jobs.all()).noneMatch(job -> job.title().toString().startsWith("Fill"));
     assertThat(jobs.cannot())
@@ -61,7 +62,7 @@ class FillFinderTest {
         .satisfies(c ->
             assertThat(c.why())
                 .startsWith("No pump on the way from Suction hose lifts water to Haulage tank."));
-    Rig without = RigEdit.of(weak).remove("outside");
+    Rig without = RigEdit.of(weak).remove(PartId.of("outside"));
     assertThat(Jobs.of(Network.of(without)).cannot())
         .filteredOn(c -> c.what().equals("Fill Haulage tank"))
         .singleElement()
@@ -93,8 +94,8 @@ class FillFinderTest {
             .line("i2", "Inlet 2", "check.out > left.fill", 12, 0.5, Material.PEX, 0)
             .line("k1", "Link 1", "left.low > link.a", bore, 0.5, Material.PEX, 0)
             .line("k2", "Link 2", "link.b > right.low", bore, 0.5, Material.PEX, 0);
-    CaseRigs.vented(rig, "left", 0.5);
-    CaseRigs.vented(rig, "right", 0.5 + higher);
+    CaseRigs.vented(rig, PartId.of("left"), 0.5);
+    CaseRigs.vented(rig, PartId.of("right"), 0.5 + higher);
     return rig.build();
   }
 
@@ -102,7 +103,11 @@ class FillFinderTest {
     State from =
         new State(
             network.rig().atRest(),
-            Map.of("left", litres.get("left") / 1000, "right", litres.get("right") / 1000),
+            Map.of(
+                PartId.of("left"),
+                litres.get("left") / 1000,
+                PartId.of("right"),
+                litres.get("right") / 1000),
             Slope.LEVEL);
     return Plans.of(network).plan(Jobs.of(network).byId(job).orElseThrow(), from);
   }
@@ -116,11 +121,11 @@ class FillFinderTest {
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
-        .startsWith(new Turn("link", "open"), new Turn("inlet", "mains"))
-        .endsWith(new Turn("inlet", "capped"), new Turn("link", "shut"));
-    double full = plan.after().volume("left");
+        .startsWith(new Turn(PartId.of("link"), "open"), new Turn(PartId.of("inlet"), "mains"))
+        .endsWith(new Turn(PartId.of("inlet"), "capped"), new Turn(PartId.of("link"), "shut"));
+    double full = plan.after().volume(PartId.of("left"));
     assertThat(full).isGreaterThan(0.118);
-    assertThat(plan.after().volume("right")).isCloseTo(full, within(lag * full));
+    assertThat(plan.after().volume(PartId.of("right"))).isCloseTo(full, within(lag * full));
     assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().contains("Fill"));
   }
 
@@ -135,7 +140,7 @@ class FillFinderTest {
             .line("s", "Suction", "bladder.spout > pump.in", 12, 0.6, Material.PEX, 0)
             .line("p", "Pressed", "pump.out > tank.fill", 12, 1.2, Material.PEX, 0)
             .line("t", "To tap", "tank.low > tap.cold", 12, 1.2, Material.PEX, 0);
-    return CaseRigs.vented(rig, "tank", 0.8).build();
+    return CaseRigs.vented(rig, PartId.of("tank"), 0.8).build();
   }
 
   @ParameterizedTest
@@ -145,18 +150,18 @@ class FillFinderTest {
     Network network = Network.of(rig);
     Job job = Jobs.of(network).byId("lift-tank-bladder").orElseThrow();
     assertThat(job.cautions().contains(Caution.UNSAFE_SOURCE)).isEqualTo(!drinkable);
-    State from = new State(rig.atRest(), Map.of("tank", 0.01), Slope.LEVEL);
+    State from = new State(rig.atRest(), Map.of(PartId.of("tank"), 0.01), Slope.LEVEL);
     Plan plan = Plans.of(network).plan(job, from);
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().volume("tank")).isCloseTo(0.03, within(1e-3));
+    assertThat(plan.after().volume(PartId.of("tank"))).isCloseTo(0.03, within(1e-3));
     assertThat(plan.after().setting()).isEqualTo(rig.atRest());
   }
 
   /** Two tanks with a valve in the link between them, filled by a pump or from above. */
-  private static Rig linkedBy(String id, Kind kind, boolean pumped) {
+  private static Rig linkedBy(PartId id, Kind kind, boolean pumped) {
     RigBuilder rig =
         CaseRigs.rig()
-            .part(id, "Source", -1, 0, pumped ? 0.3 : 1.4, kind)
+            .part(id.value(), "Source", -1, 0, pumped ? 0.3 : 1.4, kind)
             .part("left", "Left", 0, 0, 0.5, tank())
             .part("right", "Right", 1, 0, 0.5, tank())
             .part("link", "Link valve", 0.5, 0, 0.45, Fittings.twoWay(0))
@@ -170,31 +175,33 @@ class FillFinderTest {
     } else {
       rig.line("p", "Poured", from + " > left.fill", 25, 1.2, Material.PEX, 0);
     }
-    return CaseRigs.vented(CaseRigs.vented(rig, "left", 0.5), "right", 0.5).build();
+    return CaseRigs.vented(CaseRigs.vented(rig, PartId.of("left"), 0.5), PartId.of("right"), 0.5)
+        .build();
   }
 
   @ParameterizedTest
   @CsvSource({"bladder, true, lift", "can, false, jug"})
-  void aRowIsFilledThroughItsLinkFromAJug(String id, boolean pumped, String by) {
+  void aRowIsFilledThroughItsLinkFromAJug(PartId id, boolean pumped, String by) {
     Network network = Network.of(linkedBy(id, new PortableContainer(0.02, true), pumped));
     Plan plan = plan(network, by + "-through-left-" + id, Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().volume("left") + plan.after().volume("right"))
+    assertThat(plan.after().volume(PartId.of("left")) + plan.after().volume(PartId.of("right")))
         .isCloseTo(0.04, within(1e-3));
-    assertThat(plan.after().volume("right")).isGreaterThan(0.012);
-    assertThat(plan.moves()).extracting(m -> m.part()).contains("link", id);
+    assertThat(plan.after().volume(PartId.of("right"))).isGreaterThan(0.012);
+    assertThat(plan.moves()).extracting(m -> m.part()).contains(PartId.of("link"), id);
     assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().contains("Fill"));
   }
 
   @Test
   void aRowIsPumpedFullFromTheOutsideAndLevelledBetween() {
-    Network network = Network.of(linkedBy("hose", new HoseInlet(0, 0.45), true));
+    Network network = Network.of(linkedBy(PartId.of("hose"), new HoseInlet(0, 0.45), true));
     Plan plan = plan(network, "lift-through-left-hose", Map.of("left", 10.0, "right", 10.0));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().volume("left")).isGreaterThan(0.115);
-    assertThat(plan.after().volume("right")).isCloseTo(plan.after().volume("left"), within(0.006));
-    assertThat(plan.after().setting().of("pump")).isEqualTo("off");
-    assertThat(plan.after().setting().of("hose")).isEqualTo("capped");
+    assertThat(plan.after().volume(PartId.of("left"))).isGreaterThan(0.115);
+    assertThat(plan.after().volume(PartId.of("right")))
+        .isCloseTo(plan.after().volume(PartId.of("left")), within(0.006));
+    assertThat(plan.after().setting().of(PartId.of("pump"))).isEqualTo("off");
+    assertThat(plan.after().setting().of(PartId.of("hose"))).isEqualTo("capped");
   }
 
   @Test
@@ -204,19 +211,21 @@ class FillFinderTest {
     State from =
         truck
             .state()
-            .with("mains-valve", "open")
-            .with("heater-out", "shut")
-            .with("tank-selector", "shut");
+            .with(PartId.of("mains-valve"), "open")
+            .with(PartId.of("heater-out"), "shut")
+            .with(PartId.of("tank-selector"), "shut");
     Plan plan = Plans.of(network).plan(Jobs.of(network).byId("fill-low-inlet").orElseThrow(), from);
     assertThat(plan.trouble()).isEmpty();
     List<Step> steps = plan.steps();
     for (int i = 1; i < steps.size(); i++) {
       if (steps.get(i - 1) instanceof Step.Wait wait && wait.until().fills()) {
         assertThat(steps.get(i)).isInstanceOf(Step.Move.class);
-        assertThat(((Step.Move) steps.get(i)).part()).as(steps.toString()).isEqualTo("inlet");
+        assertThat(((Step.Move) steps.get(i)).part().value())
+            .as(steps.toString())
+            .isEqualTo("inlet");
       }
     }
-    assertThat(plan.after().setting().of("heater")).isEqualTo("off");
+    assertThat(plan.after().setting().of(PartId.of("heater"))).isEqualTo("off");
   }
 
   /** Three tanks in a row whose vents meet: air passes from one to the next with the links shut. */
@@ -226,7 +235,7 @@ class FillFinderTest {
     Rig rig = ReadyRig.find("three-in-a-row").orElseThrow().rig();
     Network network = Network.of(rig);
     Job job = Jobs.of(network).byId("pour-through-first-filler").orElseThrow();
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     rig.tanks().forEach(t -> volumes.put(t.id(), litres / 1000));
     State from = new State(rig.atRest(), volumes, Slope.LEVEL);
     Plan plan = Plans.of(network).plan(job, from);
@@ -234,22 +243,29 @@ class FillFinderTest {
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
         .containsExactly(
-            new Turn("filler", "open"),
-            new Turn("link-1", "open"),
-            new Turn("link-2", "open"),
-            new Turn("filler", "shut"),
-            new Turn("link-1", "shut"),
-            new Turn("link-2", "shut"));
-    assertThat(job.tanks(rig)).contains("first", "second", "third");
+            new Turn(PartId.of("filler"), "open"),
+            new Turn(PartId.of("link-1"), "open"),
+            new Turn(PartId.of("link-2"), "open"),
+            new Turn(PartId.of("filler"), "shut"),
+            new Turn(PartId.of("link-1"), "shut"),
+            new Turn(PartId.of("link-2"), "shut"));
+    assertThat(job.tanks(rig))
+        .contains(PartId.of("first"), PartId.of("second"), PartId.of("third"));
     // Poured into the first, it stands as high in all of them a while later.
-    State poured = from.withVolume("first", 0.06);
+    State poured = from.withVolume(PartId.of("first"), 0.06);
     Simulation run =
         Simulation.start(
-            network, poured.with("filler", "open").with("link-1", "open").with("link-2", "open"));
+            network,
+            poured
+                .with(PartId.of("filler"), "open")
+                .with(PartId.of("link-1"), "open")
+                .with(PartId.of("link-2"), "open"));
     run.runTo(7200);
     Levels levels = Levels.of(network, run.moment().state());
-    assertThat(levels.surface("second")).isCloseTo(levels.surface("first"), within(0.005));
-    assertThat(levels.surface("third")).isCloseTo(levels.surface("first"), within(0.005));
+    assertThat(levels.surface(PartId.of("second")))
+        .isCloseTo(levels.surface(PartId.of("first")), within(0.005));
+    assertThat(levels.surface(PartId.of("third")))
+        .isCloseTo(levels.surface(PartId.of("first")), within(0.005));
     assertThat(Jobs.of(network).cannot()).noneMatch(c -> c.what().startsWith("Fill"));
   }
 
@@ -261,8 +277,8 @@ class FillFinderTest {
     Plan plan = plan(network, "fill-left-inlet~to~75.5", Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 76 L");
-    assertThat(plan.after().volume("left")).isCloseTo(0.0755, within(1e-4));
-    assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
+    assertThat(plan.after().volume(PartId.of("left"))).isCloseTo(0.0755, within(1e-4));
+    assertThat(plan.after().setting().of(PartId.of("inlet"))).isEqualTo("capped");
     Step.Wait wait =
         (Step.Wait)
             plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
@@ -346,13 +362,13 @@ class FillFinderTest {
             .line("i4", "To high", "tee.c > high.a", 12, 0.2, Material.PEX, 0)
             .line("i5", "Low in", "low.b > left.low-float", 12, 0.2, Material.PEX, 0)
             .line("i6", "High in", "high.b > left.high-float", 12, 0.2, Material.PEX, 0);
-    return CaseRigs.vented(rig, "left", 0.5).build();
+    return CaseRigs.vented(rig, PartId.of("left"), 0.5).build();
   }
 
   @Test
   void floatsAreTakenFromTheLowestOnWhicheverTheFileNamesFirst() {
     Network network = Network.of(twoFloats());
-    Part tank = network.rig().part("left");
+    Part tank = network.rig().part(PartId.of("left"));
     List<TankPort> ports = ((Tank) tank.kind()).tankPorts();
     Part turned = tank.with(((Tank) tank.kind()).withPorts(ports.reversed()));
     assertThat(Floats.of(tank))
@@ -372,12 +388,12 @@ class FillFinderTest {
       for (String high : List.of("open", "shut")) {
         State from =
             new State(
-                network.rig().atRest().with("low", low).with("high", high),
-                Map.of("left", 0.01),
+                network.rig().atRest().with(PartId.of("low"), low).with(PartId.of("high"), high),
+                Map.of(PartId.of("left"), 0.01),
                 Slope.LEVEL);
         Plan plan = Plans.of(network).plan(Jobs.of(network).byId(job).orElseThrow(), from);
         assertThat(plan.trouble()).isEmpty();
-        assertThat(plan.after().volume("left"))
+        assertThat(plan.after().volume(PartId.of("left")))
             .as("low %s, high %s", low, high)
             .isCloseTo(litres / 1000, within(2e-3));
       }

@@ -8,6 +8,8 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.goal.Trial.Outcome;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.network.Network;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.say.Message;
@@ -26,16 +28,16 @@ class SlipJudgeTest {
   private static final SlipJudge JUDGE = new SlipJudge(Network.of(TRUCK.rig()));
 
   private static final Warning.Key HEATER =
-      new Warning.Key(Warning.Code.HEATER_DRY, List.of("heater"));
+      new Warning.Key(Warning.Code.HEATER_DRY, List.of(PartId.of("heater")));
   private static final Warning.Key BACKFLOW =
-      new Warning.Key(Warning.Code.BACKFLOW, List.of("main", "inlet"));
+      new Warning.Key(Warning.Code.BACKFLOW, List.of(PartId.of("main"), PartId.of("inlet")));
 
   private static Outcome outcome(
       Map<Thing, Double> happenings,
       Map<Warning.Key, Double> dangers,
       State end,
-      Map<String, Double> out,
-      Map<String, Double> served) {
+      Map<PartId, Double> out,
+      Map<PartId, Double> served) {
     return new Outcome(happenings, dangers, end, out, served, Map.of(), Map.of());
   }
 
@@ -46,7 +48,7 @@ class SlipJudgeTest {
     return JUDGE.judge(slip, meant, came, FROM);
   }
 
-  private static Outcome happening(Event.Kind kind, String subject, double at) {
+  private static Outcome happening(Event.Kind kind, ElementId subject, double at) {
     return outcome(Map.of(new Thing(kind, subject), at), Map.of(), FROM, Map.of(), Map.of());
   }
 
@@ -54,7 +56,7 @@ class SlipJudgeTest {
     return outcome(Map.of(), dangers, FROM, Map.of(), Map.of());
   }
 
-  private static Outcome losing(Map<String, Double> out, Map<Thing, Double> happenings) {
+  private static Outcome losing(Map<PartId, Double> out, Map<Thing, Double> happenings) {
     return outcome(happenings, Map.of(), FROM, out, Map.of());
   }
 
@@ -88,12 +90,12 @@ class SlipJudgeTest {
 
   private static Outcome running(Event.Kind kind, double seconds) {
     return new Outcome(
-        Map.of(new Thing(kind, "pump"), 30.0),
+        Map.of(new Thing(kind, PartId.of("pump")), 30.0),
         Map.of(),
         FROM,
         Map.of(),
         Map.of(),
-        Map.of(new Thing(kind, "pump"), seconds),
+        Map.of(new Thing(kind, PartId.of("pump")), seconds),
         Map.of());
   }
 
@@ -118,7 +120,13 @@ class SlipJudgeTest {
   void whatRunsOverTheHandsBetweenCapAndHoseIsASpill() {
     Outcome spilt =
         new Outcome(
-            Map.of(), Map.of(), FROM, Map.of(), Map.of(), Map.of(), Map.of("dump-outlet", 0.004));
+            Map.of(),
+            Map.of(),
+            FROM,
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            Map.of(PartId.of("dump-outlet"), 0.004));
     Slip slip = judged(RIGHT, spilt);
     assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
     assertThat(slip.lost()).isEqualTo(0.004);
@@ -130,7 +138,7 @@ class SlipJudgeTest {
       value = Event.Kind.class,
       names = {"BULGES", "SUCKED_IN"})
   void whatBreaksIsGrave(Event.Kind kind) {
-    String subject = "main";
+    ElementId subject = PartId.of("main");
     Slip slip = judged(RIGHT, happening(kind, subject, 125));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.GRAVE);
     assertThat(slip.after()).isEqualTo(125);
@@ -142,7 +150,7 @@ class SlipJudgeTest {
 
   @Test
   void whatBacksUpIsBadAndCanBeUndone() {
-    Slip slip = judged(RIGHT, happening(Event.Kind.BACKS_UP, "sink", 60));
+    Slip slip = judged(RIGHT, happening(Event.Kind.BACKS_UP, PartId.of("sink"), 60));
     assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
     assertThat(slip.after()).isEqualTo(60);
     assertThat(slip.undone()).startsWith("Yes, except");
@@ -157,8 +165,8 @@ class SlipJudgeTest {
     "0.0101, BAD, 'No: the water is gone.'",
   })
   void whatRunsOutIsBadByItsLitres(double lost, Slip.Grade grade, String undone) {
-    Map<Thing, Double> runs = Map.of(new Thing(Event.Kind.RUNS_OUT, "main-tail"), 33.0);
-    Slip slip = judged(RIGHT, losing(Map.of("main-tail", lost), runs));
+    Map<Thing, Double> runs = Map.of(new Thing(Event.Kind.RUNS_OUT, PartId.of("main-tail")), 33.0);
+    Slip slip = judged(RIGHT, losing(Map.of(PartId.of("main-tail"), lost), runs));
     assertThat(slip.grade()).isEqualTo(grade);
     assertThat(slip.undone()).isEqualTo(undone);
     assertThat(slip.lost()).isCloseTo(grade == Slip.Grade.BAD ? lost : 0, within(1e-12));
@@ -167,19 +175,21 @@ class SlipJudgeTest {
 
   @Test
   void onlyWhatRunsOutBeyondTheJobCountsAndAllOfIt() {
-    Outcome meant = losing(Map.of("main-tail", 0.002), Map.of());
-    Outcome came = losing(Map.of("main-tail", 0.005, "low-drain", 0.004), Map.of());
+    Outcome meant = losing(Map.of(PartId.of("main-tail"), 0.002), Map.of());
+    Outcome came =
+        losing(Map.of(PartId.of("main-tail"), 0.005, PartId.of("low-drain"), 0.004), Map.of());
     Slip slip = judged(meant, came);
     assertThat(slip.lost()).isCloseTo(0.003 + 0.004, within(1e-12));
     assertThat(slip.leads().toString()).contains("3 L").contains("4 L").contains("Low drain cap");
   }
 
   private static Outcome serving(double flow) {
-    return outcome(Map.of(), Map.of(), FROM, Map.of(), Map.of("sink", flow));
+    return outcome(Map.of(), Map.of(), FROM, Map.of(), Map.of(PartId.of("sink"), flow));
   }
 
   private static Outcome holding(double litres) {
-    return outcome(Map.of(), Map.of(), FROM.withVolume("main", litres / 1000), Map.of(), Map.of());
+    return outcome(
+        Map.of(), Map.of(), FROM.withVolume(PartId.of("main"), litres / 1000), Map.of(), Map.of());
   }
 
   @Test
@@ -194,7 +204,7 @@ class SlipJudgeTest {
 
   @Test
   void aTankThatMovesLessThanHalfAsFarMeansTheJobIsNotDone() {
-    double before = 1000 * FROM.volume("main");
+    double before = 1000 * FROM.volume(PartId.of("main"));
     Outcome meant = holding(before - 20);
     assertThat(judged(meant, holding(before - 11)).grade()).isEqualTo(Slip.Grade.HARMLESS);
     assertThat(judged(meant, holding(before - 9)).grade()).isEqualTo(Slip.Grade.NUISANCE);
@@ -212,10 +222,10 @@ class SlipJudgeTest {
   void theWorstDecidesAndAJobNotDoneIsNotAddedToIt() {
     Outcome came =
         outcome(
-            Map.of(new Thing(Event.Kind.BULGES, "main"), 50.0),
+            Map.of(new Thing(Event.Kind.BULGES, PartId.of("main")), 50.0),
             Map.of(),
             FROM,
-            Map.of("main-tail", 0.02),
+            Map.of(PartId.of("main-tail"), 0.02),
             Map.of());
     Slip slip = judged(serving(1e-4), came);
     assertThat(slip.grade()).isEqualTo(Slip.Grade.GRAVE);

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
@@ -55,7 +56,7 @@ class SlipsTest {
 
   @Test
   void theOverflowValveForgottenShutBulgesTheTank() {
-    State shut = TRUCK.state().with("low-overflow-valve", "shut");
+    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), "shut");
     Slip missed =
         only(
             slips(Network.of(TRUCK.rig()), "fill-low-inlet", shut),
@@ -228,7 +229,8 @@ class SlipsTest {
   @Test
   void atRestEachHandleIsBumpedOnceAndADrainCapLosesWater() {
     Network network = Network.of(TRUCK.rig());
-    State rest = TRUCK.state().with(TRUCK.rig().atRest()).with("low-overflow-valve", "open");
+    State rest =
+        TRUCK.state().with(TRUCK.rig().atRest()).with(PartId.of("low-overflow-valve"), "open");
     List<Slip> bumps = Slips.of(network, Plans.of(network)).bumps(rest);
     Slip cap = only(bumps, Slip.Kind.BUMPED, "Low drain cap");
     assertThat(cap.lost()).isGreaterThan(0.01);

@@ -16,6 +16,8 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -232,38 +234,42 @@ class PlannerTest {
   void aFillOpensItsWayBeforeTheHoseGivesAndItsTapIsShutBeforeItComesOff() {
     assertThat(plan("fill-main-inlet", TRUCK.state()))
         .containsExactly(
-            List.of(new Turn("fill-selector", "main"), new Turn("inlet", "mains")),
-            List.of(new Turn("inlet", "hose")),
-            List.of(new Turn("inlet", "capped")));
+            List.of(
+                new Turn(PartId.of("fill-selector"), "main"),
+                new Turn(PartId.of("inlet"), "mains")),
+            List.of(new Turn(PartId.of("inlet"), "hose")),
+            List.of(new Turn(PartId.of("inlet"), "capped")));
   }
 
   @Test
   void theDumpHoseIsOnBeforeTheGrayValveOpensAndComesOffAfterItIsShut() {
     assertThat(plan("empty-gray-dump-outlet", TRUCK.state()))
         .containsExactly(
-            List.of(new Turn("dump-outlet", "hose"), new Turn("gray-dump", "open")),
-            List.of(new Turn("gray-dump", "shut")),
-            List.of(new Turn("dump-outlet", "capped")));
+            List.of(
+                new Turn(PartId.of("dump-outlet"), "hose"),
+                new Turn(PartId.of("gray-dump"), "open")),
+            List.of(new Turn(PartId.of("gray-dump"), "shut")),
+            List.of(new Turn(PartId.of("dump-outlet"), "capped")));
   }
 
   @Test
   void aTankIsNeverFilledWithItsVentShut() {
-    State shut = TRUCK.state().with("low-overflow-valve", "shut");
+    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), "shut");
     assertThat(plan("fill-low-inlet", shut).getFirst())
-        .contains(new Turn("low-overflow-valve", "open"))
+        .contains(new Turn(PartId.of("low-overflow-valve"), "open"))
         .last()
-        .isEqualTo(new Turn("inlet", "mains"));
+        .isEqualTo(new Turn(PartId.of("inlet"), "mains"));
   }
 
   @Test
   void oneGoesToEachPlaceOnce() {
     for (String id : List.of("move-low-main-pump", "drive", "rest")) {
-      List<String> places =
+      List<PlaceId> places =
           plan(id, TRUCK.state()).getFirst().stream()
               .map(t -> TRUCK.rig().part(t.part()).place())
               .toList();
-      List<String> walked = new ArrayList<>();
-      for (String place : places) {
+      List<PlaceId> walked = new ArrayList<>();
+      for (PlaceId place : places) {
         if (walked.isEmpty() || !walked.getLast().equals(place)) {
           walked.add(place);
         }

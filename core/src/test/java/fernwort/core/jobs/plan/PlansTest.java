@@ -11,6 +11,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -77,7 +78,8 @@ class PlansTest {
     assertThat(job.by()).isEqualTo("Fore fresh, then Arch fresh, then Aft fresh");
     assertThat(job.stages().stream().limit(3).map(s -> s.until().orElseThrow().what()))
         .containsExactly(Job.Until.What.RUNS_OVER, Job.Until.What.RUNS_OVER, Job.Until.What.FULL);
-    assertThat(job.stages().get(2).until()).contains(new Job.Until(Job.Until.What.FULL, "aft"));
+    assertThat(job.stages().get(2).until())
+        .contains(new Job.Until(Job.Until.What.FULL, PartId.of("aft")));
   }
 
   /** However the bypass stands: what is open past the heater mixes cold water into it. */
@@ -90,13 +92,15 @@ class PlansTest {
     for (String bypass : List.of("shut", "open")) {
       State from =
           new State(
-              rig.atRest().with("bypass", bypass),
-              Map.of("fresh", network.room("fresh").capacity() / 2),
+              rig.atRest().with(PartId.of("bypass"), bypass),
+              Map.of(PartId.of("fresh"), network.room(PartId.of("fresh")).capacity() / 2),
               Slope.LEVEL);
       Plan plan = Plans.of(network).plan(round, from);
       assertThat(plan.trouble()).as("bypass %s", bypass).isEmpty();
-      assertThat(plan.after().setting().of("heater-in")).isEqualTo("open");
-      assertThat(plan.after().setting().of("bypass")).as("left %s", bypass).isEqualTo("shut");
+      assertThat(plan.after().setting().of(PartId.of("heater-in"))).isEqualTo("open");
+      assertThat(plan.after().setting().of(PartId.of("bypass")))
+          .as("left %s", bypass)
+          .isEqualTo("shut");
     }
   }
 
@@ -137,7 +141,7 @@ class PlansTest {
   /** Returns why a job cannot be done with so much in each tank (m³). */
   private static String trouble(String demo, String job, double volume) {
     Network network = Network.of(DemoRig.called(demo).rig());
-    Map<String, Double> volumes = new HashMap<>();
+    Map<PartId, Double> volumes = new HashMap<>();
     network.tanks().forEach(t -> volumes.put(t.id(), volume));
     return Plans.of(network)
         .plan(
@@ -152,7 +156,7 @@ class PlansTest {
   @Test
   void aPlanInBriefWaitsAsLongAndTellsNoMore() {
     Job fill = Jobs.of(PLUMBING).byId("fill-main-inlet").orElseThrow();
-    State from = TRUCK.state().withVolume("main", 0.02);
+    State from = TRUCK.state().withVolume(PartId.of("main"), 0.02);
     Step.Wait whole = wait(Plans.of(PLUMBING).plan(fill, from));
     Step.Wait brief = wait(Plans.of(PLUMBING).brief().plan(fill, from));
     assertThat(brief.seconds().expected()).isEqualTo(whole.seconds().expected());
@@ -161,9 +165,10 @@ class PlansTest {
     assertThat(brief.then()).isEmpty();
     assertThat(whole.then()).isNotEmpty();
     assertThat(Trial.acts(Plans.of(PLUMBING).plan(fill, from)))
-        .contains(new Trial.Pause(whole.seconds().expected(), Optional.of("main")));
+        .contains(new Trial.Pause(whole.seconds().expected(), Optional.of(PartId.of("main"))));
     Job empty = Jobs.of(PLUMBING).byId("empty-gray-dump-outlet").orElseThrow();
-    Plan emptied = Plans.of(PLUMBING).plan(empty, TRUCK.state().withVolume("gray", 0.03));
+    Plan emptied =
+        Plans.of(PLUMBING).plan(empty, TRUCK.state().withVolume(PartId.of("gray"), 0.03));
     assertThat(Trial.acts(emptied))
         .contains(new Trial.Pause(wait(emptied).seconds().expected(), Optional.empty()));
   }
@@ -180,9 +185,9 @@ class PlansTest {
   void aJobTellsFromWhichTanksItDraws() {
     Jobs jobs = Jobs.of(PLUMBING);
     Job run = jobs.byId("run-main").orElseThrow();
-    assertThat(run.drawsFrom("main")).isTrue();
-    assertThat(run.drawsFrom("low")).isFalse();
-    assertThat(jobs.byId("fill-main-inlet").orElseThrow().drawsFrom("inlet")).isFalse();
+    assertThat(run.drawsFrom(PartId.of("main"))).isTrue();
+    assertThat(run.drawsFrom(PartId.of("low"))).isFalse();
+    assertThat(jobs.byId("fill-main-inlet").orElseThrow().drawsFrom(PartId.of("inlet"))).isFalse();
   }
 
   @Test
@@ -192,15 +197,15 @@ class PlansTest {
     Plans plans = Plans.of(network);
     Jobs jobs = Jobs.of(network);
     State rest = trailer.state().with(trailer.rig().atRest());
-    State pumping = rest.with("foot-pump", "on");
+    State pumping = rest.with(PartId.of("foot-pump"), "on");
     assertThat(so(plans, jobs, rest)).containsExactlyInAnyOrder("drive", "arrive", "rest");
     assertThat(so(plans, jobs, pumping)).containsExactlyInAnyOrder("run-tank", "arrive");
     // Nothing is to be turned to empty it, yet it is still to be waited for; and it runs out.
-    assertThat(so(plans, jobs, rest.with("drain-cap", "off"))).isEmpty();
+    assertThat(so(plans, jobs, rest.with(PartId.of("drain-cap"), "off"))).isEmpty();
     // A pump that runs already is not listened to once more.
     assertThat(so(Plans.of(PLUMBING), Jobs.of(PLUMBING), TRUCK.state())).contains("run-main");
     // An empty tank gives nothing, however its handles stand.
-    assertThat(so(plans, jobs, pumping.withVolume("tank", 0))).containsExactly("arrive");
+    assertThat(so(plans, jobs, pumping.withVolume(PartId.of("tank"), 0))).containsExactly("arrive");
   }
 
   private static List<String> so(Plans plans, Jobs jobs, State state) {
@@ -217,16 +222,17 @@ class PlansTest {
             .findFirst()
             .orElseThrow();
     Simulation run = Simulation.start(PLUMBING, TRUCK.state());
-    run.set("fill-selector", "main");
+    run.set(PartId.of("fill-selector"), "main");
     run.runTo(5);
-    run.set("inlet", "mains");
+    run.set(PartId.of("inlet"), "mains");
     run.runTo(10);
-    double before = TRUCK.state().volume("main");
-    double full = run.runUntil(Event.Kind.FULL, "main", 7200).orElseThrow() - 10;
+    double before = TRUCK.state().volume(PartId.of("main"));
+    double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 10;
     assertThat(wait.seconds().expected()).isCloseTo(full, within(0.01));
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);
-    assertThat(wait.moved()).isCloseTo(run.moment().state().volume("main") - before, within(1e-4));
+    assertThat(wait.moved())
+        .isCloseTo(run.moment().state().volume(PartId.of("main")) - before, within(1e-4));
     assertThat(wait.then()).anySatisfy(t -> assertThat(t.words().toString()).contains("Main tail"));
   }
 
@@ -243,7 +249,7 @@ class PlansTest {
         }
         Plan plan = plans.plan(job, demo.state());
         Simulation run = Simulation.start(network, demo.state());
-        Set<String> before = Set.copyOf(running(run));
+        Set<PartId> before = Set.copyOf(running(run));
         for (Step step : plan.steps()) {
           if (step instanceof Step.Move move) {
             run.set(move.part(), move.to());
@@ -257,7 +263,7 @@ class PlansTest {
             break;
           }
           run.runTo(run.time() + wait.seconds().expected() + 1e-3);
-          List<String> first = running(run).stream().filter(e -> !before.contains(e)).toList();
+          List<PartId> first = running(run).stream().filter(e -> !before.contains(e)).toList();
           if (!first.isEmpty()) {
             signs++;
             String spot = demo.rig().part(first.getFirst()).label();
@@ -270,7 +276,7 @@ class PlansTest {
     assertThat(signs).as("fills that show at once").isPositive();
   }
 
-  private static List<String> running(Simulation run) {
+  private static List<PartId> running(Simulation run) {
     return run.moment().flows().ends().entrySet().stream()
         .filter(e -> e.getValue() > 1e-6)
         .map(e -> e.getKey())
@@ -301,13 +307,13 @@ class PlansTest {
         .isEqualTo("Opens the way from mains water to Main fresh.");
     assertThat(plan.moves()).allSatisfy(m -> assertThat(m.notice()).isNotBlank());
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().setting().of("inlet")).isEqualTo("capped");
+    assertThat(plan.after().setting().of(PartId.of("inlet"))).isEqualTo("capped");
   }
 
   @Test
   void aPlanBeginsFromTheHandlesAsTheyStand() {
-    State half = TRUCK.state().with("fill-selector", "main");
-    assertThat(plan("fill-main-inlet", half).moves().getFirst().part()).isEqualTo("inlet");
+    State half = TRUCK.state().with(PartId.of("fill-selector"), "main");
+    assertThat(plan("fill-main-inlet", half).moves().getFirst().part().value()).isEqualTo("inlet");
   }
 
   @Test
@@ -315,7 +321,11 @@ class PlansTest {
     Plan plan =
         plan(
             "run-main",
-            TRUCK.state().with("sink", "shut").with("pump", "off").withVolume("main", 0.0127));
+            TRUCK
+                .state()
+                .with(PartId.of("sink"), "shut")
+                .with(PartId.of("pump"), "off")
+                .withVolume(PartId.of("main"), 0.0127));
     assertThat(plan.notes())
         .anySatisfy(n -> assertThat(n.toString()).contains("Main fresh is nearly empty"));
     assertThat(plan.moves()).isNotEmpty();
@@ -323,7 +333,7 @@ class PlansTest {
 
   @Test
   void anEmptyTankIsNoneToRunTheTapsFrom() {
-    Plan plan = plan("run-low", TRUCK.state().withVolume("low", 0));
+    Plan plan = plan("run-low", TRUCK.state().withVolume(PartId.of("low"), 0));
     assertThat(plan.steps()).isEmpty();
     assertThat(plan.trouble())
         .hasValueSatisfying(
@@ -345,7 +355,7 @@ class PlansTest {
     Plan plan =
         Plans.of(network)
             .plan(Jobs.of(network).byId("shed-arch-sump-tail").orElseThrow(), van.state());
-    assertThat(plan.after().setting().of("sump")).isEqualTo("shut");
+    assertThat(plan.after().setting().of(PartId.of("sump"))).isEqualTo("shut");
   }
 
   @Test
@@ -354,23 +364,23 @@ class PlansTest {
     Plan around =
         PLANS.plan(
             job,
-            TRUCK.state().with("fill-selector", "main"),
+            TRUCK.state().with(PartId.of("fill-selector"), "main"),
             Dry.NOTHING,
             0,
-            Set.of("fill-selector"));
+            Set.of(PartId.of("fill-selector")));
     assertThat(around.trouble()).isEmpty();
-    assertThat(around.moves()).noneMatch(m -> m.part().equals("fill-selector"));
-    Plan stuck = PLANS.plan(job, TRUCK.state(), Dry.NOTHING, 0, Set.of("fill-selector"));
+    assertThat(around.moves()).noneMatch(m -> m.part().equals(PartId.of("fill-selector")));
+    Plan stuck = PLANS.plan(job, TRUCK.state(), Dry.NOTHING, 0, Set.of(PartId.of("fill-selector")));
     assertThat(stuck.trouble()).isPresent();
   }
 
   @Test
   void aTapLeftRunningIsShutWhereItsWasteWouldComeBackUpDuringTheWait() {
-    State drawn = TRUCK.state().with("sink", "hot");
+    State drawn = TRUCK.state().with(PartId.of("sink"), "hot");
     Plan plan = plan("heat-heater-inlet", drawn);
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
-        .filteredOn(m -> m.part().equals("sink"))
+        .filteredOn(m -> m.part().equals(PartId.of("sink")))
         .singleElement()
         .satisfies(m -> assertThat(m.to()).isEqualTo("shut"));
   }
@@ -378,7 +388,7 @@ class PlansTest {
   @Test
   void aHandleThatTheJobItselfNeedsCannotBePlannedAround() {
     Job drive = JOBS.byId("drive").orElseThrow();
-    Plan plan = PLANS.plan(drive, TRUCK.state(), Dry.NOTHING, 0, Set.of("pump"));
+    Plan plan = PLANS.plan(drive, TRUCK.state(), Dry.NOTHING, 0, Set.of(PartId.of("pump")));
     assertThat(plan.trouble())
         .hasValueSatisfying(
             t -> assertThat(t.words().toString()).startsWith("This needs Pump to be “off”"));
@@ -386,7 +396,8 @@ class PlansTest {
 
   @Test
   void aMoveThatEmptiesItsSourceFirstSaysSo() {
-    State little = TRUCK.state().withVolume("main", 0.02).withVolume("low", 0.01);
+    State little =
+        TRUCK.state().withVolume(PartId.of("main"), 0.02).withVolume(PartId.of("low"), 0.01);
     assertThat(plan("move-main-low-pump", little).steps())
         .filteredOn(Step.Wait.class::isInstance)
         .map(Step.Wait.class::cast)

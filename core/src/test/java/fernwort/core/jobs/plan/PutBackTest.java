@@ -13,6 +13,7 @@ import fernwort.core.kind.Rank;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -68,7 +69,7 @@ class PutBackTest {
 
   private static State halfFull(Rig rig) {
     Network network = Network.of(rig);
-    Map<String, Double> half = new HashMap<>();
+    Map<PartId, Double> half = new HashMap<>();
     rig.tanks().forEach(t -> half.put(t.id(), network.room(t.id()).capacity() / 2));
     return new State(rig.atRest(), half, Slope.LEVEL);
   }

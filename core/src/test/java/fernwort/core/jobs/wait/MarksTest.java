@@ -13,6 +13,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -53,28 +54,31 @@ class MarksTest {
   }
 
   private static State holding(Rig rig, double litres) {
-    return new State(rig.atRest(), Map.of("tank", litres / 1000), Slope.LEVEL);
+    return new State(rig.atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL);
   }
 
   @ParameterizedTest
   @CsvSource({"119.9, false", "120.1, true", "125, true"})
   void aTankIsFullWhenItsVentIsUnderWater(double litres, boolean full) {
     Rig rig = rig(true);
-    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
+    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), PartId.of("tank")))
+        .isEqualTo(full);
   }
 
   @ParameterizedTest
   @CsvSource({"120.1, false", "124.9, false", "125, true"})
   void withoutAVentItIsFullWhenNotADropMoreFits(double litres, boolean full) {
     Rig rig = rig(false);
-    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(full);
+    assertThat(Marks.isFull(Network.of(rig), holding(rig, litres), PartId.of("tank")))
+        .isEqualTo(full);
   }
 
   @ParameterizedTest
   @CsvSource({"0, true", "4.9, true", "5.1, false", "110, false"})
   void aTankIsDryWhenItsOutletIsAboveTheWater(double litres, boolean dry) {
     Rig rig = rig(true);
-    assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), "tank")).isEqualTo(dry);
+    assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), PartId.of("tank")))
+        .isEqualTo(dry);
   }
 
   @ParameterizedTest
@@ -84,18 +88,24 @@ class MarksTest {
     Network network = Network.of(rig);
     Job job = Jobs.of(network).byId("fill-main-inlet~to~60").orElseThrow();
     Job.Until until = job.stages().getFirst().until().orElseThrow();
-    State state = new State(rig.atRest(), Map.of("main", litres / 1000, "low", 0.02), Slope.LEVEL);
+    State state =
+        new State(
+            rig.atRest(),
+            Map.of(PartId.of("main"), litres / 1000, PartId.of("low"), 0.02),
+            Slope.LEVEL);
     assertThat(Marks.isReached(network, state, job, until)).isEqualTo(reached);
   }
 
   @Test
   void onlyAFillingByAHoseOrALiftHasAMark() {
     Jobs jobs = Jobs.of(Network.of(DemoRig.all().getFirst().rig()));
-    assertThat(FillToMark.tank(jobs.byId("fill-main-inlet").orElseThrow())).contains("main");
+    assertThat(FillToMark.tank(jobs.byId("fill-main-inlet").orElseThrow()))
+        .contains(PartId.of("main"));
     assertThat(FillToMark.tank(jobs.byId("fill-all-inlet").orElseThrow())).isEmpty();
     assertThat(FillToMark.tank(jobs.byId("move-main-low-pump").orElseThrow())).isEmpty();
     Jobs tern = Jobs.of(Network.of(DemoRig.all().getLast().rig()));
-    assertThat(FillToMark.tank(tern.byId("lift-fore-bucket").orElseThrow())).contains("fore");
+    assertThat(FillToMark.tank(tern.byId("lift-fore-bucket").orElseThrow()))
+        .contains(PartId.of("fore"));
     Job filling = jobs.byId("fill-main-inlet").orElseThrow();
     assertThat(FillToMark.name(filling, new BigDecimal("60.50")))
         .isEqualTo("fill-main-inlet~to~60.5");

@@ -15,6 +15,7 @@ import fernwort.core.kind.line.Tee;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -52,14 +53,16 @@ class StageRunTest {
             .line("e", "E", "out.b > drain.in", 19, 1, Material.PEX, 0)
             .line("f", "F", "tee.c > pump.in", 19, 1, Material.PEX, 0)
             .line("g", "G", "pump.out > tap.cold", 12, 1, Material.PEX, 0);
-    return CaseRigs.vented(CaseRigs.vented(rig, "upper", 1.5), "lower", 0.5).build();
+    return CaseRigs.vented(CaseRigs.vented(rig, PartId.of("upper"), 1.5), PartId.of("lower"), 0.5)
+        .build();
   }
 
   private static State state(double upper, double lower) {
-    return new State(RIG.atRest(), Map.of("upper", upper, "lower", lower), Slope.LEVEL);
+    return new State(
+        RIG.atRest(), Map.of(PartId.of("upper"), upper, PartId.of("lower"), lower), Slope.LEVEL);
   }
 
-  private static StageRun stage(State from, Set<String> losing, Set<String> concerned) {
+  private static StageRun stage(State from, Set<PartId> losing, Set<PartId> concerned) {
     return new StageRun(
         PLUMBING, StageRun.start(PLUMBING, HYDRAULICS, from, Dry.NOTHING), losing, concerned);
   }
@@ -71,60 +74,66 @@ class StageRunTest {
   @Test
   void aTankThatMovesAsWellIsHarmUnlessTheJobIsAboutIt() {
     StageRun neither = stage(state(0.06, 0.02), Set.of(), Set.of());
-    neither.turn("between", "open");
+    neither.turn(PartId.of("between"), "open");
     assertThat(harm(neither)).contains("DRAINED upper");
     assertThat(neither.harm().orElseThrow().words()).hasToString("Upper runs out as well");
-    StageRun source = stage(state(0.06, 0.02), Set.of(), Set.of("upper"));
-    source.turn("between", "open");
+    StageRun source = stage(state(0.06, 0.02), Set.of(), Set.of(PartId.of("upper")));
+    source.turn(PartId.of("between"), "open");
     assertThat(harm(source)).contains("GAINED lower");
     assertThat(source.harm().orElseThrow().words()).hasToString("Lower fills as well");
-    StageRun both = stage(state(0.06, 0.02), Set.of(), Set.of("upper", "lower"));
-    both.turn("between", "open");
+    StageRun both =
+        stage(state(0.06, 0.02), Set.of(), Set.of(PartId.of("upper"), PartId.of("lower")));
+    both.turn(PartId.of("between"), "open");
     assertThat(harm(both)).isEmpty();
   }
 
   @Test
   void whatMovedAlreadyIsNotTheStagesDoing() {
-    StageRun stage = stage(state(0.06, 0.02).with("between", "open"), Set.of(), Set.of());
-    stage.turn("pump", "on");
+    StageRun stage =
+        stage(state(0.06, 0.02).with(PartId.of("between"), "open"), Set.of(), Set.of());
+    stage.turn(PartId.of("pump"), "on");
     assertThat(harm(stage)).isEmpty();
-    assertThat(stage.run().moment().state().volume("upper")).isLessThan(0.0595);
+    assertThat(stage.run().moment().state().volume(PartId.of("upper"))).isLessThan(0.0595);
   }
 
   @Test
   void lostWaterIsHarmUnlessItIsMeantOrRanBefore() {
-    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower"));
-    stage.turn("out", "open");
+    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of(PartId.of("lower")));
+    stage.turn(PartId.of("out"), "open");
     assertThat(harm(stage)).contains("LOST drain");
     assertThat(stage.harm().orElseThrow().fix()).hasToString("Close a valve there, or catch it.");
-    assertThat(stage.runningOut()).containsExactly("drain");
-    StageRun meant = stage(state(0.06, 0.06), Set.of("drain"), Set.of("lower"));
-    meant.turn("out", "open");
+    assertThat(stage.runningOut()).containsExactly(PartId.of("drain"));
+    StageRun meant =
+        stage(state(0.06, 0.06), Set.of(PartId.of("drain")), Set.of(PartId.of("lower")));
+    meant.turn(PartId.of("out"), "open");
     assertThat(harm(meant)).isEmpty();
     assertThat(meant.runningOut()).isEmpty();
-    StageRun before = stage(state(0.06, 0.06).with("out", "open"), Set.of(), Set.of("lower"));
-    before.turn("pump", "on");
+    StageRun before =
+        stage(
+            state(0.06, 0.06).with(PartId.of("out"), "open"), Set.of(), Set.of(PartId.of("lower")));
+    before.turn(PartId.of("pump"), "on");
     assertThat(harm(before)).isEmpty();
     assertThat(before.runningOut()).isEmpty();
   }
 
   @Test
   void theFirstHarmStandsAndEndsTheStage() {
-    StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of("lower", "upper"));
-    stage.turn("out", "open");
+    StageRun stage =
+        stage(state(0.06, 0.06), Set.of(), Set.of(PartId.of("lower"), PartId.of("upper")));
+    stage.turn(PartId.of("out"), "open");
     double ended = stage.run().time();
-    stage.turn("between", "open");
-    stage.fail(Harm.Kind.NOT_REACHED, "tap", "another", "thing");
+    stage.turn(PartId.of("between"), "open");
+    stage.fail(Harm.Kind.NOT_REACHED, PartId.of("tap"), "another", "thing");
     assertThat(harm(stage)).contains("LOST drain");
     assertThat(stage.run().time()).isEqualTo(ended);
-    assertThat(stage.run().moment().state().setting().of("between")).isEqualTo("shut");
+    assertThat(stage.run().moment().state().setting().of(PartId.of("between"))).isEqualTo("shut");
   }
 
   @Test
   void aPumpThatDrawsAirIsHarm() {
-    StageRun stage = stage(state(0, 0), Set.of(), Set.of("lower"));
-    stage.turn("pump", "on");
-    stage.turn("tap", "open");
+    StageRun stage = stage(state(0, 0), Set.of(), Set.of(PartId.of("lower")));
+    stage.turn(PartId.of("pump"), "on");
+    stage.turn(PartId.of("tap"), "open");
     assertThat(harm(stage)).contains("DREW_AIR pump");
   }
 
@@ -132,17 +141,17 @@ class StageRunTest {
   void aTapWithoutWaterIsHarmAndSaysWhetherItsTankIsEmpty() {
     Need need =
         Need.of(
-            new Source(Source.Kind.TANK, "lower"),
-            new End(End.Kind.FIXTURE, "tap"),
+            new Source(Source.Kind.TANK, PartId.of("lower")),
+            new End(End.Kind.FIXTURE, PartId.of("tap")),
             Finder.PUMPED_OR_FALLING);
-    Goal goal = Goal.of(Map.of(), List.of(need), Map.of("tap", "open"));
-    StageRun runs = stage(state(0.06, 0.06).with("pump", "on"), Set.of(), Set.of());
+    Goal goal = Goal.of(Map.of(), List.of(need), Map.of(PartId.of("tap"), "open"));
+    StageRun runs = stage(state(0.06, 0.06).with(PartId.of("pump"), "on"), Set.of(), Set.of());
     runs.tryTaps(goal);
     assertThat(harm(runs)).isEmpty();
-    assertThat(runs.run().moment().state().setting().of("tap"))
+    assertThat(runs.run().moment().state().setting().of(PartId.of("tap")))
         .as("tried on a copy")
         .isEqualTo("shut");
-    StageRun empty = stage(state(0.06, 0).with("pump", "on"), Set.of(), Set.of());
+    StageRun empty = stage(state(0.06, 0).with(PartId.of("pump"), "on"), Set.of(), Set.of());
     empty.tryTaps(goal);
     assertThat(harm(empty)).contains("NO_WATER tap");
     assertThat(empty.harm().orElseThrow().fix().toString()).startsWith("Fill Lower first");
@@ -155,8 +164,8 @@ class StageRunTest {
   @Test
   void aTurnTakesFiveSeconds() {
     StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of());
-    stage.turn("pump", "on");
-    stage.turn("pump", "off");
+    stage.turn(PartId.of("pump"), "on");
+    stage.turn(PartId.of("pump"), "off");
     assertThat(stage.run().time()).isEqualTo(10);
     assertThat(stage.harm()).isEmpty();
     assertThat(stage.before().state()).isEqualTo(state(0.06, 0.06));

@@ -18,6 +18,7 @@ import fernwort.core.live.Value;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
@@ -73,7 +74,8 @@ class ReadyRulesTest {
             .line("q", "Q", "cool.b > tap.cold", 12, 1, Material.PEX, 0)
             .line("r", "R", "cool.c > loop.in", 12, 1, Material.PEX, 0)
             .line("s", "S", "loop.out > warm.c", 12, 1, Material.PEX, 0);
-    return CaseRigs.vented(CaseRigs.vented(rig, "left", 1), "right", 1).build();
+    return CaseRigs.vented(CaseRigs.vented(rig, PartId.of("left"), 1), PartId.of("right"), 1)
+        .build();
   }
 
   private final Rig rig = rig();
@@ -88,8 +90,9 @@ class ReadyRulesTest {
           RuleRigs.signal("loop", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "r"));
 
   private State now() {
-    return new State(rig.atRest(), Map.of("left", 0.05, "right", 0.05), Slope.LEVEL)
-        .with("frost", "shut");
+    return new State(
+            rig.atRest(), Map.of(PartId.of("left"), 0.05, PartId.of("right"), 0.05), Slope.LEVEL)
+        .with(PartId.of("frost"), "shut");
   }
 
   private Rule of(Automation automation) {
@@ -103,15 +106,21 @@ class ReadyRulesTest {
   @Test
   void theNextTankIsFilledWhenTheFirstIsFullAndBothAreClosedThen() {
     Automation automation =
-        Automation.fillInTurn(rig, "left", "right", "fill-left", "fill-right", 0.8);
+        Automation.fillInTurn(
+            rig,
+            PartId.of("left"),
+            PartId.of("right"),
+            PartId.of("fill-left"),
+            PartId.of("fill-right"),
+            0.8);
     Rule rule = of(automation);
-    assertThat(rule.onlyIf()).containsExactly(new Rule.Handle("fill-left", "open"));
+    assertThat(rule.onlyIf()).containsExactly(new Rule.Handle(PartId.of("fill-left"), "open"));
     assertThat(rule.acts().subList(0, 2))
         .containsExactly(
-            new Rule.Move(new Turn("fill-right", "open")),
-            new Rule.Move(new Turn("fill-left", "shut")));
-    assertThat(rule.then()).containsExactly(new Turn("fill-right", "shut"));
-    RuleProof.Verdict verdict = verdict(rule, now().with("inlet", "mains"));
+            new Rule.Move(new Turn(PartId.of("fill-right"), "open")),
+            new Rule.Move(new Turn(PartId.of("fill-left"), "shut")));
+    assertThat(rule.then()).containsExactly(new Turn(PartId.of("fill-right"), "shut"));
+    RuleProof.Verdict verdict = verdict(rule, now().with(PartId.of("inlet"), "mains"));
     assertThat(verdict.reached()).isPositive();
     // By hand the first tank would have run over; one motor that sticks leaves that as it is.
     assertThat(verdict.stories())
@@ -122,37 +131,57 @@ class ReadyRulesTest {
   @Test
   void afterAChangeTheAirIsLetOutAndAHandIsAskedForTheRest() {
     Rule rule =
-        of(Automation.changeWhenDry(rig, "left", "right", "from-left", "from-right", 0.1, "frost"));
+        of(
+            Automation.changeWhenDry(
+                rig,
+                PartId.of("left"),
+                PartId.of("right"),
+                PartId.of("from-left"),
+                PartId.of("from-right"),
+                0.1,
+                PartId.of("frost")));
     assertThat(rule.acts())
         .containsExactly(
-            new Rule.Move(new Turn("from-right", "open")),
-            new Rule.Move(new Turn("from-left", "shut")),
-            new Rule.Move(new Turn("frost", "open")),
+            new Rule.Move(new Turn(PartId.of("from-right"), "open")),
+            new Rule.Move(new Turn(PartId.of("from-left"), "shut")),
+            new Rule.Move(new Turn(PartId.of("frost"), "open")),
             new Rule.Pause(20),
-            new Rule.Move(new Turn("frost", "shut")),
+            new Rule.Move(new Turn(PartId.of("frost"), "shut")),
             new Rule.Say("Changed to Right. Open a cold tap until no air comes, then a hot one."));
-    assertThat(rule.onFailure()).as("what lets the air out").startsWith(new Turn("frost", "shut"));
+    assertThat(rule.onFailure())
+        .as("what lets the air out")
+        .startsWith(new Turn(PartId.of("frost"), "shut"));
   }
 
   @Test
   void changingTanksHoldsWithEverySingleFault() {
     Rule rule =
-        of(Automation.changeWhenDry(rig, "left", "right", "from-left", "from-right", 0.1, ""));
-    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
+        of(
+            Automation.changeWhenDry(
+                rig,
+                PartId.of("left"),
+                PartId.of("right"),
+                PartId.of("from-left"),
+                PartId.of("from-right"),
+                0.1,
+                PartId.NONE));
+    RuleProof.Verdict verdict =
+        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
 
   @Test
   void aFrostDrainOpensInTheColdAndThatItRunsOutIsMeant() {
-    Rule rule = of(Automation.drainInFrost(rig, "frost", 2));
+    Rule rule = of(Automation.drainInFrost(rig, PartId.of("frost"), 2));
     assertThat(rule.when()).containsExactly(new Rule.Amount("outside", false, 2, 1, 600));
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn("loop", "off")),
-            new Rule.Move(new Turn("pump", "off")),
-            new Rule.Move(new Turn("frost", "open")));
-    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
+            new Rule.Move(new Turn(PartId.of("loop"), "off")),
+            new Rule.Move(new Turn(PartId.of("pump"), "off")),
+            new Rule.Move(new Turn(PartId.of("frost"), "open")));
+    RuleProof.Verdict verdict =
+        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
@@ -160,7 +189,7 @@ class ReadyRulesTest {
   /** The same opening for another reason than cold is harm. */
   @Test
   void aDrainThatOpensAtALevelIsHarm() {
-    Rule frost = of(Automation.drainInFrost(rig, "frost", 2));
+    Rule frost = of(Automation.drainInFrost(rig, PartId.of("frost"), 2));
     Rule level =
         new Rule(
             "level",
@@ -170,7 +199,7 @@ class ReadyRulesTest {
             600,
             List.of(),
             List.of());
-    RuleProof.Verdict verdict = verdict(level, now().with("from-left", "open"));
+    RuleProof.Verdict verdict = verdict(level, now().with(PartId.of("from-left"), "open"));
     assertThat(verdict.stories())
         .extracting(RuleProof.Story::harm)
         .anyMatch(h -> h.contains("out"));
@@ -178,28 +207,29 @@ class ReadyRulesTest {
 
   @Test
   void hotWaterGoesRoundAtAButtonUntilTheLoopIsWarm() {
-    Rule rule = of(Automation.circulate(rig, "loop"));
+    Rule rule = of(Automation.circulate(rig, PartId.of("loop")));
     assertThat(rule.hasButton()).isTrue();
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn("loop", "on")),
+            new Rule.Move(new Turn(PartId.of("loop"), "on")),
             new Rule.Until(List.of(new Rule.Amount("loop", true, 40, 1, 0))),
-            new Rule.Move(new Turn("loop", "off")));
-    RuleProof.Verdict verdict = verdict(rule, now().with("from-left", "open").with("pump", "on"));
+            new Rule.Move(new Turn(PartId.of("loop"), "off")));
+    RuleProof.Verdict verdict =
+        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
     // Without a sensor in the loop it takes its time.
     assertThat(
             ReadyRules.of(network, SIGNALS.subList(0, 4))
-                .of("loop", Automation.circulate(rig, "loop"), now())
+                .of("loop", Automation.circulate(rig, PartId.of("loop")), now())
                 .acts())
         .contains(new Rule.Pause(60));
   }
 
   @Test
   void aRuleAtAButtonBeginsWhenItIsPressedAndOnlyThen() {
-    RuleRun run = new RuleRun(of(Automation.circulate(rig, "loop")));
-    Map<String, String> positions = new HashMap<>(Map.of("loop", "off"));
+    RuleRun run = new RuleRun(of(Automation.circulate(rig, PartId.of("loop"))));
+    Map<PartId, String> positions = new HashMap<>(Map.of(PartId.of("loop"), "off"));
     Sight sight =
         new Sight() {
           @Override
@@ -208,12 +238,12 @@ class ReadyRulesTest {
           }
 
           @Override
-          public String position(String part) {
+          public String position(PartId part) {
             return positions.get(part);
           }
 
           @Override
-          public boolean failed(String part) {
+          public boolean failed(PartId part) {
             return false;
           }
         };
@@ -246,12 +276,12 @@ class ReadyRulesTest {
           }
 
           @Override
-          public String position(String part) {
+          public String position(PartId part) {
             return rig.atRest().of(part);
           }
 
           @Override
-          public boolean failed(String part) {
+          public boolean failed(PartId part) {
             return false;
           }
         };
@@ -266,10 +296,14 @@ class ReadyRulesTest {
   void aJobWhoseHandlesAllHaveMotorsIsHadAtAButton() {
     Rig tern = DemoRig.called("tern").rig();
     Network net = Network.of(tern);
-    State now = new State(tern.atRest(), Map.of("fore", 0.04, "aft", 0.04), Slope.LEVEL);
+    State now =
+        new State(
+            tern.atRest(), Map.of(PartId.of("fore"), 0.04, PartId.of("aft"), 0.04), Slope.LEVEL);
     List<Signal> levels =
         tern.tanks()
-            .map(t -> RuleRigs.signal(t.id(), SignalKind.LEVEL, SignalKind.Where.PART, t.id()))
+            .map(t ->
+                RuleRigs.signal(
+                    t.id().value(), SignalKind.LEVEL, SignalKind.Where.PART, t.id().value()))
             .toList();
     Plans plans = Plans.of(net);
     int made = 0;

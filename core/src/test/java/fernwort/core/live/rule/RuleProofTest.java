@@ -12,6 +12,7 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -30,7 +31,8 @@ class RuleProofTest {
    * @param unpowered where the fill valve goes without power; empty where it stays
    */
   private static Rig rig(String unpowered) {
-    return CaseRigs.vented(CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), "tank", 1)
+    return CaseRigs.vented(
+            CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
         .part("check", "Check valve", 0, 0, 1, Fittings.check())
         .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
@@ -46,14 +48,17 @@ class RuleProofTest {
       List.of(RuleRigs.signal("level", SignalKind.LEVEL, SignalKind.Where.PART, "tank"));
 
   private static State state(Rig rig) {
-    Map<String, String> positions = new TreeMap<>(rig.atRest().positions());
-    positions.put("inlet", "mains");
+    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
+    positions.put(PartId.of("inlet"), "mains");
     return new State(new fernwort.core.rig.Setting(positions), Map.of(), Slope.LEVEL);
   }
 
   private static Rule keep(Rig rig, double high) {
     return ReadyRules.of(Network.of(rig), LEVEL)
-        .of("keep", Automation.keepBetween(rig, "tank", "motor", 0.5, high), state(rig));
+        .of(
+            "keep",
+            Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.5, high),
+            state(rig));
   }
 
   /**
@@ -77,7 +82,10 @@ class RuleProofTest {
     Network network = Network.of(rig);
     Rule rule =
         ReadyRules.of(network, signals)
-            .of("keep", Automation.keepBetween(rig, "tank", "pump", 0.5, 0.7), now);
+            .of(
+                "keep",
+                Automation.keepBetween(rig, PartId.of("tank"), PartId.of("pump"), 0.5, 0.7),
+                now);
     return RuleProof.of(network, signals).verdict(rule, now);
   }
 
@@ -143,7 +151,7 @@ class RuleProofTest {
             "never",
             List.of(new Rule.Amount("level", true, 10, 0, 0)),
             List.of(),
-            List.of(new Rule.Move(new Turn("motor", "shut"))),
+            List.of(new Rule.Move(new Turn(PartId.of("motor"), "shut"))),
             60,
             List.of(),
             List.of());
@@ -157,9 +165,13 @@ class RuleProofTest {
     Rig rig = rig("");
     Rule stop =
         ReadyRules.of(Network.of(rig), LEVEL)
-            .of("stop", Automation.stopWhenFull(rig, "tank", "motor", 0.8), state(rig));
+            .of(
+                "stop",
+                Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("motor"), 0.8),
+                state(rig));
     RuleProof.Verdict verdict =
-        RuleProof.of(Network.of(rig), LEVEL).verdict(stop, state(rig).with("motor", "open"));
+        RuleProof.of(Network.of(rig), LEVEL)
+            .verdict(stop, state(rig).with(PartId.of("motor"), "open"));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
@@ -178,7 +190,7 @@ class RuleProofTest {
             "x",
             good.when(),
             List.of(),
-            List.of(new Rule.Move(new Turn("tap", "cold"))),
+            List.of(new Rule.Move(new Turn(PartId.of("tap"), "cold"))),
             60,
             List.of(),
             List.of());

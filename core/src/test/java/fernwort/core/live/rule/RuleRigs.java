@@ -5,6 +5,9 @@ import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.RigBuilder;
 import java.util.Optional;
 
@@ -18,7 +21,13 @@ final class RuleRigs {
     return new Signal(
         name,
         kind,
-        new Signal.Subject(where, id),
+        new Signal.Subject(
+            where,
+            switch (where) {
+              case PART, TRAY -> PartId.of(id);
+              case LINE -> LineId.of(id);
+              case PLACE, OUTSIDE, VEHICLE -> PlaceId.of(id);
+            }),
         Signal.As.VOLUME,
         Optional.empty(),
         "",
@@ -33,9 +42,9 @@ final class RuleRigs {
                 CaseRigs.rig()
                     .part("tank", "Tank", 0, 0, 1, CaseRigs.tank())
                     .part("store", "Store", 2, 0, 0.4, CaseRigs.tank(1)),
-                "tank",
+                PartId.of("tank"),
                 1),
-            "store",
+            PartId.of("store"),
             0.4)
         .part("pump", "Lift pump", 1, 0, 0.3, Fittings.transferPump(8, 1))
         .part("check", "Check valve", 1, 0, 0.9, Fittings.check())

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.live.Value;
 import fernwort.core.network.Turn;
+import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -16,12 +17,12 @@ import org.junit.jupiter.api.Test;
 /** How a rule goes on, step by step, and what it does when anything goes wrong. */
 class RuleRunTest {
 
-  private static final Turn OPEN = new Turn("fill", "open");
-  private static final Turn SHUT = new Turn("fill", "shut");
+  private static final Turn OPEN = new Turn(PartId.of("fill"), "open");
+  private static final Turn SHUT = new Turn(PartId.of("fill"), "shut");
 
   private final Map<String, Value> values = new HashMap<>();
-  private final Map<String, String> positions = new HashMap<>(Map.of("fill", "shut"));
-  private final Set<String> failed = new HashSet<>();
+  private final Map<PartId, String> positions = new HashMap<>(Map.of(PartId.of("fill"), "shut"));
+  private final Set<PartId> failed = new HashSet<>();
   private final Sight sight =
       new Sight() {
         @Override
@@ -30,12 +31,12 @@ class RuleRunTest {
         }
 
         @Override
-        public String position(String part) {
+        public String position(PartId part) {
           return positions.get(part);
         }
 
         @Override
-        public boolean failed(String part) {
+        public boolean failed(PartId part) {
           return failed.contains(part);
         }
       };
@@ -66,7 +67,7 @@ class RuleRunTest {
     level(19);
     later(1);
     later(10);
-    positions.put("fill", "open");
+    positions.put(PartId.of("fill"), "open");
     later(1);
   }
 
@@ -79,12 +80,12 @@ class RuleRunTest {
     assertThat(later(9)).isEmpty();
     assertThat(later(1)).containsExactly(new RuleRun.Begun(), new RuleRun.Moves(OPEN));
     assertThat(later(5)).isEmpty();
-    positions.put("fill", "open");
+    positions.put(PartId.of("fill"), "open");
     level(60);
     assertThat(later(5)).isEmpty();
     level(80);
     assertThat(later(5)).containsExactly(new RuleRun.Moves(SHUT));
-    positions.put("fill", "shut");
+    positions.put(PartId.of("fill"), "shut");
     assertThat(later(5)).containsExactly(new RuleRun.Ended());
     assertThat(run.isActing()).isFalse();
   }
@@ -95,7 +96,7 @@ class RuleRunTest {
     begin();
     level(81);
     later(1);
-    positions.put("fill", "shut");
+    positions.put(PartId.of("fill"), "shut");
     later(1);
     for (int i = 0; i < 50; i++) {
       level(i % 2 == 0 ? 19.5 : 21.5);
@@ -118,7 +119,7 @@ class RuleRunTest {
     level(19);
     later(1);
     later(10);
-    failed.add("fill");
+    failed.add(PartId.of("fill"));
     assertThat(later(5))
         .containsExactly(new RuleRun.Moves(SHUT), new RuleRun.BrokenOff(RuleRun.Why.MOTOR_FAILED));
   }
@@ -136,7 +137,7 @@ class RuleRunTest {
     begin();
     values.remove("level");
     later(1);
-    positions.put("fill", "shut");
+    positions.put(PartId.of("fill"), "shut");
     level(19);
     for (int i = 0; i < 20; i++) {
       assertThat(later(10)).noneMatch(RuleRun.Begun.class::isInstance);

@@ -18,6 +18,8 @@ import fernwort.core.live.Value;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line.Material;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -79,14 +81,14 @@ class SimulatedDaysTest {
       List<Signal> all =
           new ArrayList<>(SimulatedDaysTest.signals(new SimulatedRig(rig, start, new Random(0))));
       if (!floats.isEmpty()) {
-        TankRoom room = Network.of(rig).room(floats);
+        TankRoom room = Network.of(rig).room(PartId.of(floats));
         double height =
             room.level(FLOATS * room.capacity(), Slope.LEVEL) - room.lowest(Slope.LEVEL);
         all.add(
             new Signal(
                 "float",
                 SignalKind.SWITCH,
-                new Signal.Subject(SignalKind.Where.PART, floats),
+                new Signal.Subject(SignalKind.Where.PART, PartId.of(floats)),
                 Signal.As.VOLUME,
                 Optional.of(height),
                 "",
@@ -103,13 +105,21 @@ class SimulatedDaysTest {
     return new House(
         "van",
         rig,
-        tern.state().with("pump", "on"),
+        tern.state().with(PartId.of("pump"), "on"),
         List.of(
             Automation.shutOnLeak(rig),
-            Automation.changeWhenDry(rig, "fore", "aft", "fore-motor", "aft-motor", 0.1, ""),
-            Automation.stopWhenDry(rig, "aft", "pump", "aft-motor", 0.07),
-            Automation.circulate(rig, "loop-pump"),
-            Automation.drainInFrost(rig, "frost-motor", 2)),
+            Automation.changeWhenDry(
+                rig,
+                PartId.of("fore"),
+                PartId.of("aft"),
+                PartId.of("fore-motor"),
+                PartId.of("aft-motor"),
+                0.1,
+                PartId.NONE),
+            Automation.stopWhenDry(
+                rig, PartId.of("aft"), PartId.of("pump"), PartId.of("aft-motor"), 0.07),
+            Automation.circulate(rig, PartId.of("loop-pump")),
+            Automation.drainInFrost(rig, PartId.of("frost-motor"), 2)),
         "");
   }
 
@@ -125,14 +135,16 @@ class SimulatedDaysTest {
         new State(
             rig.atRest(),
             Map.of(
-                "tank", 0.6 * network.room("tank").capacity(),
-                "store", 0.5 * network.room("store").capacity()),
+                PartId.of("tank"), 0.6 * network.room(PartId.of("tank")).capacity(),
+                PartId.of("store"), 0.5 * network.room(PartId.of("store")).capacity()),
             Slope.LEVEL);
     return new House(
         "bus",
         rig,
         full,
-        List.of(Automation.keepBetween(rig, "tank", "pump", 0.5, 0.7), Automation.shutOnLeak(rig)),
+        List.of(
+            Automation.keepBetween(rig, PartId.of("tank"), PartId.of("pump"), 0.5, 0.7),
+            Automation.shutOnLeak(rig)),
         floats);
   }
 
@@ -144,7 +156,7 @@ class SimulatedDaysTest {
     private final LiveRig live;
     private final Optional<TankRoom> room;
     private final List<RuleRun> runs = new ArrayList<>();
-    private final Map<String, Double> dry = new HashMap<>();
+    private final Map<LineId, Double> dry = new HashMap<>();
     private final Set<String> harms = new TreeSet<>();
     private Now now = new Now(Instant.EPOCH, 0);
     private List<Trouble> troubles = List.of();
@@ -157,7 +169,9 @@ class SimulatedDaysTest {
       rig = new SimulatedRig(house.rig(), house.start(), new Random(seed));
       Network network = Network.of(house.rig());
       room =
-          house.floats().isEmpty() ? Optional.empty() : Optional.of(network.room(house.floats()));
+          house.floats().isEmpty()
+              ? Optional.empty()
+              : Optional.of(network.room(PartId.of(house.floats())));
       live = LiveRig.of(network, Hazards.of(network), house.signals());
       rules.forEach(r -> runs.add(new RuleRun(r)));
     }
@@ -230,14 +244,14 @@ class SimulatedDaysTest {
         live.take(told.sensor().name(), said, false, Slope.LEVEL, now);
       }
       room.ifPresent(r -> {
-        boolean up = rig.holds(house.floats()) >= FLOATS * r.capacity();
+        boolean up = rig.holds(PartId.of(house.floats())) >= FLOATS * r.capacity();
         live.take("float", up ? "on" : "off", false, Slope.LEVEL, now);
       });
       live.watchCommands(now);
     }
 
     private void act() {
-      Set<String> held = new HashSet<>();
+      Set<PartId> held = new HashSet<>();
       runs.stream().filter(RuleRun::isActing).forEach(r -> held.addAll(r.rule().parts()));
       for (RuleRun run : runs) {
         boolean free = run.isActing() || run.rule().parts().stream().noneMatch(held::contains);
@@ -264,20 +278,20 @@ class SimulatedDaysTest {
     }
 
     private void harm() {
-      Set<String> sucking = new HashSet<>();
+      Set<LineId> sucking = new HashSet<>();
       for (Event event : rig.standing()) {
         switch (event.kind()) {
-          case DRAWS_AIR -> sucking.add(event.subject());
+          case DRAWS_AIR -> sucking.add(event.subject().line());
           case RUNS_OUT -> {
             boolean vents = house.rig().partsById().containsKey(event.subject());
-            if (vents && !house.rig().part(event.subject()).kind().is(Purpose.DRAINS)) {
+            if (vents && !house.rig().part(event.subject().part()).kind().is(Purpose.DRAINS)) {
               harms.add("runs out at " + event.subject());
             }
           }
           default -> {}
         }
       }
-      dry.keySet().retainAll(sucking);
+      dry.keySet().removeIf(p -> !sucking.contains(p));
       sucking.forEach(p -> {
         if (dry.merge(p, BEAT, Double::sum) > SPUTTERS) {
           harms.add(p + " runs dry");
@@ -293,7 +307,7 @@ class SimulatedDaysTest {
     }
 
     @Override
-    public String position(String part) {
+    public String position(PartId part) {
       return live.signals().stream()
           .filter(s -> s.on().id().equals(part) && s.drive().isPresent())
           .findFirst()
@@ -308,7 +322,7 @@ class SimulatedDaysTest {
     }
 
     @Override
-    public boolean failed(String part) {
+    public boolean failed(PartId part) {
       return live.commands().stream()
           .filter(c -> c.part().equals(part))
           .max(Comparator.comparingDouble(MotorCommand::told))
@@ -325,7 +339,10 @@ class SimulatedDaysTest {
     boolean motor = sensor.kind() == SignalKind.PUMP || sensor.kind() == SignalKind.POSITION;
     Map<String, String> payloads = new TreeMap<>();
     if (motor) {
-      rig.part(sensor.on().id()).kind().positions().forEach(p -> payloads.put(p.id(), p.id()));
+      rig.part(sensor.on().id().part())
+          .kind()
+          .positions()
+          .forEach(p -> payloads.put(p.id(), p.id()));
     }
     return new Signal(
         sensor.name(),

@@ -14,6 +14,7 @@ import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
@@ -39,12 +40,12 @@ class FrontsTest {
     return Simulation.start(network, Hydraulics.of(network), state, Conditions.ORDINARY, dry);
   }
 
-  private static double sum(Map<String, Double> of) {
+  private static double sum(Map<PartId, Double> of) {
     return of.values().stream().mapToDouble(Double::doubleValue).sum();
   }
 
   /** A tap of the van that gives water at once while its lines are full. */
-  private record Tap(State open, String id) {}
+  private record Tap(State open, PartId id) {}
 
   private static Tap tap(Network network) {
     State ready = VAN.state();

@@ -1,0 +1,41 @@
+package fernwort.core.kind;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Objects;
+
+/**
+ * The name of a port, the only one of its kind within a part.
+ *
+ * @param value the name itself, as it stands in a rig file
+ */
+public record PortId(@JsonValue String value) implements Comparable<PortId> {
+
+  /** Stands where there is no port. */
+  public static final PortId NONE = new PortId("");
+
+  public PortId {
+    Objects.requireNonNull(value);
+  }
+
+  /** Returns the id that is written so. */
+  @JsonCreator
+  public static PortId of(String value) {
+    return new PortId(value);
+  }
+
+  /** Tells whether it names nothing. */
+  public boolean isEmpty() {
+    return value.isEmpty();
+  }
+
+  @Override
+  public int compareTo(PortId other) {
+    return value.compareTo(other.value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

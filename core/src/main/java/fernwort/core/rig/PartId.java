@@ -1,0 +1,31 @@
+package fernwort.core.rig;
+
+import com.fasterxml.jackson.annotation.JsonCreator;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Objects;
+
+/**
+ * The name of a part, the only one of its kind within a rig.
+ *
+ * @param value the name itself, as it stands in a rig file
+ */
+public record PartId(@JsonValue String value) implements ElementId {
+
+  /** Stands where there is no part. */
+  public static final PartId NONE = new PartId("");
+
+  public PartId {
+    Objects.requireNonNull(value);
+  }
+
+  /** Returns the id that is written so. */
+  @JsonCreator
+  public static PartId of(String value) {
+    return new PartId(value);
+  }
+
+  @Override
+  public String toString() {
+    return value;
+  }
+}

@@ -1,15 +1,22 @@
 package fernwort.app;
 
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.fields;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaField;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.lang.ArchCondition;
 import com.tngtech.archunit.lang.ArchRule;
 import com.tngtech.archunit.library.dependencies.Slice;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
+import fernwort.core.rig.ElementId;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Order;
@@ -110,6 +117,31 @@ class ArchitectureTest {
           .orShould()
           .accessField(System.class, "err");
 
+  private static final DescribedPredicate<JavaClass> SHOWN =
+      DescribedPredicate.describe(
+          "are records that pages are filled with",
+          c -> c.isRecord() && c.getName().matches(".*(Controller|Pages?|View|Drawing)(\\$\\w+)?"));
+
+  private static final DescribedPredicate<JavaField> TEXTS =
+      DescribedPredicate.describe(
+          "hold texts instead of ids",
+          f -> f.getType().getAllInvolvedRawTypes().stream().noneMatch(ArchitectureTest::isId));
+
+  /** A template that compares an id with a text finds them different, and says nothing. */
+  private static final ArchRule PAGES_SHOW_TEXTS_WHERE_THE_CORE_HAS_IDS =
+      fields()
+          .that()
+          .areDeclaredInClassesThat(SHOWN)
+          .and()
+          .areDeclaredInClassesThat(DescribedPredicate.not(resideInAPackage("fernwort.app.api")))
+          .should(ArchCondition.from(TEXTS));
+
+  private static boolean isId(JavaClass type) {
+    return type.isAssignableTo(ElementId.class)
+        || type.isEquivalentTo(PortId.class)
+        || type.isEquivalentTo(PositionId.class);
+  }
+
   static Stream<ArchRule> rules() {
     return Stream.of(
         ONLY_THE_STORE_KNOWS_THE_DATABASE,
@@ -117,7 +149,8 @@ class ArchitectureTest {
         NO_SCREEN_LEANS_ON_ANOTHER,
         NO_SERVICE_KNOWS_A_SCREEN,
         THE_CORE_KNOWS_NOTHING_OF_THE_APPLICATION,
-        THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL);
+        THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL,
+        PAGES_SHOW_TEXTS_WHERE_THE_CORE_HAS_IDS);
   }
 
   @ParameterizedTest

@@ -3,6 +3,7 @@ package fernwort.bench;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -55,7 +56,7 @@ public class RunBenchmark {
     morning =
         truck
             .state()
-            .with(PartId.of("sink"), "shut")
+            .with(PartId.of("sink"), PositionId.of("shut"))
             .withVolume(PartId.of("main"), 0.118)
             .withVolume(PartId.of("gray"), 0.0);
   }
@@ -67,7 +68,7 @@ public class RunBenchmark {
       run.runTo((Double) use[0] * 3600);
       run.set(fixture, network.rig().part(fixture).kind().positions().get(1).id());
       run.runTo(run.time() + (Integer) use[2]);
-      run.set(fixture, "shut");
+      run.set(fixture, PositionId.of("shut"));
     }
     run.runTo(DAY);
     return run.moment().state().volume(PartId.of("main"));

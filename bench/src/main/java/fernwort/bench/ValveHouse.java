@@ -1,6 +1,8 @@
 package fernwort.bench;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Manifold;
@@ -72,9 +74,9 @@ final class ValveHouse {
                 new Shape.Box(0.6, 0.5, 0.4),
                 0.006,
                 Fittings.stick(0.1, 0.1),
-                Fittings.port("feed", Use.FEED, 0.1, 0.1, 0.02),
-                Fittings.port("fill", Use.FILL, 0.4, 0.1, 0.36),
-                Fittings.port("vent", Use.VENT, 0.5, 0.3, 0.37)))
+                Fittings.port(PortId.of("feed"), Use.FEED, 0.1, 0.1, 0.02),
+                Fittings.port(PortId.of("fill"), Use.FILL, 0.4, 0.1, 0.36),
+                Fittings.port(PortId.of("vent"), Use.VENT, 0.5, 0.3, 0.37)))
         .part("feed" + i, "Feed " + i, i, 0, 0.55, Fittings.twoWay(0))
         .part("fill" + i, "Fill " + i, i, 0, 1.1, Fittings.twoWay(0))
         .part("vent" + i, "Vent " + i, i, 0, 1.2, Fittings.twoWay(0))
@@ -103,7 +105,10 @@ final class ValveHouse {
     for (int i = 1; i <= TANKS; i++) {
       boolean matters = from.equals("tank" + i) || to.equals("tank" + i);
       if (!matters) {
-        state = state.with(PartId.of("feed" + i), "open").with(PartId.of("fill" + i), "open");
+        state =
+            state
+                .with(PartId.of("feed" + i), PositionId.of("open"))
+                .with(PartId.of("fill" + i), PositionId.of("open"));
       }
     }
     return state;

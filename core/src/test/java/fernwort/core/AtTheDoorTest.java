@@ -32,6 +32,8 @@ import fernwort.core.jobs.wait.Marks;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.network.Levels;
@@ -83,7 +85,7 @@ class AtTheDoorTest {
   void kindsDeclare() {
     // kind
     Kind check = new CheckValve(2_000);
-    List<Link> one = check.links(""); // one way, from in to out, once 2 kPa press
+    List<Link> one = check.links(PositionId.NONE); // one way, from in to out, once 2 kPa press
     boolean checks = check.is(Purpose.CHECKS);
     Frost frost = check.frost(); // it cracks
 
@@ -128,7 +130,7 @@ class AtTheDoorTest {
   @Test
   void whatIsOpenRunsOut() {
     // drain
-    Wintering full = Filled.of(network, state.with(PartId.of("cold-drain"), "off"));
+    Wintering full = Filled.of(network, state.with(PartId.of("cold-drain"), PositionId.of("off")));
     Wintering left = Draining.of(network, full);
     double before = rig.lines().stream().mapToDouble(full.wetness()::volume).sum();
     double stays = rig.lines().stream().mapToDouble(left.wetness()::volume).sum(); // m³
@@ -273,7 +275,8 @@ class AtTheDoorTest {
   void airFindsItsWay() {
     // winter.routes
     List<Route> routes =
-        Routes.from(network, Filled.of(network, state), new PortRef(PartId.of("pump"), "out"));
+        Routes.from(
+            network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.of("out")));
 
     assertThat(routes).extracting(r -> r.outlet().id()).contains(PartId.of("sink"));
   }

@@ -14,6 +14,7 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
@@ -69,7 +70,7 @@ class ApiController {
   record Address(String id) {}
 
   /** Positions by part id; volumes in m³ and the time of reading by tank id. */
-  record StateAnswer(Map<PartId, String> positions, Map<String, Logbook.Level> levels) {}
+  record StateAnswer(Map<PartId, PositionId> positions, Map<String, Logbook.Level> levels) {}
 
   /** The position to turn a handle to. */
   record Turn(String position) {
@@ -155,7 +156,7 @@ class ApiController {
       @PathVariable String id, @PathVariable String part, @RequestParam String position) {
     OpenRig rig = rigs.open(id);
     Outlook.Preview preview =
-        Outlook.Preview.of(rig, states.of(rig).state(), PartId.of(part), position);
+        Outlook.Preview.of(rig, states.of(rig).state(), PartId.of(part), PositionId.of(position));
     Outlook before = preview.before();
     Outlook after = preview.after();
     return new Change(
@@ -181,7 +182,7 @@ class ApiController {
   @Operation(summary = "Turn a handle, switch, cap or hose")
   StateAnswer turn(@PathVariable String id, @PathVariable String part, @RequestBody Turn turn) {
     OpenRig rig = rigs.open(id);
-    states.turn(rig, part, turn.position(), WHO);
+    states.turn(rig, part, PositionId.of(turn.position()), WHO);
     return standing(rig);
   }
 

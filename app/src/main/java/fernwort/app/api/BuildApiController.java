@@ -21,6 +21,7 @@ import fernwort.core.build.joints.Region;
 import fernwort.core.build.mount.Hanging;
 import fernwort.core.build.remove.TakeApart;
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
@@ -291,14 +292,14 @@ class BuildApiController {
   }
 
   private static Turn turn(TakeApart.Turn turn) {
-    return new Turn(turn.part().id().value(), turn.to().id(), turn.keeps());
+    return new Turn(turn.part().id().value(), turn.to().id().value(), turn.keeps());
   }
 
   /** A look: what comes when all is right, and what anything else means. */
   record Look(PortRef at, String right, Map<String, List<Message>> wrong) {}
 
   /** A trial: the handles, and the looks. */
-  record Try(Message as, Map<PartId, String> handles, List<Look> looks) {}
+  record Try(Message as, Map<PartId, PositionId> handles, List<Look> looks) {}
 
   /** The fewest trials. */
   record CheckAnswer(int mistakes, boolean fewest, List<Try> trials, List<Message> unseen) {}

@@ -140,7 +140,7 @@ class ColdController {
           new Stepped(
               step.place().value(),
               hand.part().value(),
-              step.to(),
+              step.to().value(),
               hand.sort().name().toLowerCase(Locale.ROOT),
               hand.off(),
               step.seconds(),

@@ -9,6 +9,7 @@ import fernwort.core.fault.Fault;
 import fernwort.core.fault.Observation;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.mistake.Attempts;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Turn;
 import fernwort.core.practice.Drill;
@@ -75,7 +76,7 @@ class DrillApiController {
       String person,
       @Nullable String job,
       @Nullable String words,
-      Map<PartId, String> positions,
+      Map<PartId, PositionId> positions,
       @JsonProperty("volumes_l") Map<String, Double> litres,
       @Nullable Integer best,
       @Nullable List<PartId> places,
@@ -88,7 +89,7 @@ class DrillApiController {
   record Sign(
       String kind,
       String part,
-      Map<PartId, String> positions,
+      Map<PartId, PositionId> positions,
       @Nullable Double seconds,
       @Nullable String value) {
     static Sign of(Observation o) {
@@ -235,7 +236,7 @@ class DrillApiController {
         yield new EmergencyJudged(
             passed,
             e.right().stream()
-                .map(t -> new Done(null, t.part().value(), t.position(), null))
+                .map(t -> new Done(null, t.part().value(), t.position().value(), null))
                 .toList(),
             taken);
       }
@@ -250,14 +251,21 @@ class DrillApiController {
     String on = named.part();
     boolean passed =
         FaultKind.of(named.fault())
-            .map(k -> new Fault(rig.rig().element(on), k, Optional.ofNullable(named.position())))
+            .map(k ->
+                new Fault(
+                    rig.rig().element(on),
+                    k,
+                    Optional.ofNullable(named.position()).map(PositionId::of)))
             .filter(f -> desk.isFound(rig, hidden, f))
             .isPresent();
     desk.remember(made, passed);
     Fault was = hidden.fault();
     return new FindJudged(
         passed,
-        new Named(was.on().value(), was.kind().written(), was.position().orElse(null)),
+        new Named(
+            was.on().value(),
+            was.kind().written(),
+            was.position().map(PositionId::value).orElse(null)),
         acts.looks() == null ? 0 : acts.looks(),
         desk.best(made).orElse(null));
   }
@@ -273,7 +281,7 @@ class DrillApiController {
   record Looked(
       @Nullable String kind,
       @Nullable String part,
-      @Nullable Map<PartId, String> positions,
+      @Nullable Map<PartId, PositionId> positions,
       @Nullable Double seconds) {}
 
   @PostMapping("/{drill}/look")
@@ -313,7 +321,7 @@ class DrillApiController {
 
   private static Done told(Trial.Act act) {
     return switch (act) {
-      case Trial.Turned t -> new Done(null, t.part().value(), t.position(), null);
+      case Trial.Turned t -> new Done(null, t.part().value(), t.position().value(), null);
       case Trial.Pause p -> new Done(null, null, null, p.seconds());
       case Trial.Driven d -> new Done(null, null, null, 0.0);
       case Trial.Serve s -> new Done(null, null, null, 0.0);
@@ -336,8 +344,8 @@ class DrillApiController {
         now = each.at();
       }
       if (each.part() != null && each.position() != null) {
-        rig.rig().position(PartId.of(each.part()), each.position());
-        acts.add(new Trial.Turned(PartId.of(each.part()), each.position()));
+        rig.rig().position(PartId.of(each.part()), PositionId.of(each.position()));
+        acts.add(new Trial.Turned(PartId.of(each.part()), PositionId.of(each.position())));
       } else if (each.seconds() != null) {
         acts.add(new Trial.Pause(within(each.seconds())));
       } else {

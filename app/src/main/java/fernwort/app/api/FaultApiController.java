@@ -9,6 +9,7 @@ import fernwort.app.services.States;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Observation;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -59,7 +60,7 @@ class FaultApiController {
       @Nullable String kind,
       @Nullable String part,
       @Nullable String value,
-      @Nullable Map<PartId, String> positions,
+      @Nullable Map<PartId, PositionId> positions,
       @Nullable Double seconds) {
 
     private Observation observation(OpenRig rig) {
@@ -102,7 +103,7 @@ class FaultApiController {
   record Next(
       String kind,
       String part,
-      @Nullable Map<PartId, String> positions,
+      @Nullable Map<PartId, PositionId> positions,
       @Nullable Double seconds,
       String words,
       List<Answer> answers) {}
@@ -135,7 +136,7 @@ class FaultApiController {
                 new Likely(
                     l.fault().on().value(),
                     l.fault().kind().written(),
-                    l.fault().position().orElse(null),
+                    l.fault().position().map(PositionId::value).orElse(null),
                     l.share(),
                     words.wrong(l.fault()).toString()))
             .toList(),

@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.services.OpenRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
@@ -54,8 +55,8 @@ record Overlay(
   State on(OpenRig rig, State recorded) {
     State state = recorded;
     for (Map.Entry<String, String> p : positions.orElse(Map.of()).entrySet()) {
-      rig.rig().position(PartId.of(p.getKey()), p.getValue());
-      state = state.with(PartId.of(p.getKey()), p.getValue());
+      rig.rig().position(PartId.of(p.getKey()), PositionId.of(p.getValue()));
+      state = state.with(PartId.of(p.getKey()), PositionId.of(p.getValue()));
     }
     for (Map.Entry<String, Double> v : litres.orElse(Map.of()).entrySet()) {
       state = state.withVolume(PartId.of(v.getKey()), volume(rig, v.getKey(), v.getValue()));

@@ -76,8 +76,8 @@ sealed interface PlannedStep {
     return new Turned(
         part.place().value(),
         part.id().value(),
-        move.from(),
-        move.to(),
+        move.from().value(),
+        move.to().value(),
         Acts.Sort.of(part.kind()).name().toLowerCase(Locale.ROOT),
         move.words(),
         move.why(),

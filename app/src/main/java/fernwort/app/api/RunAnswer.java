@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import fernwort.app.services.OpenRig;
 import fernwort.core.hydraulics.Conditions;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
@@ -49,7 +50,7 @@ record RunAnswer(List<Reported> events, List<Sample> samples, Sample end) {
    */
   record Sample(
       double at,
-      Map<PartId, String> positions,
+      Map<PartId, PositionId> positions,
       Map<PartId, Double> tanks,
       Map<PartId, Double> air,
       Map<PartId, Double> supplied,

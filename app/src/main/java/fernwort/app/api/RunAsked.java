@@ -1,6 +1,7 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.run.Actor;
 import fernwort.core.run.WorkList;
@@ -60,7 +61,9 @@ record RunAsked(
   WorkList hands() {
     return new WorkList(
         acts.orElse(List.of()).stream()
-            .map(a -> new WorkList.Due(a.at(), new Actor.Act(PartId.of(a.part()), a.position())))
+            .map(a ->
+                new WorkList.Due(
+                    a.at(), new Actor.Act(PartId.of(a.part()), PositionId.of(a.position()))))
             .toList());
   }
 

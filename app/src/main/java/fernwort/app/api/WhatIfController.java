@@ -9,6 +9,7 @@ import fernwort.app.services.States;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wetness;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
@@ -80,7 +81,7 @@ class WhatIfController {
     OpenRig rig = rigs.open(id);
     body.acts()
         .orElse(List.of())
-        .forEach(act -> rig.rig().position(PartId.of(act.part()), act.position()));
+        .forEach(act -> rig.rig().position(PartId.of(act.part()), PositionId.of(act.position())));
     State from = state(rig, Optional.of(body.overlay()));
     Dry dry =
         body.dry()

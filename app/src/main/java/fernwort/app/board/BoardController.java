@@ -17,6 +17,7 @@ import fernwort.app.units.Units;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -93,7 +94,7 @@ class BoardController {
     Standing standing = states.of(rig);
     Part handle = rig.rig().part(part);
     List<Change> changes = new ArrayList<>();
-    String at = standing.state().setting().of(part);
+    PositionId at = standing.state().setting().of(part);
     for (Position position : handle.kind().positions()) {
       if (!position.id().equals(at)) {
         Outlook.Preview preview = Outlook.Preview.of(rig, standing.state(), part, position.id());
@@ -122,7 +123,7 @@ class BoardController {
   String turn(
       @PathVariable String id,
       @PathVariable String part,
-      @RequestParam String position,
+      @RequestParam PositionId position,
       @ModelAttribute("who") String who,
       @RequestHeader(name = "X-Screen", defaultValue = "") String screen,
       HttpServletResponse answer,
@@ -133,7 +134,7 @@ class BoardController {
       return answer(rig, screen, model);
     }
     try {
-      live.command(id, part, position, false, who);
+      live.command(id, part, position.value(), false, who);
     } catch (StandsAgainst e) {
       String ask =
           UriComponentsBuilder.fromPath("/rigs/{id}/devices/move")
@@ -320,7 +321,7 @@ class BoardController {
             (c.state().equals("moving") ? Says.IS_MOVING : Says.DID_NOT_ARRIVE)
                 .filled(
                     rig.rig().part(PartId.of(c.part())).label(),
-                    rig.rig().position(PartId.of(c.part()), c.position()).words()));
+                    rig.rig().position(PartId.of(c.part()), PositionId.of(c.position())).words()));
   }
 
   /** A rig that was put to sleep says so, before anybody turns its pump on. */

@@ -30,7 +30,7 @@ public record Change(
     Set<FlowPath.Key> old = keys(preview.before());
     Set<FlowPath.Key> fresh = keys(preview.after());
     return new Change(
-        position.id(),
+        position.id().value(),
         position.words(),
         fresh.stream().filter(k -> !old.contains(k)).map(after::way).distinct().toList(),
         old.stream().filter(k -> !fresh.contains(k)).map(before::way).distinct().toList(),

@@ -16,6 +16,7 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -152,7 +153,8 @@ final class Drafter {
 
   private Figure figure(Part part, Item item, String prefix) {
     List<Position> positions = part.kind().positions();
-    String position = positions.isEmpty() ? "" : standing.state().setting().of(part.id());
+    PositionId position =
+        positions.isEmpty() ? PositionId.NONE : standing.state().setting().of(part.id());
     int at = positions.stream().map(Position::id).toList().indexOf(position);
     Position next = positions.isEmpty() ? null : positions.get((at + 1) % positions.size());
     String words = at < 0 ? "" : positions.get(at).words();
@@ -172,8 +174,8 @@ final class Drafter {
         part.kind().is(Purpose.HOLDS)
             ? Says.RECORD.with(part.label(), amount(part))
             : Message.words(spoken),
-        next == null ? "" : next.id(),
-        position,
+        next == null ? "" : next.id().value(),
+        position.value(),
         Symbol.angle(part.kind(), position),
         !outlook.ways().dead().contains(part.id()),
         Optional.ofNullable(alarms.get(part.id().value())).map(Drafter::lower).orElse(""),

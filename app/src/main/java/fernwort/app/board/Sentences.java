@@ -1,6 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.app.services.Outlook;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.End;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
@@ -125,9 +126,9 @@ final class Sentences {
       case GROUND -> Says.THE_GROUND_AT.filled(label(end.part()));
       case DUMP -> Says.THE_DRAIN_AT.filled(label(end.part()));
       case FIXTURE -> {
-        String position = state.setting().of(end.part());
+        PositionId position = state.setting().of(end.part());
         String how =
-            switch (position) {
+            switch (position.value()) {
               case "cold" -> Says.COLD.text();
               case "hot" -> Says.HOT.text();
               case "warm" -> Says.COLD_AND_HOT.text();

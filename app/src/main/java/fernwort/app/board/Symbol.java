@@ -1,6 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.Part;
 
@@ -17,11 +18,11 @@ public record Symbol(String figure, double angle, String position, double halfWi
   private static final double WIDTH = 24;
 
   /** Draws a part in a position. */
-  public static Symbol of(Part part, String position) {
-    return new Symbol(part.kind().figure(), angle(part.kind(), position), position, WIDTH);
+  public static Symbol of(Part part, PositionId position) {
+    return new Symbol(part.kind().figure(), angle(part.kind(), position), position.value(), WIDTH);
   }
 
-  static double angle(Kind kind, String position) {
+  static double angle(Kind kind, PositionId position) {
     return kind instanceof Valve valve ? -valve.stop(position).angle() : 0;
   }
 }

@@ -14,6 +14,7 @@ import fernwort.core.build.drill.Hole;
 import fernwort.core.build.drill.Penetration;
 import fernwort.core.build.drill.Template;
 import fernwort.core.build.joints.Sizes;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
@@ -179,9 +180,9 @@ class DrillController {
 
   /** What somebody measured, asked on a form. */
   private static DrillSheet.Measured measured(Trip trip, Form form, Part tank, DrillSheet usual) {
-    Map<String, Double> holes = new HashMap<>();
+    Map<PortId, Double> holes = new HashMap<>();
     Set<String> there = new HashSet<>();
-    Map<String, Double> sizes = new HashMap<>();
+    Map<PortId, Double> sizes = new HashMap<>();
     usual
         .faces()
         .forEach(f -> f.holes().forEach(h -> h.diameter().ifPresent(d -> sizes.put(h.port(), d))));
@@ -203,7 +204,7 @@ class DrillController {
         form.ticks(
             "there-" + tank.id(),
             ports.stream()
-                .map(p -> new Field.Option(p.id(), Says.IS_IN_IT_ALREADY.filled(p.id())))
+                .map(p -> new Field.Option(p.id().value(), Says.IS_IN_IT_ALREADY.filled(p.id())))
                 .toList()));
     double seam =
         form.amount(
@@ -225,12 +226,12 @@ class DrillController {
               MM * (face.height() - hole.up()),
               MM * hole.diameter().orElse(0.0) / 2,
               MM * hole.room() / 2,
-              hole.port(),
+              hole.port().value(),
               hole.there(),
               !hole.slips().isEmpty()));
       rows.add(
           new Row(
-              hole.port(),
+              hole.port().value(),
               use(hole),
               trip.show(Measure.LENGTH, hole.across()),
               trip.show(Measure.LENGTH, hole.up()),
@@ -261,7 +262,7 @@ class DrillController {
   /** What an opening is for, where its name does not say so. */
   private static String use(Hole hole) {
     String use = hole.use().name().toLowerCase(Locale.ROOT);
-    return use.equals(hole.port()) ? "" : use;
+    return use.equals(hole.port().value()) ? "" : use;
   }
 
   private static Gone gone(Trip trip, Penetration hole) {

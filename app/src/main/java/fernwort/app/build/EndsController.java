@@ -19,6 +19,7 @@ import fernwort.core.build.joints.Sizes;
 import fernwort.core.describe.Alteration;
 import fernwort.core.describe.PortNames;
 import fernwort.core.kind.Connection;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;
@@ -143,7 +144,7 @@ class EndsController {
     Optional<List<Adapter>> chain = Adapters.shelf().between(ends.port().form(), ends.end().form());
     return new End(
         ends.at().part().value(),
-        ends.at().port(),
+        ends.at().port().value(),
         names.at(ends.at()),
         Adapter.words(ends.port().form()),
         Adapter.words(ends.end().form()),
@@ -159,7 +160,7 @@ class EndsController {
         units.say(found.what()),
         units.say(found.fix()),
         found.at().part().value(),
-        found.at().port());
+        found.at().port().value());
   }
 
   private static Told narrow(PortNames names, Narrow narrow, Units units) {
@@ -172,7 +173,7 @@ class EndsController {
             units.show(Measure.FLOW, narrow.without())),
         Says.A_FITTING_OF_THE_NEXT_SIZE.text(),
         narrow.at().part().value(),
-        narrow.at().port());
+        narrow.at().port().value());
   }
 
   /** A size as the table shows it. */
@@ -196,7 +197,7 @@ class EndsController {
   String joint(
       @PathVariable String id,
       @PathVariable PartId part,
-      @PathVariable String port,
+      @PathVariable PortId port,
       @ModelAttribute("units") Units units,
       Model model) {
     OpenRig open = rigs.open(id);
@@ -224,7 +225,7 @@ class EndsController {
     return "build/joint";
   }
 
-  private static PortRef at(Rig rig, PartId part, String port) {
+  private static PortRef at(Rig rig, PartId part, PortId port) {
     if (!rig.part(part).kind().ports().contains(port)) {
       throw new Refusal(Says.HAS_NO_SUCH_PORT_PICK.with(rig.part(part).label()));
     }
@@ -267,7 +268,7 @@ class EndsController {
   String keep(
       @PathVariable String id,
       @PathVariable PartId part,
-      @PathVariable String port,
+      @PathVariable PortId port,
       @RequestParam int version,
       @RequestParam Map<String, String> form,
       @ModelAttribute("who") String who,

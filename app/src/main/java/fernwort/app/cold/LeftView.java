@@ -6,6 +6,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.PartId;
@@ -147,7 +148,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
   }
 
   /** A part with a position of it in words. */
-  static String turned(OpenRig rig, PartId part, String position) {
+  static String turned(OpenRig rig, PartId part, PositionId position) {
     Kind kind = rig.rig().part(part).kind();
     return rig.rig().part(part).label()
         + ": "
@@ -155,7 +156,7 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
             .filter(p -> p.id().equals(position))
             .findFirst()
             .map(Position::words)
-            .orElse(position);
+            .orElse(position.value());
   }
 
   private static String place(OpenRig rig, ElementId id) {

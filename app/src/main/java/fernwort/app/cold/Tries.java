@@ -3,6 +3,7 @@ package fernwort.app.cold;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Units;
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.LineId;
@@ -65,7 +66,7 @@ final class Tries {
                 Map.of(
                     rig.rig().part(PartId.of(words[1])).id(),
                     Math.clamp(Double.parseDouble(words[2]), 0, 1)));
-        default -> new Operation.Put(PartId.of(words[0]), words[1]);
+        default -> new Operation.Put(PartId.of(words[0]), PositionId.of(words[1]));
       };
     } catch (ArrayIndexOutOfBoundsException | NumberFormatException e) {
       throw new Refusal(Says.CANNOT_BE_TRIED_WRITE_IT_AS_PART.with(text));

@@ -12,6 +12,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Done;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.AlarmCode;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
@@ -200,7 +201,7 @@ class RigDevicesController {
   private static String command(Rig rig, LiveAnswers.CommandNow command) {
     return Says.COMMAND.filled(
         rig.part(PartId.of(command.part())).label(),
-        rig.position(PartId.of(command.part()), command.position()).words(),
+        rig.position(PartId.of(command.part()), PositionId.of(command.position())).words(),
         command.state());
   }
 
@@ -303,8 +304,8 @@ class RigDevicesController {
   }
 
   /** What is sent for each position of the motor that was chosen, as it was typed. */
-  private static Map<String, String> texts(Rig rig, String thing, Map<String, String> all) {
-    Map<String, String> texts = new LinkedHashMap<>();
+  private static Map<PositionId, String> texts(Rig rig, String thing, Map<String, String> all) {
+    Map<PositionId, String> texts = new LinkedHashMap<>();
     String part = thing.substring(thing.lastIndexOf('|') + 1);
     if (rig.partsById().containsKey(PartId.of(part))) {
       for (Position position : rig.part(PartId.of(part)).kind().positions()) {
@@ -343,7 +344,7 @@ class RigDevicesController {
     model.addAttribute("part", part);
     model.addAttribute("position", position);
     model.addAttribute("label", rig.part(PartId.of(part)).label());
-    model.addAttribute("words", rig.position(PartId.of(part), position).words());
+    model.addAttribute("words", rig.position(PartId.of(part), PositionId.of(position)).words());
     model.addAttribute("title", units.say(against.title()));
     model.addAttribute("what", units.say(against.what()));
     model.addAttribute("why", units.say(against.why()));
@@ -363,7 +364,7 @@ class RigDevicesController {
       Model model,
       RedirectAttributes done) {
     Rig rig = rigs.open(id).rig();
-    String words = rig.position(PartId.of(part), position).words();
+    String words = rig.position(PartId.of(part), PositionId.of(position)).words();
     try {
       live.command(id, part, position, anyway, who);
     } catch (StandsAgainst e) {

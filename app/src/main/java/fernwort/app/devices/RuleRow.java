@@ -4,6 +4,7 @@ import fernwort.app.live.LiveAnswers.SignalNow;
 import fernwort.app.live.RuleDesk;
 import fernwort.app.live.RuleText;
 import fernwort.app.units.Units;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.rule.RuleProof;
 import fernwort.core.rig.PartId;
@@ -90,7 +91,7 @@ record RuleRow(
     if (test.part() != null && test.position() != null) {
       return Says.STANDS_AT.filled(
           rig.part(PartId.of(test.part())).label(),
-          rig.position(PartId.of(test.part()), test.position()).words());
+          rig.position(PartId.of(test.part()), PositionId.of(test.position())).words());
     }
     Optional<SignalNow> signal = Optional.ofNullable(signals.get(String.valueOf(test.signal())));
     String what =
@@ -128,7 +129,8 @@ record RuleRow(
     String part = String.valueOf(act.turn());
     String position = String.valueOf(act.to());
     return Says.TURN.filled(
-        rig.part(PartId.of(part)).label(), rig.position(PartId.of(part), position).words());
+        rig.part(PartId.of(part)).label(),
+        rig.position(PartId.of(part), PositionId.of(position)).words());
   }
 
   private static String tried(RuleDesk.Proof proof) {

@@ -1,6 +1,7 @@
 package fernwort.app.devices;
 
 import fernwort.app.live.SignalText;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.live.SignalKind;
@@ -183,7 +184,7 @@ final class Things {
       @Nullable Double height,
       String wet,
       String command,
-      Map<String, String> texts,
+      Map<PositionId, String> texts,
       String lost) {}
 
   /**

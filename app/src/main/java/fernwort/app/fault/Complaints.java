@@ -4,6 +4,7 @@ import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
@@ -28,7 +29,7 @@ final class Complaints {
 
   private final Rig rig;
   private final Setting noted;
-  private final Map<PartId, String> shut = new TreeMap<>();
+  private final Map<PartId, PositionId> shut = new TreeMap<>();
   private List<Thing> things = new ArrayList<>();
 
   /**
@@ -181,15 +182,15 @@ final class Complaints {
       Look kind,
       ElementId on,
       String value,
-      Map<PartId, String> at,
+      Map<PartId, PositionId> at,
       Optional<Double> s) {
     return new Choice(words.text(), SeenText.of(new Observation(kind, on, value, at, s)));
   }
 
   private void tap(Part tap) {
     for (Position way : tap.kind().positions()) {
-      if (!way.equals(tap.rest()) && !way.id().equals("warm")) {
-        Map<PartId, String> at = new TreeMap<>(shut);
+      if (!way.equals(tap.rest()) && !way.id().equals(PositionId.of("warm"))) {
+        Map<PartId, PositionId> at = new TreeMap<>(shut);
         at.put(tap.id(), way.id());
         boolean two = tap.kind().positions().size() > 2;
         List<Choice> choices = new ArrayList<>();
@@ -197,7 +198,7 @@ final class Complaints {
         choices.add(choice(Says.LITTLE_WATER, Look.WATER, tap.id(), "weak", at, Optional.empty()));
         choices.add(
             choice(Says.WATER_AND_AIR, Look.WATER, tap.id(), "spitting", at, Optional.empty()));
-        if (way.id().equals("hot")) {
+        if (way.id().equals(PositionId.of("hot"))) {
           choices.add(choice(Says.NOT_WARM, Look.WARMTH, tap.id(), "cold", at, Optional.empty()));
           choices.add(
               choice(Says.LUKEWARM, Look.WARMTH, tap.id(), "lukewarm", at, Optional.empty()));

@@ -1,6 +1,7 @@
 package fernwort.app.fault;
 
 import fernwort.core.fault.Observation;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
@@ -62,11 +63,11 @@ final class SeenText {
       throw new Refusal(Says.BEGIN_ANEW.with());
     }
     try {
-      Map<PartId, String> handles = new TreeMap<>();
+      Map<PartId, PositionId> handles = new TreeMap<>();
       for (String handle : words[HANDLES].split(HANDLE)) {
         int at = handle.indexOf('=');
         if (at > 0) {
-          handles.put(PartId.of(handle.substring(0, at)), handle.substring(at + 1));
+          handles.put(PartId.of(handle.substring(0, at)), PositionId.of(handle.substring(at + 1)));
         }
       }
       Optional<Double> seconds =

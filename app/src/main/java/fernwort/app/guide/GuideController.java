@@ -34,6 +34,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseCookie;
 import org.springframework.stereotype.Controller;
@@ -263,7 +264,7 @@ class GuideController {
       String label,
       List<WaterWalk.Stands> stands,
       List<String> beside,
-      Set<LineId> lines,
+      Set<String> lines,
       String page) {
 
     /** Nobody has picked a part yet. */
@@ -281,7 +282,7 @@ class GuideController {
         walk.part().label(),
         walk.stands(),
         walk.beside(),
-        walk.lines(),
+        walk.lines().stream().map(LineId::value).collect(Collectors.toSet()),
         // What came in by the editor is put right there.
         made.pages().containsKey(PartId.of(at))
             ? "/guide/" + made.pages().getOrDefault(PartId.of(at), QuestionPage.TANKS).id()

@@ -12,6 +12,7 @@ import fernwort.core.guide.answers.RigAnswers.Position;
 import fernwort.core.guide.answers.RigAnswers.Selector;
 import fernwort.core.guide.answers.RigAnswers.Third;
 import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.List;
@@ -184,7 +185,9 @@ final class SuctionPage implements GuidePage {
 
   /** The valve in each of its positions: the tank at the left, the pump at the right. */
   static List<ValvePicture> pictures(Selector valve) {
-    Map<String, String> leads = Map.of("a", "pump", "b", "tank", "c", words(valve.third()));
+    Map<PortId, String> leads =
+        Map.of(
+            PortId.of("a"), "pump", PortId.of("b"), "tank", PortId.of("c"), words(valve.third()));
     return valve.positions().stream()
         .map(p ->
             ValvePicture.of(

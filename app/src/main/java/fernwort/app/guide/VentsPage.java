@@ -10,6 +10,7 @@ import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankAnswers.Opening;
 import fernwort.core.guide.answers.Venting;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
@@ -125,7 +126,7 @@ final class VentsPage implements GuidePage {
     return FaceSketch.of(
         inner,
         made.tankPorts().stream()
-            .map(p -> new FaceSketch.Opening(p.id(), words(p, answers), p.at()))
+            .map(p -> new FaceSketch.Opening(p.id().value(), words(p, answers), p.at()))
             .toList(),
         units,
         tank.id() + "-open-",
@@ -133,7 +134,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static String words(TankPort port, RigAnswers answers) {
-    return switch (port.id()) {
+    return switch (port.id().value()) {
       case "vent" -> "vent";
       case "neck" -> Says.TANK_FILLER.text();
       case "mains" -> Says.FROM_MAINS_WATER.text();
@@ -148,10 +149,10 @@ final class VentsPage implements GuidePage {
       case "rinse" -> Says.FROM_THE_RINSE_INLET.text();
       default ->
           answers.tanks().stream()
-              .filter(t -> port.id().equals("to-" + t.id()))
+              .filter(t -> port.id().value().equals("to-" + t.id()))
               .map(t -> "to " + t.label())
               .findFirst()
-              .orElse(port.id().replace('-', ' '));
+              .orElse(port.id().value().replace('-', ' '));
     };
   }
 
@@ -195,7 +196,7 @@ final class VentsPage implements GuidePage {
     return List.copyOf(faces);
   }
 
-  private static String field(TankAnswers tank, String port) {
+  private static String field(TankAnswers tank, PortId port) {
     return tank.id() + "-open-" + port + "-";
   }
 
@@ -216,7 +217,7 @@ final class VentsPage implements GuidePage {
   private static TankAnswers read(TankAnswers tank, Guided guided, FilledPage sheet) {
     Part part = guided.rig().part(guided.tanks().getOrDefault(tank.id(), PartId.NONE));
     List<Opening> openings = new ArrayList<>();
-    for (String port : part.kind().ports()) {
+    for (PortId port : part.kind().ports()) {
       Optional<Opening> was =
           tank.openings().stream().filter(o -> o.port().equals(port)).findFirst();
       if (!sheet.has(field(tank, port) + "face")) {
@@ -241,7 +242,7 @@ final class VentsPage implements GuidePage {
   }
 
   private static Opening opening(
-      TankAnswers tank, String port, Face face, Optional<Opening> was, FilledPage sheet) {
+      TankAnswers tank, PortId port, Face face, Optional<Opening> was, FilledPage sheet) {
     String label = tank.label() + ", " + port;
     return new Opening(
         port,

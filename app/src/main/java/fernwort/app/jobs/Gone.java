@@ -3,6 +3,7 @@ package fernwort.app.jobs;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.store.RigStore;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -22,7 +23,7 @@ class Gone implements PartSearch {
   }
 
   /** Tells whether a rig has a part that can stand so. */
-  static boolean has(Rig rig, PartId part, String position) {
+  static boolean has(Rig rig, PartId part, PositionId position) {
     return rig.parts().stream()
         .filter(p -> p.id().equals(part))
         .anyMatch(p -> p.kind().positions().stream().anyMatch(q -> q.id().equals(position)));
@@ -30,7 +31,7 @@ class Gone implements PartSearch {
 
   /** Returns the newest description in which the part could stand so, today's first. */
   @Override
-  public Optional<Rig> lastWith(OpenRig open, PartId part, String position) {
+  public Optional<Rig> lastWith(OpenRig open, PartId part, PositionId position) {
     if (has(open.rig(), part, position)) {
       return Optional.of(open.rig());
     }

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.services.OpenRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
@@ -9,5 +10,5 @@ import java.util.Optional;
 interface PartSearch {
 
   /** Returns the newest description in which the part could stand so. */
-  Optional<Rig> lastWith(OpenRig open, PartId part, String position);
+  Optional<Rig> lastWith(OpenRig open, PartId part, PositionId position);
 }

@@ -12,6 +12,7 @@ import fernwort.app.services.SlipBench;
 import fernwort.app.services.States;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.mistake.Slip;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import java.io.IOException;
@@ -157,7 +158,7 @@ class Pocket {
     return rig.rig()
         .handles()
         .map(part -> {
-          String at = now.setting().of(part.id());
+          PositionId at = now.setting().of(part.id());
           return new Handle(
               part.label(),
               rig.rig().place(part.place()).label(),
@@ -168,12 +169,12 @@ class Pocket {
         .toList();
   }
 
-  private static String words(Part part, String position) {
+  private static String words(Part part, PositionId position) {
     return part.kind().positions().stream()
         .filter(p -> p.id().equals(position))
         .map(p -> p.words())
         .findFirst()
-        .orElse(position);
+        .orElse(position.value());
   }
 
   /** The mistakes that were tried by now; more are tried meanwhile. */

@@ -6,6 +6,7 @@ import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
@@ -158,7 +159,7 @@ record RunView(
   /** Handles that stand elsewhere than the ticks, or the steps to come, have them. */
   private static List<String> drift(
       OpenRig rig, List<RunStore.Row> rows, StepText text, Setting now) {
-    Map<PartId, String> expected = new HashMap<>();
+    Map<PartId, PositionId> expected = new HashMap<>();
     Set<PartId> toCome = new HashSet<>();
     for (RunStore.Row row : rows) {
       if (text.read(row.step()) instanceof Step.Move move) {

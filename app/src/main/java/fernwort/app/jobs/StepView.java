@@ -66,7 +66,7 @@ record StepView(
                 "",
                 "",
                 Optional.empty(),
-                move.to(),
+                move.to().value(),
                 since,
                 "",
                 "",

@@ -75,7 +75,7 @@ public final class LiveAnswers {
         case null -> null;
         case Value.Amount amount -> amount.amount();
         case Value.Contact contact -> contact.on();
-        case Value.Stop stop -> stop.position();
+        case Value.Stop stop -> stop.position().value();
       };
     }
 
@@ -127,7 +127,7 @@ public final class LiveAnswers {
       return new CommandNow(
           command.id(),
           command.part().value(),
-          command.position(),
+          command.position().value(),
           command.state().written(),
           command.at());
     }

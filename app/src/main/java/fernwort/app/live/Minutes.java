@@ -80,7 +80,7 @@ final class Minutes {
             case Value.Amount amount ->
                 (Object) Double.valueOf(Float.toString((float) amount.amount()));
             case Value.Contact contact -> contact.on();
-            case Value.Stop stop -> stop.position();
+            case Value.Stop stop -> stop.position().value();
           };
       own.add(List.of(ChronoUnit.MILLIS.between(from, at), said));
     }

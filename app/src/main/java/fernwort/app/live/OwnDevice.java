@@ -2,6 +2,7 @@ package fernwort.app.live;
 
 import fernwort.app.mqtt.Link;
 import fernwort.app.mqtt.Topics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -69,7 +70,7 @@ final class OwnDevice {
    */
   record Telling(
       Map<String, Double> tanks,
-      Map<PartId, String> handles,
+      Map<PartId, PositionId> handles,
       Map<String, Double> days,
       Map<String, String> rules) {}
 
@@ -102,8 +103,8 @@ final class OwnDevice {
         .forEach((tank, volume) -> property(link, rig, tank, "float", "L", one(volume * LITRES)));
     telling
         .handles()
-        .forEach(
-            (part, position) -> property(link, rig, Topics.HANDLE + part, STRING, "", position));
+        .forEach((part, position) ->
+            property(link, rig, Topics.HANDLE + part, STRING, "", position.value()));
     telling
         .days()
         .forEach((what, days) -> property(link, rig, DAYS + what, "float", "d", one(days)));

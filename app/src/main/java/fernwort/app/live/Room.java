@@ -13,6 +13,7 @@ import fernwort.app.store.StoreTrouble;
 import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Alarm;
 import fernwort.core.live.AlarmCause;
 import fernwort.core.live.AlarmCode;
@@ -110,7 +111,7 @@ final class Room {
   private double lookedUp = Double.NEGATIVE_INFINITY;
   private double unlinked = Double.NaN;
   private boolean dirty = true;
-  private Map<PartId, String> handles = Map.of();
+  private Map<PartId, PositionId> handles = Map.of();
   private Map<String, Double> days = Map.of();
   private double counted = Double.NEGATIVE_INFINITY;
 
@@ -154,7 +155,7 @@ final class Room {
   }
 
   /** Returns how handles stood when it looked last. */
-  Map<PartId, String> handles() {
+  Map<PartId, PositionId> handles() {
     return handles;
   }
 
@@ -250,12 +251,12 @@ final class Room {
   MotorCommand command(
       String part, String position, boolean anyway, String who, Link link, Now now) {
     Part moved = rig.rig().part(PartId.of(part));
-    rig.rig().position(PartId.of(part), position);
+    rig.rig().position(PartId.of(part), PositionId.of(position));
     Signal signal =
         live.driveOf(PartId.of(part))
             .orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
     Signal.Drive drive = signal.drive().orElseThrow();
-    String payload = drive.payloads().get(position);
+    String payload = drive.payloads().get(PositionId.of(position));
     if (payload == null) {
       throw new Refusal(Says.SENDS_NOTHING_FOR.with(position, moved.label()));
     }
@@ -266,7 +267,8 @@ final class Room {
           });
     }
     MotorCommand command =
-        live.command(UUID.randomUUID().toString(), PartId.of(part), position, who, now);
+        live.command(
+            UUID.randomUUID().toString(), PartId.of(part), PositionId.of(position), who, now);
     link.publish(drive.topic(), payload, false);
     tellCommands();
     dirty = true;
@@ -276,7 +278,8 @@ final class Room {
   /** Returns the danger that a turn brings and that is not there before it. */
   Optional<Warning> danger(String part, String position, Now now) {
     State state = live.seen(house.states().of(rig).state(), now);
-    Outlook.Preview preview = Outlook.Preview.of(rig, state, PartId.of(part), position);
+    Outlook.Preview preview =
+        Outlook.Preview.of(rig, state, PartId.of(part), PositionId.of(position));
     Set<Warning.Key> before =
         preview.before().warnings().stream().map(Warning::key).collect(Collectors.toSet());
     return preview.after().warnings().stream()
@@ -292,7 +295,7 @@ final class Room {
       if (published.put(command.id(), command.state()) != command.state()) {
         house.events().tell(id, LiveEvents.Topic.COMMAND, LiveAnswers.CommandNow.of(command));
         if (command.hasArrived()) {
-          turn(command.part().value(), command.position(), command.who());
+          turn(command.part().value(), command.position().value(), command.who());
         }
       }
     }
@@ -378,7 +381,7 @@ final class Room {
       }
 
       @Override
-      public String position(PartId part) {
+      public PositionId position(PartId part) {
         return setting.of(part);
       }
 
@@ -402,7 +405,7 @@ final class Room {
           Link there =
               link.orElseThrow(
                   () -> new Refusal(Says.NO_CONNECTION.with(rig.rig().part(turn.part()).label())));
-          command(turn.part().value(), turn.position(), false, who(rule), there, now);
+          command(turn.part().value(), turn.position().value(), false, who(rule), there, now);
           return Optional.empty();
         } catch (StandsAgainst e) {
           return against(rule, e.warning().title().toString());
@@ -468,7 +471,7 @@ final class Room {
           && told.state().canBeActedOn()
           && !setting.of(told.signal().on().id().part()).equals(stop.position())
           && isDue(turned, told.signal().on().id().value(), TURN_PAUSE, now)) {
-        turn(told.signal().on().id().value(), stop.position(), SENSOR);
+        turn(told.signal().on().id().value(), stop.position().value(), SENSOR);
       }
     }
   }
@@ -483,8 +486,8 @@ final class Room {
   }
 
   private void turn(String part, String position, String who) {
-    if (!house.states().of(rig).state().setting().of(PartId.of(part)).equals(position)) {
-      house.states().turn(rig, part, position, who);
+    if (!house.states().of(rig).state().setting().of(PartId.of(part)).value().equals(position)) {
+      house.states().turn(rig, part, PositionId.of(position), who);
       house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part));
     }
   }

@@ -2,6 +2,7 @@ package fernwort.app.live;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.rule.Rule;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.PartId;
@@ -99,7 +100,7 @@ public record RuleText(
       }
       double lasts = lasting == null ? 0 : lasting;
       if (part != null && position != null) {
-        return new Rule.Handle(PartId.of(part), position);
+        return new Rule.Handle(PartId.of(part), PositionId.of(position));
       }
       if (signal == null) {
         throw new Refusal(Says.A_TEST_IS_OF.with());
@@ -116,7 +117,7 @@ public record RuleText(
 
     static Test of(Rule.Test test) {
       return switch (test) {
-        case Rule.Handle h -> handle(h.part().value(), h.position());
+        case Rule.Handle h -> handle(h.part().value(), h.position().value());
         case Rule.Contact c -> contact(c);
         case Rule.Amount a -> amount(a);
         case Rule.Pressed p -> NOTHING.withPressed();
@@ -136,11 +137,11 @@ public record RuleText(
       if (turn == null || to == null) {
         throw new Refusal(Says.A_MOVE_IS.with());
       }
-      return new Turn(PartId.of(turn), to);
+      return new Turn(PartId.of(turn), PositionId.of(to));
     }
 
     static Move of(Turn turn) {
-      return new Move(turn.part().value(), turn.position());
+      return new Move(turn.part().value(), turn.position().value());
     }
   }
 
@@ -175,7 +176,8 @@ public record RuleText(
 
     static Act of(Rule.Act act) {
       return switch (act) {
-        case Rule.Move m -> new Act(m.turn().part().value(), m.turn().position(), null, null, null);
+        case Rule.Move m ->
+            new Act(m.turn().part().value(), m.turn().position().value(), null, null, null);
         case Rule.Until u ->
             new Act(null, null, u.any().stream().map(Test::of).toList(), null, null);
         case Rule.Say s -> new Act(null, null, null, s.words(), null);

@@ -1,6 +1,7 @@
 package fernwort.app.live;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.LineId;
@@ -58,7 +59,7 @@ public record SignalText(
    */
   @JsonInclude(JsonInclude.Include.NON_NULL)
   public record Command(
-      @Nullable String topic, @Nullable Map<String, String> payloads, @Nullable String lost) {}
+      @Nullable String topic, @Nullable Map<PositionId, String> payloads, @Nullable String lost) {}
 
   /**
    * Returns the signal.
@@ -82,7 +83,7 @@ public record SignalText(
                 new Signal.Drive(
                     text(c.topic()),
                     c.payloads() == null ? Map.of() : c.payloads(),
-                    text(c.lost()))),
+                    PositionId.of(text(c.lost())))),
         new Signal.Marks(Optional.ofNullable(alarmAbove), Optional.ofNullable(alarmBelow)));
   }
 
@@ -156,7 +157,8 @@ public record SignalText(
         signal.source().offset() == 0 ? null : signal.source().offset(),
         signal
             .drive()
-            .map(d -> new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost()))
+            .map(d ->
+                new Command(d.topic(), d.payloads(), d.lost().isEmpty() ? null : d.lost().value()))
             .orElse(null),
         signal.marks().above().orElse(null),
         signal.marks().below().orElse(null));

@@ -309,15 +309,14 @@ class LogController {
     try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
       csv.writeRecord(COLUMNS);
       for (Logbook.Entry e : states.journal(rig, Integer.MAX_VALUE).reversed()) {
+        Part part = parts.get(PartId.of(e.subject()));
         csv.writeRecord(
             Long.toString(e.seq()),
             e.at().toString(),
             e.who(),
             e.kind().name(),
             e.subject(),
-            parts.containsKey(PartId.of(e.subject()))
-                ? parts.get(PartId.of(e.subject())).label()
-                : "",
+            part == null ? "" : part.label(),
             e.before(),
             e.after(),
             e.standing());

@@ -210,8 +210,10 @@ class LogLines {
     }
 
     private static String words(Optional<Part> part, String position) {
-      return part.flatMap(
-              p -> p.kind().positions().stream().filter(q -> q.id().equals(position)).findFirst())
+      return part.flatMap(p ->
+              p.kind().positions().stream()
+                  .filter(q -> q.id().value().equals(position))
+                  .findFirst())
           .map(q -> q.words())
           .orElse(position);
     }

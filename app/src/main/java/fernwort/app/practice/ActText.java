@@ -3,6 +3,7 @@ package fernwort.app.practice;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
@@ -26,7 +27,7 @@ final class ActText {
 
   private ActText() {}
 
-  static String turn(PartId part, String position) {
+  static String turn(PartId part, PositionId position) {
     return TURN + BETWEEN + part + BETWEEN + position;
   }
 
@@ -54,8 +55,8 @@ final class ActText {
     String[] words = text.split(BETWEEN, -1);
     try {
       if (words[0].equals(TURN) && words.length == TURN_WORDS) {
-        rig.position(PartId.of(words[1]), words[2]);
-        return new Trial.Turned(PartId.of(words[1]), words[2]);
+        rig.position(PartId.of(words[1]), PositionId.of(words[2]));
+        return new Trial.Turned(PartId.of(words[1]), PositionId.of(words[2]));
       }
       if (words[0].equals(WAIT) && words.length == 2) {
         double seconds = Integer.parseInt(words[1]) * MINUTE;

@@ -13,6 +13,7 @@ import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Look;
 import fernwort.core.fault.Observation;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Turn;
 import fernwort.core.practice.Drill;
@@ -215,7 +216,7 @@ class ExercisePages {
 
   private static Turn turn(Rig rig, String text) {
     if (ActText.read(text, rig)
-        instanceof fernwort.core.jobs.goal.Trial.Turned(PartId part, String position)) {
+        instanceof fernwort.core.jobs.goal.Trial.Turned(PartId part, PositionId position)) {
       return new Turn(part, position);
     }
     throw new Refusal(Says.BEGIN_ANEW.with());

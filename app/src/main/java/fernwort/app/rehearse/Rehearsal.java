@@ -1,6 +1,7 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.services.OpenRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
@@ -64,7 +65,7 @@ final class Rehearsal {
 
   /** Sets a handle, switch, cap or tap now. */
   synchronized void set(String part, String position) {
-    note(run.set(PartId.of(part), position));
+    note(run.set(PartId.of(part), PositionId.of(position)));
     mark();
   }
 

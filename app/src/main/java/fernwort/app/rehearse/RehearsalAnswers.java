@@ -5,6 +5,8 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -44,7 +46,7 @@ final class RehearsalAnswers {
         .forEach((id, q) -> {
           String pressure =
               expected
-                  .pressure(id, "cold")
+                  .pressure(id, PortId.of("cold"))
                   .map(p -> units.show(Measure.PRESSURE, p))
                   .orElse(Says.ITS_PRESSURE.text());
           String low = units.show(Measure.FLOW, less.fixture(id));
@@ -130,7 +132,7 @@ final class RehearsalAnswers {
     List<Row> rows = new ArrayList<>();
     for (Part part : rig.rig().parts()) {
       if (part.kind() instanceof Tap tap && now.setting().of(part.id()).equals(part.rest().id())) {
-        String open = tap.cold().id();
+        PositionId open = tap.cold().id();
         Flows then = hydraulics.solve(now.with(part.id(), open));
         List<String> others = new ArrayList<>();
         as.fixtures()
@@ -150,7 +152,7 @@ final class RehearsalAnswers {
                 gives > FLOWS ? units.show(Measure.FLOW, gives) : "nothing",
                 others.isEmpty()
                     ? Says.WITH_NOTHING_ELSE_OPEN_AT.filled(
-                        then.pressure(part.id(), "cold")
+                        then.pressure(part.id(), PortId.of("cold"))
                             .map(p -> units.show(Measure.PRESSURE, p))
                             .orElse(Says.NO_PRESSURE.text()))
                     : String.join("; ", others)));

@@ -118,7 +118,8 @@ class RehearseController {
   private static List<Handle> handles(OpenRig rig, Setting setting) {
     return rig.rig()
         .handles()
-        .map(p -> new Handle(p.id().value(), p.label(), setting.of(p.id()), p.kind().positions()))
+        .map(p ->
+            new Handle(p.id().value(), p.label(), setting.of(p.id()).value(), p.kind().positions()))
         .toList();
   }
 

@@ -9,6 +9,7 @@ import fernwort.core.describe.NewParts;
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.PartId;
@@ -179,6 +180,6 @@ final class AddForm {
     if (dot < 0) {
       throw new Refusal(Says.IS_NOT_A_PORT_PICK.with(text));
     }
-    return new PortRef(PartId.of(text.substring(0, dot)), text.substring(dot + 1));
+    return new PortRef(PartId.of(text.substring(0, dot)), PortId.of(text.substring(dot + 1)));
   }
 }

@@ -3,6 +3,8 @@ package fernwort.app.rig;
 import fernwort.app.web.Field;
 import fernwort.app.web.ValvePicture;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.say.Refusal;
@@ -10,8 +12,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** The handle of a valve: how it looks in each position, what it joins there, its motor. */
 final class HandleForm {
@@ -26,14 +29,14 @@ final class HandleForm {
           new Field.Option("180", "left"),
           new Field.Option("270", "down"));
 
-  private final UnaryOperator<String> ports;
+  private final Function<PortId, String> ports;
 
   /**
    * Makes the form.
    *
    * @param ports what the ports of the valve are called
    */
-  HandleForm(UnaryOperator<String> ports) {
+  HandleForm(Function<PortId, String> ports) {
     this.ports = ports;
   }
 
@@ -63,12 +66,12 @@ final class HandleForm {
     fields.add(Field.tick("motor", Says.HAS_A_MOTOR.text(), valve.motor().isPresent(), ""));
     List<Field.Option> rest = new ArrayList<>();
     rest.add(new Field.Option("", Says.STAYS_AS_IT_IS.text()));
-    valve.stops().forEach(s -> rest.add(new Field.Option(s.id(), s.words())));
+    valve.stops().forEach(s -> rest.add(new Field.Option(s.id().value(), s.words())));
     fields.add(
         Field.choice(
             "unpowered",
             Says.WITHOUT_POWER_THE_MOTOR.text(),
-            valve.motor().flatMap(Motor::unpowered).orElse(""),
+            valve.motor().flatMap(Motor::unpowered).orElse(PositionId.NONE).value(),
             rest));
     fields.add(
         Field.tick(
@@ -101,13 +104,13 @@ final class HandleForm {
   }
 
   /** What a position joins, in words. */
-  private String joins(List<List<String>> groups) {
+  private String joins(List<List<PortId>> groups) {
     return groups.isEmpty()
         ? Says.CLOSES_ALL.text()
         : groups.stream().map(this::joined).collect(Collectors.joining(Says.AND.text()));
   }
 
-  private String joined(List<String> group) {
+  private String joined(List<PortId> group) {
     return "joins " + group.stream().map(ports).collect(Collectors.joining(" with "));
   }
 
@@ -126,7 +129,7 @@ final class HandleForm {
     List<Field.Option> options = new ArrayList<>();
     options.add(new Field.Option("", Says.NONE_MORE.text()));
     options.add(new Field.Option("shut", Says.CLOSES_ALL.text()));
-    List<String> ends = valve.ports();
+    List<PortId> ends = valve.ports();
     for (int i = 0; i < ends.size(); i++) {
       for (int j = i + 1; j < ends.size(); j++) {
         String pair = ends.get(i) + "-" + ends.get(j);
@@ -134,7 +137,10 @@ final class HandleForm {
       }
     }
     if (ends.size() > 2) {
-      options.add(new Field.Option(String.join("-", ends), Says.JOINS_ALL.text()));
+      options.add(
+          new Field.Option(
+              ends.stream().map(PortId::value).collect(Collectors.joining("-")),
+              Says.JOINS_ALL.text()));
     }
     return options;
   }
@@ -157,23 +163,25 @@ final class HandleForm {
       throw new Refusal(Says.ONE_MORE_POSITION_CANNOT.with(joins));
     }
     if (!joins.isEmpty()) {
-      List<List<String>> groups =
-          joins.equals("shut") ? List.of() : List.of(List.of(joins.split("-")));
+      List<List<PortId>> groups =
+          joins.equals("shut")
+              ? List.of()
+              : List.of(Stream.of(joins.split("-")).map(PortId::of).toList());
       double angle = v.plain("new-angle", Says.WHERE_THE_NEW_POSITIONS_HANDLE.text());
       stops.add(new Stop(freeId(stops, joins), v.text("new-words"), angle, groups));
     }
     return stops;
   }
 
-  private static String freeId(List<Stop> stops, String wanted) {
-    String id = wanted;
+  private static PositionId freeId(List<Stop> stops, String wanted) {
+    PositionId id = PositionId.of(wanted);
     for (int n = 2; taken(stops, id); n++) {
-      id = wanted + "-" + n;
+      id = PositionId.of(wanted + "-" + n);
     }
     return id;
   }
 
-  private static boolean taken(List<Stop> stops, String id) {
+  private static boolean taken(List<Stop> stops, PositionId id) {
     return stops.stream().anyMatch(s -> s.id().equals(id));
   }
 
@@ -186,7 +194,10 @@ final class HandleForm {
             : Optional.empty();
     return v.tick("motor")
         ? Optional.of(
-            new Motor(Optional.of(v.text("unpowered")).filter(u -> !u.isEmpty()), travel, cold))
+            new Motor(
+                Optional.of(PositionId.of(v.text("unpowered"))).filter(u -> !u.isEmpty()),
+                travel,
+                cold))
         : Optional.empty();
   }
 }

@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.Field;
 import fernwort.app.web.ValvePicture;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Asked;
@@ -14,7 +15,7 @@ import fernwort.core.kind.line.Valve;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 
 /** What a form asks for each kind of part, and the kind that its answers make. */
 final class KindForm {
@@ -24,7 +25,7 @@ final class KindForm {
   private final HandleForm handle;
 
   KindForm(Units units) {
-    this(units, UnaryOperator.identity());
+    this(units, PortId::value);
   }
 
   /**
@@ -32,7 +33,7 @@ final class KindForm {
    *
    * @param ports what the ports of the part are called
    */
-  KindForm(Units units, UnaryOperator<String> ports) {
+  KindForm(Units units, Function<PortId, String> ports) {
     this.units = units;
     handle = new HandleForm(ports);
   }

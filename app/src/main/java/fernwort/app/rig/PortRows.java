@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -81,7 +82,8 @@ final class PortRows {
         inner,
         IntStream.range(0, Math.min(MOST, ports.size()))
             .mapToObj(i ->
-                new FaceSketch.Opening(Integer.toString(i), ports.get(i).id(), ports.get(i).at()))
+                new FaceSketch.Opening(
+                    Integer.toString(i), ports.get(i).id().value(), ports.get(i).at()))
             .toList(),
         units,
         "port-",
@@ -90,10 +92,13 @@ final class PortRows {
 
   private List<Field> row(int i, Optional<TankPort> port) {
     String p = "port-" + i + "-";
-    String which = port.map(TankPort::id).orElse(Says.A_NEW_OPENING.text());
+    String which = port.map(x -> x.id().value()).orElse(Says.A_NEW_OPENING.text());
     return List.of(
         Field.text(
-            p + "name", Says.ITS_NAME_OF.filled(which), port.map(TankPort::id).orElse(""), ""),
+            p + "name",
+            Says.ITS_NAME_OF.filled(which),
+            port.map(TankPort::id).orElse(PortId.NONE).value(),
+            ""),
         Field.choice(
             p + "use",
             Says.ITS_USE.filled(which),
@@ -108,7 +113,8 @@ final class PortRows {
   private Field passes(int i, Optional<TankPort> port) {
     String name = "port-" + i + "-passes";
     String label =
-        Says.ITS_FLOAT_PASSES.filled(port.map(TankPort::id).orElse(Says.A_NEW_OPENING.text()));
+        Says.ITS_FLOAT_PASSES.filled(
+            port.map(x -> x.id().value()).orElse(Says.A_NEW_OPENING.text()));
     return port.flatMap(TankPort::passes)
         .map(x -> Field.exact(name, label, units.number(Measure.FLOW, x), x, "", ""))
         .orElseGet(() -> Field.number(name, label, "", "", ""));
@@ -141,7 +147,7 @@ final class PortRows {
         v.guarded(p + "use", () -> Optional.of(use(v.text(p + "use"), what)), Optional.empty());
     return use.map(u ->
         new TankPort(
-            typed.isEmpty() ? freeName(Values.key(u), others) : typed,
+            typed.isEmpty() ? PortId.of(freeName(Values.key(u), others)) : PortId.of(typed),
             u,
             new Point(
                 v.amount(p + "x", Says.FROM_THE_REAR_OF.filled(what), Measure.LENGTH),
@@ -160,13 +166,13 @@ final class PortRows {
 
   private static String freeName(String use, List<TankPort> others) {
     String name = use;
-    for (int n = 2; has(others, name); n++) {
+    for (int n = 2; has(others, PortId.of(name)); n++) {
       name = use + "-" + n;
     }
     return name;
   }
 
-  private static boolean has(List<TankPort> ports, String id) {
+  private static boolean has(List<TankPort> ports, PortId id) {
     return ports.stream().anyMatch(p -> p.id().equals(id));
   }
 }

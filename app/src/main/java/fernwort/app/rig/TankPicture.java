@@ -64,7 +64,7 @@ public record TankPicture(
 
   private static Port port(TankPort p, double scale, double bottom) {
     double y = bottom - scale * p.at().z();
-    return new Port(p.id(), EDGE + scale * p.at().x(), y, y < bottom / 2 ? y + 14 : y - 6);
+    return new Port(p.id().value(), EDGE + scale * p.at().x(), y, y < bottom / 2 ? y + 14 : y - 6);
   }
 
   private static String outline(

@@ -1,6 +1,7 @@
 package fernwort.app.services;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Levels;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
@@ -41,7 +42,7 @@ public record Outlook(FlowPaths ways, List<Warning> warnings) {
      *
      * @throws Refusal in one sentence, when the handle has no such position
      */
-    public static Preview of(OpenRig rig, State state, PartId part, String position) {
+    public static Preview of(OpenRig rig, State state, PartId part, PositionId position) {
       rig.rig().position(part, position);
       Levels levels = Levels.of(rig.network(), state);
       return new Preview(

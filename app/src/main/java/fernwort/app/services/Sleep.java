@@ -10,6 +10,7 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Rewetting;
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -192,10 +193,11 @@ public class Sleep {
     Optional<Part> part = Optional.ofNullable(rig.rig().partsById().get(PartId.of(subject)));
     String value = entry.kind() == Logbook.Kind.UNDO ? entry.before() : entry.after();
     boolean position =
-        part.filter(p -> p.kind().positions().stream().anyMatch(at -> at.id().equals(value)))
+        part.filter(
+                p -> p.kind().positions().stream().anyMatch(at -> at.id().value().equals(value)))
             .isPresent();
     if (position) {
-      return now.with(rig.rig(), PartId.of(subject), value);
+      return now.with(rig.rig(), PartId.of(subject), PositionId.of(value));
     }
     return Logbook.Level.parse(value)
         .filter(level -> part.filter(p -> p.kind().is(Purpose.HOLDS)).isPresent())

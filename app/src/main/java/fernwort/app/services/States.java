@@ -4,6 +4,7 @@ import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RigStore;
 import fernwort.core.diary.Entry;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -85,10 +86,11 @@ public class States {
         .map(x -> x.id().value())
         .filter(readings::containsKey)
         .forEach(tank -> volumes.put(PartId.of(tank), held(rig, PartId.of(tank), readings)));
-    Map<PartId, String> positions = new HashMap<>(rig.rig().atRest().positions());
+    Map<PartId, PositionId> positions = new HashMap<>(rig.rig().atRest().positions());
     logbook
         .handles(rig.id())
-        .forEach((part, position) -> keepIfThere(rig, positions, PartId.of(part), position));
+        .forEach((part, position) ->
+            keepIfThere(rig, positions, PartId.of(part), PositionId.of(position)));
     return new Standing(
         new State(new Setting(positions), volumes, parked(rig)),
         readings,
@@ -121,7 +123,7 @@ public class States {
   }
 
   private static void keepIfThere(
-      OpenRig rig, Map<PartId, String> positions, PartId part, String position) {
+      OpenRig rig, Map<PartId, PositionId> positions, PartId part, PositionId position) {
     boolean there =
         positions.containsKey(part)
             && rig.rig().part(part).kind().positions().stream()
@@ -137,9 +139,9 @@ public class States {
    * @throws Refusal in one sentence, when it has no such position
    */
   @Transactional
-  public void turn(OpenRig rig, String part, String position, String who) {
+  public void turn(OpenRig rig, String part, PositionId position, String who) {
     rig.rig().position(PartId.of(part), position);
-    Map<PartId, String> along =
+    Map<PartId, PositionId> along =
         rig.rig().gangOf(PartId.of(part)).isEmpty()
             ? Map.of()
             : rig.rig().movedAlong(of(rig).state().setting(), PartId.of(part), position);
@@ -147,8 +149,9 @@ public class States {
     along.forEach((other, to) -> put(rig, other.value(), to, who));
   }
 
-  private void put(OpenRig rig, String part, String position, String who) {
-    logbook.turn(rig.id(), part, rig.rig().atRest().of(PartId.of(part)), position, who);
+  private void put(OpenRig rig, String part, PositionId position, String who) {
+    logbook.turn(
+        rig.id(), part, rig.rig().atRest().of(PartId.of(part)).value(), position.value(), who);
   }
 
   /**
@@ -250,8 +253,8 @@ public class States {
   @Transactional
   public void adopt(OpenRig rig, State state, DoubleFunction<String> shown, String who) {
     Standing before = of(rig);
-    Map<PartId, String> positions = new TreeMap<>(state.setting().positions());
-    for (Map.Entry<PartId, String> handle : positions.entrySet()) {
+    Map<PartId, PositionId> positions = new TreeMap<>(state.setting().positions());
+    for (Map.Entry<PartId, PositionId> handle : positions.entrySet()) {
       boolean there =
           rig.rig().handles().anyMatch(p -> p.id().equals(handle.getKey()))
               && rig.rig().part(handle.getKey()).kind().positions().stream()
@@ -287,7 +290,7 @@ public class States {
   }
 
   private Optional<Logbook.Entry> revert(OpenRig rig, boolean forward, String who) {
-    Map<PartId, String> along = new HashMap<>();
+    Map<PartId, PositionId> along = new HashMap<>();
     logbook
         .next(rig.id(), forward)
         .filter(e ->
@@ -298,12 +301,13 @@ public class States {
                     .movedAlong(
                         of(rig).state().setting(),
                         PartId.of(e.subject()),
-                        forward ? e.after() : e.before())));
+                        PositionId.of(forward ? e.after() : e.before()))));
     Optional<Logbook.Entry> reverted = revertOne(rig, forward, who);
     while (logbook
         .next(rig.id(), forward)
         .filter(e -> e.kind() == Logbook.Kind.TURN)
-        .filter(e -> along.remove(PartId.of(e.subject()), forward ? e.after() : e.before()))
+        .filter(e ->
+            along.remove(PartId.of(e.subject()), PositionId.of(forward ? e.after() : e.before())))
         .isPresent()) {
       revertOne(rig, forward, who);
     }

@@ -144,9 +144,10 @@ class LiveDemo implements AutoCloseable {
     Part part = rig.rig().part(sensor.on().id().part());
     return new SignalText.Command(
         topic + "/set",
-        part.kind().positions().stream().collect(Collectors.toMap(p -> p.id(), p -> p.id())),
+        part.kind().positions().stream()
+            .collect(Collectors.toMap(p -> p.id(), p -> p.id().value())),
         // As the simulated boards do it.
-        sensor.kind() == SignalKind.PUMP ? Position.OFF.id() : null);
+        sensor.kind() == SignalKind.PUMP ? Position.OFF.id().value() : null);
   }
 
   @Override

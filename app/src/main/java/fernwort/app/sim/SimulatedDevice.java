@@ -4,7 +4,7 @@ import fernwort.app.mqtt.BrokerAddress;
 import fernwort.app.mqtt.HiveLink;
 import fernwort.app.mqtt.Link;
 import fernwort.app.mqtt.Topics;
-import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.rig.Part;
@@ -87,7 +87,7 @@ public final class SimulatedDevice implements AutoCloseable {
       double speed,
       double outside,
       Map<PartId, Double> litres,
-      Map<PartId, String> handles,
+      Map<PartId, PositionId> handles,
       Map<String, Set<String>> mishaps,
       Map<String, List<String>> choices) {}
 
@@ -248,7 +248,7 @@ public final class SimulatedDevice implements AutoCloseable {
     rig.sensors().stream()
         .filter(Sensor::canMove)
         .filter(s -> path.equals(s.name() + "/value" + SET))
-        .forEach(s -> rig.command(s.on().id().part(), said));
+        .forEach(s -> rig.command(s.on().id().part(), PositionId.of(said)));
   }
 
   private void tell(String path, String said) {
@@ -260,7 +260,7 @@ public final class SimulatedDevice implements AutoCloseable {
         LOG.debug("no speed: {}", said);
       }
     } else if (words.length == 3 && words[0].equals("hand") && path.endsWith(SET)) {
-      rig.turn(PartId.of(words[1]), said);
+      rig.turn(PartId.of(words[1]), PositionId.of(said));
     } else if (words.length == 3 && words[0].equals("mishap") && path.endsWith(SET)) {
       Mishap.of(words[1])
           .ifPresent(m -> {
@@ -280,7 +280,7 @@ public final class SimulatedDevice implements AutoCloseable {
       String part = property.substring(Topics.HANDLE.length());
       Part turned = rig.rig().part(PartId.of(part));
       if (!turned.kind().setsItself()) {
-        rig.turn(PartId.of(part), said);
+        rig.turn(PartId.of(part), PositionId.of(said));
       }
     }
   }
@@ -316,7 +316,7 @@ public final class SimulatedDevice implements AutoCloseable {
       publish(
           node + "value/$format",
           rig.rig().part(sensor.on().id().part()).kind().positions().stream()
-              .map(Position::id)
+              .map(p -> p.id().value())
               .collect(Collectors.joining(",")));
     }
   }
@@ -347,7 +347,7 @@ public final class SimulatedDevice implements AutoCloseable {
             default -> number(amount);
           };
       case Value.Contact(boolean on) -> Boolean.toString(on);
-      case Value.Stop(String position) -> position;
+      case Value.Stop(PositionId position) -> position.value();
     };
   }
 

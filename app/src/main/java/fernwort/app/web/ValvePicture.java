@@ -1,9 +1,10 @@
 package fernwort.app.web;
 
+import fernwort.core.kind.PortId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
-import java.util.function.UnaryOperator;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 
 /**
@@ -42,19 +43,19 @@ public record ValvePicture(
   public static ValvePicture of(
       String words,
       double angle,
-      List<List<String>> joins,
-      UnaryOperator<String> leads,
+      List<List<PortId>> joins,
+      Function<PortId, String> leads,
       String said) {
-    Set<String> joined = joins.stream().flatMap(List::stream).collect(Collectors.toSet());
+    Set<PortId> joined = joins.stream().flatMap(List::stream).collect(Collectors.toSet());
     return new ValvePicture(
         words,
         String.format(Locale.ROOT, "%.0f", -angle),
-        joined.contains("b"),
-        joined.contains("a"),
-        joined.contains("c"),
-        beside(leads.apply("b")),
-        beside(leads.apply("a")),
-        beside(leads.apply("c")),
+        joined.contains(PortId.of("b")),
+        joined.contains(PortId.of("a")),
+        joined.contains(PortId.of("c")),
+        beside(leads.apply(PortId.of("b"))),
+        beside(leads.apply(PortId.of("a"))),
+        beside(leads.apply(PortId.of("c"))),
         said);
   }
 

@@ -8,6 +8,7 @@ import fernwort.app.SharedCopy;
 import fernwort.core.describe.Fittings;
 import fernwort.core.format.RigFormat;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.tank.Contents;
@@ -78,8 +79,10 @@ class LogApiTest {
             new Shape.Box(length, width, height),
             0,
             gauge,
-            Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, number(tank, "feed_height_m")),
-            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, number(tank, "vent_height_m")));
+            Fittings.port(
+                PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, number(tank, "feed_height_m")),
+            Fittings.port(
+                PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, number(tank, "vent_height_m")));
     return new RigFormat()
         .write(
             RigBuilder.named("Trip")
@@ -155,8 +158,8 @@ class LogApiTest {
             new Shape.Box(0.5, 0.5, 0.5),
             0,
             Fittings.stick(0.1, 0.1),
-            Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0),
-            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.49));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.49));
     Kind filter = new Filter(Filter.Grade.CARBON, 1e-4, 40_000, Optional.of(0.05));
     String file =
         new RigFormat()

@@ -4,10 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
+import fernwort.core.rig.ElementId;
+import fernwort.core.rig.LineId;
+import fernwort.core.rig.PartId;
+import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Message;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
 import org.springdoc.core.utils.SpringDocUtils;
@@ -24,12 +31,23 @@ class OpenApiTest {
           .enable(tools.jackson.databind.SerializationFeature.INDENT_OUTPUT)
           .build();
 
+  /** Types of ours that programs read and write as texts. */
+  private static final List<Class<?>> TEXTS =
+      List.of(
+          Message.class,
+          PartId.class,
+          LineId.class,
+          PlaceId.class,
+          ElementId.class,
+          PortId.class,
+          PositionId.class);
+
   /**
    * The file that ships is what the annotations say today; where it is not, the new one is kept.
    */
   @Test
   void theDescriptionForProgramsIsTrue() throws IOException {
-    SpringDocUtils.getConfig().replaceWithClass(Message.class, String.class);
+    TEXTS.forEach(t -> SpringDocUtils.getConfig().replaceWithClass(t, String.class));
     Client copy = COPY.client();
     ObjectNode made = (ObjectNode) copy.json("/api/v1/openapi-made");
     made.remove("servers");

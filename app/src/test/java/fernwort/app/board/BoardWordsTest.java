@@ -13,6 +13,7 @@ import fernwort.app.units.Units;
 import fernwort.core.budget.Budget;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Levels;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
@@ -45,11 +46,11 @@ class BoardWordsTest {
     return new Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
   }
 
-  private static List<String> now(DemoRig demo, String... turned) {
+  private static List<String> now(DemoRig demo, PositionId... turned) {
     OpenRig rig = OpenRig.of(demo.id(), 1, demo.rig());
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
-      state = state.with(PartId.of(turned[i]), turned[i + 1]);
+      state = state.with(PartId.of((turned[i]).value()), turned[i + 1]);
     }
     return new Sentences(demo.rig(), state, outlook(rig, state)).now();
   }
@@ -71,14 +72,20 @@ class BoardWordsTest {
   @Test
   void nowSaysThatAPumpHoldsItsPressureOrRests() {
     assertThat(now(TERN)).anyMatch(s -> s.contains("keeps the lines under pressure"));
-    assertThat(now(MARGINALIA, "inlet", "mains", "mains-valve", "open"))
+    assertThat(
+            now(
+                MARGINALIA,
+                PositionId.of("inlet"),
+                PositionId.of("mains"),
+                PositionId.of("mains-valve"),
+                PositionId.of("open")))
         .anyMatch(s -> s.contains("mains water holds its pressure switch open"))
         .anyMatch(s -> s.startsWith("Mains water pushes water to"));
   }
 
   @Test
   void nowSaysThatWaterFallsOnTheGround() {
-    assertThat(now(MARGINALIA, "low-drain", "off"))
+    assertThat(now(MARGINALIA, PositionId.of("low-drain"), PositionId.of("off")))
         .anyMatch(s -> s.startsWith("By gravity, water runs from Low fresh to the ground"));
   }
 
@@ -93,11 +100,11 @@ class BoardWordsTest {
   void aChangeListsWaysOpenedAndShutAndWarningsGainedAndLost() {
     OpenRig rig = OpenRig.of("marginalia", 1, MARGINALIA.rig());
     State before = MARGINALIA.state();
-    State after = before.with(PartId.of("tank-selector"), "shut");
+    State after = before.with(PartId.of("tank-selector"), PositionId.of("shut"));
     Outlook.Preview preview = new Outlook.Preview(outlook(rig, before), outlook(rig, after));
     Change change =
         Change.of(
-            new Position("shut", "points up"),
+            Position.of("shut", "points up"),
             preview,
             new Sentences(rig.rig(), before, preview.before()),
             new Sentences(rig.rig(), after, preview.after()));
@@ -107,7 +114,7 @@ class BoardWordsTest {
     assertThat(change.isNothing()).isFalse();
     Outlook.Preview same = new Outlook.Preview(preview.before(), preview.before());
     Sentences words = new Sentences(rig.rig(), before, preview.before());
-    assertThat(Change.of(new Position("x", "x"), same, words, words).isNothing()).isTrue();
+    assertThat(Change.of(Position.of("x", "x"), same, words, words).isNothing()).isTrue();
   }
 
   @Test

@@ -10,6 +10,7 @@ import fernwort.app.services.States;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.Observation;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -102,7 +103,7 @@ class FaultPagesTest {
     "marginalia, Pump, starts now and then with all taps closed, pump, LEAKS_BACK,"
   })
   void theFaultIsFoundAndWrittenIntoTheLog(
-      String id, String thing, String complaint, PartId on, FaultKind kind, String position)
+      String id, String thing, String complaint, PartId on, FaultKind kind, PositionId position)
       throws IOException {
     OpenRig rig = copy.bean(Descriptions.class).open(id);
     State noted = copy.bean(States.class).of(rig).state();

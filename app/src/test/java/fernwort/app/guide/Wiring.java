@@ -1,6 +1,7 @@
 package fernwort.app.guide;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
@@ -92,14 +93,14 @@ final class Wiring {
           case Tank tank -> tank.port(ref.port()).use().name();
           case TwoWayValve valve -> "end";
           case ThreeWayValve valve -> role(valve, ref.port());
-          default -> part.kind().is(Purpose.JOINS) ? "branch" : ref.port();
+          default -> part.kind().is(Purpose.JOINS) ? "branch" : ref.port().value();
         };
     return new End(node(nodes, part.id()).value(), role);
   }
 
   /** The port of a three-way valve that is joined most often is its middle. */
-  private static String role(ThreeWayValve valve, String port) {
-    Map<String, Integer> times = new HashMap<>();
+  private static String role(ThreeWayValve valve, PortId port) {
+    Map<PortId, Integer> times = new HashMap<>();
     valve
         .stops()
         .forEach(s -> s.joins().forEach(j -> j.forEach(p -> times.merge(p, 1, Integer::sum))));

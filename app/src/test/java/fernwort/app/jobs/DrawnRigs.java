@@ -3,6 +3,7 @@ package fernwort.app.jobs;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -93,12 +94,13 @@ final class DrawnRigs {
     double height = between(0.25, 1.5);
     double tall = between(0.2, 0.5);
     List<TankPort> ports = new ArrayList<>();
-    ports.add(Fittings.port("feed", Use.FEED, 0.1, 0.1, between(0.005, 0.07)));
-    ports.add(Fittings.port("fill", Use.FILL, 0.1, 0.2, once(3) ? 0.05 : tall - 0.03));
-    ports.add(Fittings.port("vent", Use.VENT, 0.3, 0.2, once(4) ? 0.7 * tall : tall - 0.01));
-    ports.add(Fittings.port("drain", Use.DRAIN, 0.3, 0.1, 0.004));
-    ports.add(Fittings.port("link", Use.LINK, 0.2, 0.1, 0.04));
-    ports.add(Fittings.port("neck", Use.FILL, 0.2, 0.2, tall - 0.02));
+    ports.add(Fittings.port(PortId.of("feed"), Use.FEED, 0.1, 0.1, between(0.005, 0.07)));
+    ports.add(Fittings.port(PortId.of("fill"), Use.FILL, 0.1, 0.2, once(3) ? 0.05 : tall - 0.03));
+    ports.add(
+        Fittings.port(PortId.of("vent"), Use.VENT, 0.3, 0.2, once(4) ? 0.7 * tall : tall - 0.01));
+    ports.add(Fittings.port(PortId.of("drain"), Use.DRAIN, 0.3, 0.1, 0.004));
+    ports.add(Fittings.port(PortId.of("link"), Use.LINK, 0.2, 0.1, 0.04));
+    ports.add(Fittings.port(PortId.of("neck"), Use.FILL, 0.2, 0.2, tall - 0.02));
     rig.part(
         tank,
         "Tank " + i,
@@ -221,9 +223,9 @@ final class DrawnRigs {
                 new Shape.Box(0.8, 0.5, 0.2),
                 0,
                 Fittings.sender(4, 0.1, 0.1),
-                Fittings.port("waste", Use.FILL, 0.1, 0.1, 0.18),
-                Fittings.port("vent", Use.VENT, 0.1, 0.2, 0.19),
-                Fittings.port("drain", Use.DRAIN, 0.7, 0.2, 0.005)))
+                Fittings.port(PortId.of("waste"), Use.FILL, 0.1, 0.1, 0.18),
+                Fittings.port(PortId.of("vent"), Use.VENT, 0.1, 0.2, 0.19),
+                Fittings.port(PortId.of("drain"), Use.DRAIN, 0.7, 0.2, 0.005)))
         .part("gray-air", "Gray air", 1.5, 0, once(3) ? 0.5 : 2, Fittings.end(Role.VENT))
         .part("outlet", "Outlet", 2.4, 0, 0.2, Fittings.end(Role.DUMP));
     valve("dump", 0.24);
@@ -235,7 +237,7 @@ final class DrawnRigs {
     for (int i = 1; i <= 3; i++) {
       PartId tap = PartId.of("tap" + i);
       if (sofar.parts().stream()
-          .anyMatch(p -> p.id().equals(tap) && p.kind().ports().contains("waste"))) {
+          .anyMatch(p -> p.id().equals(tap) && p.kind().ports().contains(PortId.of("waste")))) {
         wide("z" + i, tap + ".waste > wastes." + i);
       }
     }

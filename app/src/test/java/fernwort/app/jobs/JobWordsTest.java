@@ -15,6 +15,7 @@ import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Times;
@@ -145,7 +146,7 @@ class JobWordsTest {
 
   @Test
   void theFirstOpenStepIsNext() {
-    Setting now = TRUCK.state().setting().with(PartId.of("fill-selector"), "low");
+    Setting now = TRUCK.state().setting().with(PartId.of("fill-selector"), PositionId.of("low"));
     RunView run = view(now, Mark.DONE);
     assertThat(run.done()).isEqualTo(1);
     assertThat(run.lines().stream().filter(RunView.Line::next).map(RunView.Line::number))
@@ -157,7 +158,8 @@ class JobWordsTest {
   void aHandleThatWasTurnedElsewhereIsNamed() {
     assertThat(view(TRUCK.state().setting(), Mark.DONE).drift())
         .containsExactly("Fill selector is “points down”, not “points to Low”");
-    assertThat(view(TRUCK.state().setting().with(PartId.of("inlet"), "mains")).drift())
+    assertThat(
+            view(TRUCK.state().setting().with(PartId.of("inlet"), PositionId.of("mains"))).drift())
         .containsExactly("Hose inlet is “hose from a tap”, not “cap on”");
   }
 

@@ -13,6 +13,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.network.Network;
@@ -113,7 +114,7 @@ class PlansHoldTest {
 
   /** Handles, levels and slope anyhow, as somebody may find a rig. */
   private static State state(Network network, Random random) {
-    Map<PartId, String> positions = new HashMap<>();
+    Map<PartId, PositionId> positions = new HashMap<>();
     for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(
@@ -197,7 +198,7 @@ class PlansHoldTest {
   void theJudgeSeesAForgottenHandle() {
     DemoRig truck = DemoRig.all().getFirst();
     Network network = Network.of(truck.rig());
-    State from = truck.state().with(PartId.of("low-overflow-valve"), "shut");
+    State from = truck.state().with(PartId.of("low-overflow-valve"), PositionId.of("shut"));
     Job job = Jobs.of(network).byId("fill-low-inlet").orElseThrow();
     Plan right = Plans.of(network).plan(job, from);
     assertThat(new PlanJudge(network, job, from).judge(right)).isEmpty();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -100,7 +101,7 @@ class WarningsForetellTest {
 
   /** Handles anyhow, with vents shut now and then, and the hose on more often than not. */
   private static State state(Network network, Random random) {
-    Map<PartId, String> positions = new HashMap<>();
+    Map<PartId, PositionId> positions = new HashMap<>();
     for (Part part : network.rig().handles().toList()) {
       List<Position> all = part.kind().positions();
       positions.put(part.id(), all.get(random.nextInt(all.size())).id());

@@ -16,6 +16,8 @@ import fernwort.app.services.States;
 import fernwort.core.describe.Fittings;
 import fernwort.core.format.RigFormat;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.tank.Contents;
@@ -110,9 +112,9 @@ class CaravanJourneyTest {
             new Shape.Box(0.5, 0.5, 0.5),
             0,
             Fittings.stick(0.1, 0.1),
-            Fittings.port("low", TankPort.Use.FEED, 0.1, 0.1, 0),
-            Fittings.port("high", TankPort.Use.VENT, 0.1, 0.1, 0.2),
-            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+            Fittings.port(PortId.of("low"), TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port(PortId.of("high"), TankPort.Use.VENT, 0.1, 0.1, 0.2),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
     return RigBuilder.named("Made-up caravan")
         .vehicle(vehicle)
         .place("box", "Box", "reach in", 0, 0, 1)
@@ -145,7 +147,8 @@ class CaravanJourneyTest {
       assertThat(page.locator("[data-signal] [data-live-value]")).hasText("dry");
 
       // The hose fills it, and the float comes up: somebody has to close the tap outside.
-      copy.bean(States.class).turn(copy.bean(Descriptions.class).open(id), "inlet", "mains", "Ida");
+      copy.bean(States.class)
+          .turn(copy.bean(Descriptions.class).open(id), "inlet", PositionId.of("mains"), "Ida");
       broker.say("homie/caravan/float/up", "on");
       assertThat(until(() -> asks(id, AlarmCode.FRESH_FULL))).isTrue();
       assertThat(page.locator("#alarm-bar")).containsText("is full and still filling");

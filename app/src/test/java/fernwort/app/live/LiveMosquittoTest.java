@@ -85,7 +85,7 @@ class LiveMosquittoTest {
 
   private static String handle(String part) {
     var rig = copy.bean(Descriptions.class).open("tern");
-    return copy.bean(States.class).of(rig).state().setting().of(PartId.of(part));
+    return copy.bean(States.class).of(rig).state().setting().of(PartId.of(part)).value();
   }
 
   @Test

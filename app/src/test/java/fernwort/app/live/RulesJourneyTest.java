@@ -20,6 +20,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.format.RigFormat;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.tank.Contents;
@@ -193,9 +195,9 @@ class RulesJourneyTest {
         new Shape.Box(0.5, 0.5, height),
         0,
         Fittings.stick(0.1, 0.1),
-        Fittings.port("low", TankPort.Use.FEED, 0.1, 0.1, 0),
-        Fittings.port("high", TankPort.Use.FILL, 0.1, 0.1, height - 0.05),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, height - 0.02));
+        Fittings.port(PortId.of("low"), TankPort.Use.FEED, 0.1, 0.1, 0),
+        Fittings.port(PortId.of("high"), TankPort.Use.FILL, 0.1, 0.1, height - 0.05),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, height - 0.02));
   }
 
   private static Rig bus() {
@@ -278,16 +280,17 @@ class RulesJourneyTest {
     DemoRig tern = DemoRig.called("tern");
     State working =
         tern.state()
-            .with(PartId.of("fore-motor"), "open")
-            .with(PartId.of("suction"), "tanks")
-            .with(PartId.of("pump"), "on");
+            .with(PartId.of("fore-motor"), PositionId.of("open"))
+            .with(PartId.of("suction"), PositionId.of("tanks"))
+            .with(PartId.of("pump"), PositionId.of("on"));
     simulate("tern", tern.rig(), working, 5);
     try (BrowserContext context =
         browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
       Page page = context.newPage();
       // What is noted by hand is what hands have turned on the made-up rig.
       copy.bean(States.class)
-          .turn(copy.bean(Descriptions.class).open("tern"), "suction", "tanks", "Ida");
+          .turn(
+              copy.bean(Descriptions.class).open("tern"), "suction", PositionId.of("tanks"), "Ida");
       connect(page, "tern");
       use(page, "garage-leak", "leak|place|garage");
       use(page, "fore-motor-position", "position|part|fore-motor");

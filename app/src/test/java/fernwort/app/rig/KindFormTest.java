@@ -13,6 +13,7 @@ import fernwort.core.describe.FloorGrid;
 import fernwort.core.describe.NewParts;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.ThreeWayValve;
 import fernwort.core.kind.machine.Pump;
@@ -89,9 +90,10 @@ class KindFormTest {
   void portsMeasuredUpsideDownAreMirrored() {
     Tank up = tank("box", "800, 400, 250", "vent, vent, 50, 90, 235", false);
     Tank down = tank("box", "800, 400, 250", "vent, vent, 50, 300, 5", true);
-    assertThat(down.port("vent").at().x()).isEqualTo(up.port("vent").at().x());
-    assertThat(down.port("vent").at().y()).isCloseTo(0.09, within(1e-9));
-    assertThat(down.port("vent").at().z()).isCloseTo(0.235, within(1e-9));
+    assertThat(down.port(PortId.of("vent")).at().x())
+        .isEqualTo(up.port(PortId.of("vent")).at().x());
+    assertThat(down.port(PortId.of("vent")).at().y()).isCloseTo(0.09, within(1e-9));
+    assertThat(down.port(PortId.of("vent")).at().z()).isCloseTo(0.235, within(1e-9));
   }
 
   @Test
@@ -120,7 +122,9 @@ class KindFormTest {
   @Test
   void anOpeningWithoutANameIsCalledAfterItsUseAndAnEmptiedOneIsGone() {
     Tank two = tank("box", "800, 400, 250", ", vent, 50, 90, 235\n, vent, 60, 90, 235", false);
-    assertThat(two.tankPorts()).extracting(TankPort::id).containsExactly("vent", "vent-2");
+    assertThat(two.tankPorts())
+        .extracting(TankPort::id)
+        .containsExactly(PortId.of("vent"), PortId.of("vent-2"));
   }
 
   @Test

@@ -6,6 +6,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
@@ -52,7 +53,8 @@ class JobDeskTest {
     assertThat(desk.slips(again, JOB, demo.state(), LONG).orElseThrow()).isSameAs(slips);
     // From another state they are others.
     assertThat(
-            desk.slips(first, JOB, demo.state().with(PartId.of("sink"), "shut"), LONG)
+            desk.slips(
+                    first, JOB, demo.state().with(PartId.of("sink"), PositionId.of("shut")), LONG)
                 .orElseThrow())
         .isNotSameAs(slips);
   }

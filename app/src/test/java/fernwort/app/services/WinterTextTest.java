@@ -45,7 +45,7 @@ class WinterTextTest {
             {"pitch":0.0,"roll":0.0}},"service":{},"wetness":{"lines":{"l":[{"from":0.0,\
             "to":1.5}]},"bodies":{}},"glycol":{}},"steps":[],"notes":[]}
             """);
-    assertThat(kept.before().state().setting().of(PartId.of("foot-pump"))).isEqualTo("off");
+    assertThat(kept.before().state().setting().of(PartId.of("foot-pump")).value()).isEqualTo("off");
     assertThat(kept.before().state().volume(PartId.of("tank"))).isEqualTo(0.02);
   }
 }

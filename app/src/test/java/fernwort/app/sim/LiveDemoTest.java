@@ -7,6 +7,7 @@ import fernwort.app.Client;
 import fernwort.app.OwnCopy;
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.AlarmCode;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -81,7 +82,7 @@ class LiveDemoTest {
           .turn(
               copy.bean(fernwort.app.services.Descriptions.class).open("tern"),
               "sink",
-              "cold",
+              PositionId.of("cold"),
               "ida");
       assertThat(
               until(() -> signal(copy, "d4-flow", s -> s.value() instanceof Double v && v > 3e-5)))

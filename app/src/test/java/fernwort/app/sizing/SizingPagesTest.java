@@ -15,6 +15,7 @@ import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.PartId;
@@ -209,7 +210,8 @@ class SizingPagesTest {
   @Test
   void aRigWithoutAPumpStillAnswersWhatItCan() {
     DemoRig still =
-        new DemoRig("s", TRUCK.rig(), Map.of(PartId.of("tank-selector"), "shut"), Map.of());
+        new DemoRig(
+            "s", TRUCK.rig(), Map.of(PartId.of("tank-selector"), PositionId.of("shut")), Map.of());
     List<Question> questions = PumpPage.of(trip(still, Units.METRIC));
     assertThat(question(questions, "fixtures").problem()).contains("handles");
     assertThat(question(questions, "drains").tables()).isNotEmpty();

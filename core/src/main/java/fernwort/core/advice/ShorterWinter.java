@@ -5,6 +5,8 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.network.Network;
@@ -180,7 +182,7 @@ public final class ShorterWinter {
 
   /** The same state in a changed rig: what is new stands at rest. */
   private State on(Network changed) {
-    Map<PartId, String> positions = new TreeMap<>(changed.rig().atRest().positions());
+    Map<PartId, PositionId> positions = new TreeMap<>(changed.rig().atRest().positions());
     state.setting().positions().forEach((part, at) -> positions.replace(part, at));
     Map<PartId, Double> volumes = new HashMap<>();
     changed.tanks().forEach(t -> volumes.put(t.id(), state.volume(t.id())));
@@ -188,7 +190,7 @@ public final class ShorterWinter {
   }
 
   private Optional<Line> suction(Part pump) {
-    return Optional.ofNullable(network.rig().linesByPort().get(pump.port("in")));
+    return Optional.ofNullable(network.rig().linesByPort().get(pump.port(PortId.of("in"))));
   }
 
   /** A selector in the suction line, with a hose that goes into the jug. */
@@ -208,10 +210,20 @@ public final class ShorterWinter {
                   pump.height(),
                   A_BALL,
                   Fittings.selector(
-                      new Fittings.Choice("tank", Says.POINTS_TO_THE_TANK.text(), 0, "b"),
-                      new Fittings.Choice("jug", Says.POINTS_TO_THE_JUG.text(), 180, "c")));
+                      new Fittings.Choice(
+                          PositionId.of("tank"), Says.POINTS_TO_THE_TANK.text(), 0, PortId.of("b")),
+                      new Fittings.Choice(
+                          PositionId.of("jug"),
+                          Says.POINTS_TO_THE_JUG.text(),
+                          180,
+                          PortId.of("c"))));
           Rig split =
-              RigEdit.of(rig).insert(suction.id(), valve, towards ? "b" : "a", towards ? "a" : "b");
+              RigEdit.of(rig)
+                  .insert(
+                      suction.id(),
+                      valve,
+                      towards ? PortId.of("b") : PortId.of("a"),
+                      towards ? PortId.of("a") : PortId.of("b"));
           Part hose =
               new Part(
                   RigEdit.of(split).freePart(pump.id() + "-jug-hose"),
@@ -222,7 +234,8 @@ public final class ShorterWinter {
                   pump.height() + BELOW,
                   0,
                   Fittings.inlet(0));
-          return RigEdit.of(split).addAt(hose, "out", valve.port("c"), suction.bore(), 0.5);
+          return RigEdit.of(split)
+              .addAt(hose, PortId.of("out"), valve.port(PortId.of("c")), suction.bore(), 0.5);
         });
   }
 
@@ -247,7 +260,7 @@ public final class ShorterWinter {
                           height - BELOW,
                           A_BALL,
                           Fittings.twoWay(90));
-                  Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, "a", BELOW);
+                  Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, PortId.of("a"), BELOW);
                   Part tail =
                       new Part(
                           RigEdit.of(teed).freePart(part.id() + "-tail"),
@@ -258,7 +271,8 @@ public final class ShorterWinter {
                           height - 2 * BELOW,
                           0,
                           Fittings.end(OpenEnd.Role.DRAIN));
-                  return RigEdit.of(teed).addAt(tail, "in", valve.port("b"), line.bore(), BELOW);
+                  return RigEdit.of(teed)
+                      .addAt(tail, PortId.of("in"), valve.port(PortId.of("b")), line.bore(), BELOW);
                 }));
   }
 

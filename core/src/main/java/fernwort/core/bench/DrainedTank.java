@@ -1,6 +1,7 @@
 package fernwort.core.bench;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
@@ -94,7 +95,10 @@ public record DrainedTank(TankPort through, double seconds, double first, double
     Tank tank = (Tank) part.kind();
     double top = network.room(part.id()).highest(Slope.LEVEL);
     TankPort vent =
-        new TankPort("bench-vent", TankPort.Use.VENT, new Point(port.at().x(), port.at().y(), top));
+        new TankPort(
+            PortId.of("bench-vent"),
+            TankPort.Use.VENT,
+            new Point(port.at().x(), port.at().y(), top));
     Part alone = part.with(tank.withPorts(List.of(port, vent)));
     Rig whole = network.rig();
     double end = part.height() + port.at().z() - line.drop();
@@ -133,7 +137,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
         id,
         id.value(),
         from,
-        new PortRef(end, "in"),
+        new PortRef(end, PortId.of("in")),
         bore,
         length,
         Line.Material.PVC_HOSE,

@@ -3,6 +3,7 @@ package fernwort.core.bench;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
@@ -50,7 +51,10 @@ public record JugAgainstModel(
     Flows flows = Hydraulics.of(network).solve(alone(network, state, fixture));
     double expected = flows.fixture(fixture);
     return new JugAgainstModel(
-        timed, expected, flows.pressure(fixture, "cold"), verdict(timed.flow(), expected));
+        timed,
+        expected,
+        flows.pressure(fixture, PortId.of("cold")),
+        verdict(timed.flow(), expected));
   }
 
   /** Returns what was timed over what is expected. */

@@ -1,5 +1,6 @@
 package fernwort.core.demo;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
@@ -18,7 +19,7 @@ import java.util.TreeMap;
  * @param litres what the tanks hold, in litres by tank id
  */
 public record DemoRig(
-    String id, Rig rig, Map<PartId, String> positions, Map<PartId, Double> litres) {
+    String id, Rig rig, Map<PartId, PositionId> positions, Map<PartId, Double> litres) {
 
   private static final List<DemoRig> ALL =
       ExampleFile.list("rigs/as-left.json", AsLeft.class).stream().map(AsLeft::demo).toList();
@@ -29,7 +30,7 @@ public record DemoRig(
   }
 
   /** A demo rig without its rig, as the file lists it. */
-  private record AsLeft(String id, Map<PartId, String> positions, Map<PartId, Double> litres) {
+  private record AsLeft(String id, Map<PartId, PositionId> positions, Map<PartId, Double> litres) {
     private DemoRig demo() {
       return new DemoRig(id, ExampleFile.rig("rigs/" + id + ".json"), positions, litres);
     }
@@ -52,7 +53,7 @@ public record DemoRig(
   /** Returns the state its people left it in, on level ground. */
   public State state() {
     Setting setting = rig.atRest();
-    for (Map.Entry<PartId, String> turned : positions.entrySet()) {
+    for (Map.Entry<PartId, PositionId> turned : positions.entrySet()) {
       setting = setting.with(turned.getKey(), turned.getValue());
     }
     Map<PartId, Double> volumes = new TreeMap<>();

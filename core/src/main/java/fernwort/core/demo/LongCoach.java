@@ -2,6 +2,8 @@ package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
@@ -47,7 +49,7 @@ public final class LongCoach {
   public static DemoRig of(int sections) {
     RigBuilder rig =
         RigBuilder.named("Long coach " + sections * PARTS_PER_SECTION).vehicle(vehicle(sections));
-    Map<PartId, String> positions = new HashMap<>();
+    Map<PartId, PositionId> positions = new HashMap<>();
     Map<PartId, Double> litres = new HashMap<>();
     for (int i = 1; i <= sections; i++) {
       Section section = new Section(rig, i, sections);
@@ -123,9 +125,9 @@ public final class LongCoach {
               new Shape.Box(0.9, 0.5, 0.3),
               0.005,
               Fittings.sender(6, 0.4, 0.2),
-              Fittings.port("fill", Use.FILL, 0.1, 0.4, 0.27),
-              Fittings.port("feed", Use.FEED, 0.05, 0.05, 0.02),
-              Fittings.port("vent", Use.VENT, 0.85, 0.4, 0.28)));
+              Fittings.port(PortId.of("fill"), Use.FILL, 0.1, 0.4, 0.27),
+              Fittings.port(PortId.of("feed"), Use.FEED, 0.05, 0.05, 0.02),
+              Fittings.port(PortId.of("vent"), Use.VENT, 0.85, 0.4, 0.28)));
       part("feed", "Feed", 0.3, 1.05, Fittings.twoWay(0));
       part("strainer", "Strainer", 0.4, 1.2, new Strainer());
       part("pump", "Pump", 0.5, 1.3, Fittings.pressurePump(10, 2.8));
@@ -163,10 +165,10 @@ public final class LongCoach {
               new Shape.Box(0.8, 0.5, 0.25),
               0.005,
               Fittings.sender(4, 0.4, 0.2),
-              Fittings.port("sink", Use.FILL, 0.1, 0.4, 0.23),
-              Fittings.port("wash", Use.FILL, 0.7, 0.4, 0.22),
-              Fittings.port("vent", Use.VENT, 0.4, 0.1, 0.235),
-              Fittings.port("drain", Use.DRAIN, 0.75, 0.2, 0.005)));
+              Fittings.port(PortId.of("sink"), Use.FILL, 0.1, 0.4, 0.23),
+              Fittings.port(PortId.of("wash"), Use.FILL, 0.7, 0.4, 0.22),
+              Fittings.port(PortId.of("vent"), Use.VENT, 0.4, 0.1, 0.235),
+              Fittings.port(PortId.of("drain"), Use.DRAIN, 0.75, 0.2, 0.005)));
       part("gray-vent", "Gray vent", 1.4, 0.8, Fittings.end(Role.VENT));
       part("dump", "Dump", 2.0, 0.42, Fittings.twoWay(0));
       part("outlet", "Outlet", 2.1, 0.4, Fittings.end(Role.DUMP));
@@ -212,11 +214,11 @@ public final class LongCoach {
       }
     }
 
-    void leave(Map<PartId, String> positions, Map<PartId, Double> litres) {
-      positions.put(id("feed"), "open");
-      positions.put(id("pump"), "on");
-      positions.put(id("heat"), "open");
-      positions.put(id("sink"), "warm");
+    void leave(Map<PartId, PositionId> positions, Map<PartId, Double> litres) {
+      positions.put(id("feed"), PositionId.of("open"));
+      positions.put(id("pump"), PositionId.of("on"));
+      positions.put(id("heat"), PositionId.of("open"));
+      positions.put(id("sink"), PositionId.of("warm"));
       litres.put(id("fresh"), 60.0 + 5 * number);
       litres.put(id("gray"), 20.0);
     }

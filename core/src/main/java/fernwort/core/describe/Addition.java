@@ -2,6 +2,7 @@ package fernwort.core.describe;
 
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -103,7 +104,7 @@ public record Addition(
     Part host = rig.part(port.part());
     Point at = host.at(port.port());
     Part part = made(rig, host.place(), at);
-    String end = what.end(way(rig, port) == PortFlow.IN, isAir(host));
+    PortId end = what.end(way(rig, port) == PortFlow.IN, isAir(host));
     return new Alteration.PartHungOn(port, part, end, bore(rig, host), length.orElse(USUAL_LENGTH));
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.describe;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
@@ -181,7 +182,7 @@ public sealed interface Alteration {
    * @param in its port towards the line's first end
    * @param out its port towards the line's second end
    */
-  record PartPutIn(LineId line, Part part, String in, String out) implements Alteration {
+  record PartPutIn(LineId line, Part part, PortId in, PortId out) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).insert(line, part, in, out);
@@ -201,7 +202,7 @@ public sealed interface Alteration {
    * @param port its port
    * @param length length of the branch (m)
    */
-  record PartTeedOff(LineId line, Part part, String port, double length) implements Alteration {
+  record PartTeedOff(LineId line, Part part, PortId port, double length) implements Alteration {
     @Override
     public Rig on(Rig rig) {
       return RigEdit.of(rig).teeOff(line, part, port, length);
@@ -222,7 +223,7 @@ public sealed interface Alteration {
    * @param bore bore of the line between them (m)
    * @param length its length (m)
    */
-  record PartHungOn(PortRef to, Part part, String port, double bore, double length)
+  record PartHungOn(PortRef to, Part part, PortId port, double bore, double length)
       implements Alteration {
     @Override
     public Rig on(Rig rig) {

@@ -1,5 +1,7 @@
 package fernwort.core.describe;
 
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -60,14 +62,15 @@ public final class CalledByLabel {
     Matcher position = POSITION.matcher(words);
     if (position.matches() && parts.containsKey(position.group(1))) {
       PartId part = PartId.of(position.group(1));
-      return "“%s”, %s".formatted(parts.get(part.value()), position(part, position.group(2)));
+      return "“%s”, %s"
+          .formatted(parts.get(part.value()), position(part, PositionId.of(position.group(2))));
     }
     String ports = PORT.matcher(words).replaceAll(this::port);
     return ID.matcher(ports).replaceAll(this::called);
   }
 
   /** A position of a handle by how it looks; one that is new has only its number in the form. */
-  private String position(PartId part, String id) {
+  private String position(PartId part, PositionId id) {
     return rig.part(part).kind().positions().stream()
         .filter(p -> p.id().equals(id))
         .map(p -> Says.WHEN_IT.filled(p.words()))
@@ -78,7 +81,8 @@ public final class CalledByLabel {
   private String port(MatchResult found) {
     PartId part = PartId.of(found.group(1));
     return parts.containsKey(part.value())
-        ? Matcher.quoteReplacement(PortNames.of(rig).at(new PortRef(part, found.group(2))))
+        ? Matcher.quoteReplacement(
+            PortNames.of(rig).at(new PortRef(part, PortId.of(found.group(2)))))
         : found.group();
   }
 

@@ -2,6 +2,8 @@ package fernwort.core.describe;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -58,8 +60,8 @@ public final class Fittings {
   public static Kind twoWay(double openAngle, String shut, String open) {
     return new TwoWayValve(
         List.of(
-            new Stop("shut", shut, openAngle + 90, List.of()),
-            new Stop("open", open, openAngle, List.of(List.of("a", "b")))),
+            new Stop(PositionId.of("shut"), shut, openAngle + 90, List.of()),
+            new Stop(PositionId.of("open"), open, openAngle, List.of(PortId.all("a", "b")))),
         Optional.empty());
   }
 
@@ -70,12 +72,16 @@ public final class Fittings {
    * @param openAngle how its pointer stands when open (degrees)
    * @param seconds from stop to stop (s)
    */
-  public static Kind motorised(double openAngle, String unpowered, double seconds) {
+  public static Kind motorised(double openAngle, PositionId unpowered, double seconds) {
     return new TwoWayValve(
         List.of(
-            new Stop("shut", Says.MARK_ACROSS_THE_PIPE.text(), openAngle + 90, List.of()),
             new Stop(
-                "open", Says.MARK_ALONG_THE_PIPE.text(), openAngle, List.of(List.of("a", "b")))),
+                PositionId.of("shut"), Says.MARK_ACROSS_THE_PIPE.text(), openAngle + 90, List.of()),
+            new Stop(
+                PositionId.of("open"),
+                Says.MARK_ALONG_THE_PIPE.text(),
+                openAngle,
+                List.of(PortId.all("a", "b")))),
         Optional.of(new Motor(Optional.of(unpowered).filter(u -> !u.isEmpty()), seconds)));
   }
 
@@ -84,7 +90,7 @@ public final class Fittings {
    *
    * @param angle how the handle stands (degrees)
    */
-  public record Choice(String id, String words, double angle, String joins) {}
+  public record Choice(PositionId id, String words, double angle, PortId joins) {}
 
   /** Returns a three-way valve; a choice that joins nothing is shut. */
   public static Kind selector(Choice... choices) {
@@ -95,7 +101,7 @@ public final class Fittings {
                     c.id(),
                     c.words(),
                     c.angle(),
-                    c.joins().isEmpty() ? List.of() : List.of(List.of("a", c.joins()))))
+                    c.joins().isEmpty() ? List.of() : List.of(List.of(PortId.of("a"), c.joins()))))
             .toList(),
         Optional.empty());
   }
@@ -203,7 +209,7 @@ public final class Fittings {
     return new Tank(contents, shape, wall, List.of(ports), gauge, TANK_PRESSURE, TANK_VACUUM);
   }
 
-  public static TankPort port(String id, TankPort.Use use, double x, double y, double z) {
+  public static TankPort port(PortId id, TankPort.Use use, double x, double y, double z) {
     return new TankPort(id, use, new Point(x, y, z));
   }
 

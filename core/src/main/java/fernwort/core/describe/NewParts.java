@@ -2,6 +2,8 @@ package fernwort.core.describe;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
@@ -54,7 +56,7 @@ public final class NewParts {
               "motor-valve",
               Says.MOTOR_VALVE.text(),
               Says.A_VALVE_THAT_A_MOTOR_TURNS.text(),
-              Fittings.motorised(0, "", 6),
+              Fittings.motorised(0, PositionId.NONE, 6),
               0.02),
           new NewPart(
               "check",
@@ -282,7 +284,7 @@ public final class NewParts {
   }
 
   /** Returns what is usually hung on a free port. */
-  public static NewPart usualAt(Part host, String port) {
+  public static NewPart usualAt(Part host, PortId port) {
     return of(host.kind().usuallyAt(port));
   }
 
@@ -300,9 +302,9 @@ public final class NewParts {
 
   private static Kind selector() {
     return Fittings.selector(
-        new Fittings.Choice("shut", Says.POINTS_UP.text(), 90, ""),
-        new Fittings.Choice("one", Says.POINTS_RIGHT.text(), 0, "b"),
-        new Fittings.Choice("other", Says.POINTS_LEFT.text(), 180, "c"));
+        new Fittings.Choice(PositionId.of("shut"), Says.POINTS_UP.text(), 90, PortId.NONE),
+        new Fittings.Choice(PositionId.of("one"), Says.POINTS_RIGHT.text(), 0, PortId.of("b")),
+        new Fittings.Choice(PositionId.of("other"), Says.POINTS_LEFT.text(), 180, PortId.of("c")));
   }
 
   private static Kind tank(Contents contents) {
@@ -311,10 +313,10 @@ public final class NewParts {
         new Shape.Box(0.8, 0.4, 0.25),
         0.005,
         List.of(
-            new TankPort("fill", TankPort.Use.FILL, new Point(0.05, 0.34, 0.22)),
-            new TankPort("feed", TankPort.Use.FEED, new Point(0.05, 0.05, 0.02)),
-            new TankPort("vent", TankPort.Use.VENT, new Point(0.74, 0.34, 0.235)),
-            new TankPort("drain", TankPort.Use.DRAIN, new Point(0.74, 0.05, 0.004))),
+            new TankPort(PortId.of("fill"), TankPort.Use.FILL, new Point(0.05, 0.34, 0.22)),
+            new TankPort(PortId.of("feed"), TankPort.Use.FEED, new Point(0.05, 0.05, 0.02)),
+            new TankPort(PortId.of("vent"), TankPort.Use.VENT, new Point(0.74, 0.34, 0.235)),
+            new TankPort(PortId.of("drain"), TankPort.Use.DRAIN, new Point(0.74, 0.05, 0.004))),
         new Gauge(Gauge.GaugeKind.STICK, 0, 0.4, 0.2),
         5_000,
         -2_000);

@@ -1,6 +1,7 @@
 package fernwort.core.describe;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -129,7 +130,7 @@ public final class PortNames {
   public List<PortRef> free() {
     List<PortRef> free = new ArrayList<>();
     for (Part part : rig.parts()) {
-      for (String port : part.kind().ports()) {
+      for (PortId port : part.kind().ports()) {
         if (!lines.containsKey(part.port(port))) {
           free.add(part.port(port));
         }
@@ -147,15 +148,15 @@ public final class PortNames {
   }
 
   /** What is written or seen on the part itself; a letter or a number of ours is not. */
-  private static String own(Kind kind, String port) {
-    return isOurs(kind, port) || kind.ports().size() == 1 ? "" : port;
+  private static String own(Kind kind, PortId port) {
+    return isOurs(kind, port) || kind.ports().size() == 1 ? "" : port.value();
   }
 
   /** Tells whether a port's name is a letter or number of ours, which nobody finds on the part. */
-  public static boolean isOurs(Kind kind, String port) {
+  public static boolean isOurs(Kind kind, PortId port) {
     return kind.is(Purpose.TURNS)
-        || kind.is(Purpose.JOINS) && !port.equals("in")
-        || port.matches("\\d+");
+        || kind.is(Purpose.JOINS) && !port.equals(PortId.of("in"))
+        || port.value().matches("\\d+");
   }
 
   private static String listed(List<String> names) {

@@ -1,5 +1,6 @@
 package fernwort.core.describe;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
@@ -53,12 +54,12 @@ public final class RigEdit {
    * @param out its port towards the line's second end
    * @throws Refusal when the part has no such ports
    */
-  public Rig insert(LineId line, Part part, String in, String out) {
+  public Rig insert(LineId line, Part part, PortId in, PortId out) {
     return insert(line, part, in, out, line(line).length() / 2);
   }
 
   /** Puts a part into a line at some distance from its first end (m). */
-  private Rig insert(LineId line, Part part, String in, String out, double along) {
+  private Rig insert(LineId line, Part part, PortId in, PortId out, double along) {
     Line old = line(line);
     needPort(part, in);
     needPort(part, out);
@@ -168,7 +169,7 @@ public final class RigEdit {
    * @param port its port
    * @param length length of the branch (m)
    */
-  public Rig teeOff(LineId line, Part part, String port, double length) {
+  public Rig teeOff(LineId line, Part part, PortId port, double length) {
     return teeOff(line, part, port, length, middle(line));
   }
 
@@ -188,20 +189,20 @@ public final class RigEdit {
    * @param length length of the branch (m)
    * @param at where the tee is from then on: at a height that the line does not pass it is led over
    */
-  public Rig teeOff(LineId line, Part part, String port, double length, ProfilePoint at) {
+  public Rig teeOff(LineId line, Part part, PortId port, double length, ProfilePoint at) {
     Line old = line(line);
     needPort(part, port);
     Part near = rig.part(old.from().part());
     Part tee =
         new Part(
             freePart("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Tee());
-    Rig withTee = insert(line, tee, "a", "b", at.along());
+    Rig withTee = insert(line, tee, PortId.of("a"), PortId.of("b"), at.along());
     RigEdit next = of(withTee);
     Line branch =
         new Line(
             next.freeLine("to-" + part.id()),
             shortened("To " + part.label()),
-            tee.port("c"),
+            tee.port(PortId.of("c")),
             part.port(port),
             old.bore(),
             length,
@@ -220,7 +221,7 @@ public final class RigEdit {
    * @param bore bore of the line (m)
    * @param length length of the line (m)
    */
-  public Rig addAt(Part part, String port, PortRef to, double bore, double length) {
+  public Rig addAt(Part part, PortId port, PortRef to, double bore, double length) {
     RigEdit next = of(add(part));
     return next.connect(
         new Line(
@@ -354,7 +355,7 @@ public final class RigEdit {
   }
 
   /** Returns the ports of a part that no line is joined to. */
-  public List<String> freePorts(PartId part) {
+  public List<PortId> freePorts(PartId part) {
     Set<PortRef> used = rig.linesByPort().keySet();
     Part found = rig.part(part);
     return found.kind().ports().stream().filter(p -> !used.contains(found.port(p))).toList();
@@ -391,10 +392,10 @@ public final class RigEdit {
     return id;
   }
 
-  private static void needPort(Part part, String port) {
+  private static void needPort(Part part, PortId port) {
     if (!part.kind().ports().contains(port)) {
       throw new Refusal(
-          Says.HAS_NO_PORT_IT_HAS.with(part.label(), port, String.join(", ", part.kind().ports())));
+          Says.HAS_NO_PORT_IT_HAS.with(part.label(), port, PortId.listed(part.kind().ports())));
     }
   }
 

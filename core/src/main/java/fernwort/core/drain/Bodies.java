@@ -1,6 +1,7 @@
 package fernwort.core.drain;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -111,10 +112,10 @@ final class Bodies {
 
   /** Tells whether the line at an accumulator is dry, so that its air pushes its water out. */
   private boolean isDry(Part part, int v) {
-    if (!network.hasLine(part.port("in"))) {
+    if (!network.hasLine(part.port(PortId.of("in")))) {
       return false;
     }
-    Line line = network.rig().lines().get(network.lineAt(part.port("in")));
+    Line line = network.rig().lines().get(network.lineAt(part.port(PortId.of("in"))));
     return now.wetness().of(line).isEmpty();
   }
 }

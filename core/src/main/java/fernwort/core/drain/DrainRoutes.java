@@ -2,6 +2,7 @@ package fernwort.core.drain;
 
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -50,7 +51,7 @@ public final class DrainRoutes {
     return new DrainRoutes(network, setting, levels);
   }
 
-  private record Step(int vertex, double crest, int moves, Map<PartId, String> needs) {}
+  private record Step(int vertex, double crest, int moves, Map<PartId, PositionId> needs) {}
 
   /**
    * The best way out of a tank.
@@ -59,7 +60,7 @@ public final class DrainRoutes {
    * @param needs the positions it needs, by part id, in the order the water meets them; parts that
    *     stand right already are not named
    */
-  public record Route(double crest, Map<PartId, String> needs) {}
+  public record Route(double crest, Map<PartId, PositionId> needs) {}
 
   /** Returns the best way out of a tank, if there is one. */
   public Optional<Route> best(Part tank) {
@@ -78,7 +79,7 @@ public final class DrainRoutes {
         continue;
       }
       settled[step.vertex()] = true;
-      Optional<Map<PartId, String>> out = leaves(step);
+      Optional<Map<PartId, PositionId>> out = leaves(step);
       if (out.isPresent()) {
         return Optional.of(new Route(step.crest(), out.get()));
       }
@@ -88,7 +89,7 @@ public final class DrainRoutes {
   }
 
   /** The needs of the way including its end, when water can leave at this port. */
-  private Optional<Map<PartId, String>> leaves(Step step) {
+  private Optional<Map<PartId, PositionId>> leaves(Step step) {
     Part part = network.part(step.vertex());
     if (!isPort(part, step.vertex())) {
       return Optional.empty();
@@ -141,7 +142,7 @@ public final class DrainRoutes {
   }
 
   private void spread(
-      Step step, Map<PartId, String> needs, OpenGraph graph, PriorityQueue<Step> queue) {
+      Step step, Map<PartId, PositionId> needs, OpenGraph graph, PriorityQueue<Step> queue) {
     for (int e = graph.first(step.vertex()); e >= 0; e = graph.next(e)) {
       if (graph.line(e) < 0 && graph.law(e) != Link.Law.DRIVE) {
         int u = graph.to(e);
@@ -150,22 +151,22 @@ public final class DrainRoutes {
     }
   }
 
-  private Optional<Map<PartId, String>> need(Step step, Part part, String position) {
-    String wanted = step.needs().get(part.id());
+  private Optional<Map<PartId, PositionId>> need(Step step, Part part, PositionId position) {
+    PositionId wanted = step.needs().get(part.id());
     if (wanted != null) {
       return wanted.equals(position) ? Optional.of(step.needs()) : Optional.empty();
     }
     if (setting.of(part.id()).equals(position)) {
       return Optional.of(step.needs());
     }
-    Map<PartId, String> needs = new LinkedHashMap<>(step.needs());
+    Map<PartId, PositionId> needs = new LinkedHashMap<>(step.needs());
     needs.put(part.id(), position);
     return Optional.of(needs);
   }
 
   /** Returns the handles whose single turn would let air into a tank, as part and position. */
-  public List<Map.Entry<PartId, String>> airGivers(Part tank) {
-    List<Map.Entry<PartId, String>> givers = new ArrayList<>();
+  public List<Map.Entry<PartId, PositionId>> airGivers(Part tank) {
+    List<Map.Entry<PartId, PositionId>> givers = new ArrayList<>();
     for (Part part : network.rig().handles().toList()) {
       if (part.kind().is(Purpose.PUMPS) || part.kind().is(Purpose.INLET)) {
         continue;

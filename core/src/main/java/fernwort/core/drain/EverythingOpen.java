@@ -3,6 +3,7 @@ package fernwort.core.drain;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Heater;
@@ -44,7 +45,7 @@ public final class EverythingOpen {
   public static Wintering of(Network network, State state) {
     Wintering now = Filled.of(network, state);
     for (Part part : network.rig().parts()) {
-      Optional<String> open = part.kind().drained();
+      Optional<PositionId> open = part.kind().drained();
       if (open.isPresent() && !part.kind().is(Purpose.TRAPS)) {
         now = now.with(network.rig(), part.id(), open.get());
       }
@@ -129,22 +130,22 @@ public final class EverythingOpen {
   /**
    * Tells whether a position opens a part; on a plug that an instant heater may have none counts.
    */
-  private static boolean opens(Part part, String position) {
+  private static boolean opens(Part part, PositionId position) {
     boolean plug = position.equals(Heater.DRAINED.id());
     return part.kind().opensToDrain(position) && (!plug || part.kind().drained().isPresent());
   }
 
-  private static boolean isSo(Wintering now, Part part, String position) {
+  private static boolean isSo(Wintering now, Part part, PositionId position) {
     return now.has(part, position) || now.state().setting().has(part.id(), position);
   }
 
   /** Tells whether a turn of a valve joins what it does not join as it is. */
-  private static boolean leads(Wintering now, Part part, String position) {
+  private static boolean leads(Wintering now, Part part, PositionId position) {
     Kind kind = part.kind();
     if (!kind.is(Purpose.TURNS) || kind.service().stream().anyMatch(p -> p.id().equals(position))) {
       return true;
     }
-    String stands = now.state().setting().of(part.id());
+    PositionId stands = now.state().setting().of(part.id());
     List<Link> joined = kind.links(now.has(part, Valve.HALF) ? kind.halfWay(stands) : stands);
     return !joined.containsAll(kind.links(position));
   }

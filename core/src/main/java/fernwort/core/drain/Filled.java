@@ -1,5 +1,6 @@
 package fernwort.core.drain;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -79,8 +80,8 @@ public final class Filled {
   private static Set<LineId> waste(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"))
-            .map(p -> p.port("waste"))
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")))
+            .map(p -> p.port(PortId.of("waste")))
             .toList();
     return new Walk(rig, Filled::carriesWaste).lines(from);
   }

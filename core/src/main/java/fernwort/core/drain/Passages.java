@@ -3,6 +3,7 @@ package fernwort.core.drain;
 import fernwort.core.graph.Arcs;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
@@ -252,7 +253,7 @@ final class Passages implements Arcs {
 
   /** A bowl or plug is off, or a drain out. */
   private boolean isBodyOpen(Part part) {
-    String left = now.service().get(part.id());
+    PositionId left = now.service().get(part.id());
     return left != null && !left.equals(Valve.HALF) && part.kind().opensToDrain(left);
   }
 

@@ -1,6 +1,7 @@
 package fernwort.core.drain;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Levels;
@@ -39,7 +40,7 @@ public final class Rewetting {
       boolean pump =
           part.kind().is(Purpose.PUMPS)
               && setting.of(part.id()).equals(Kind.ON)
-              && fed.contains(islands[network.vertex(part, "in")]);
+              && fed.contains(islands[network.vertex(part, PortId.of("in"))]);
       if (mains || pump) {
         part.kind().ports().forEach(port -> pressed.add(islands[network.vertex(part, port)]));
       }

@@ -2,6 +2,7 @@ package fernwort.core.drain;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.ElementId;
@@ -30,7 +31,7 @@ import java.util.stream.Stream;
  * @param glycol share of glycol in it by line and part id (0 to 1); none where nothing is named
  */
 public record Wintering(
-    State state, Map<PartId, String> service, Wetness wetness, Map<ElementId, Double> glycol) {
+    State state, Map<PartId, PositionId> service, Wetness wetness, Map<ElementId, Double> glycol) {
 
   /** Less than this is nothing (m³). */
   private static final double NOTHING = 1e-7;
@@ -51,7 +52,7 @@ public record Wintering(
   }
 
   /** Tells whether a part is in a position of {@link Kind#service}. */
-  public boolean has(Part part, String position) {
+  public boolean has(Part part, PositionId position) {
     return position.equals(service.get(part.id()));
   }
 
@@ -60,9 +61,9 @@ public record Wintering(
    *
    * @throws Refusal when the part cannot be so
    */
-  public Wintering with(Rig rig, PartId partId, String position) {
+  public Wintering with(Rig rig, PartId partId, PositionId position) {
     Part part = rig.part(partId);
-    Map<PartId, String> off = new TreeMap<>(service);
+    Map<PartId, PositionId> off = new TreeMap<>(service);
     if (named(part.kind().positions().stream(), position).isPresent()) {
       if (part.kind().is(Purpose.TURNS)) {
         off.remove(partId);
@@ -80,7 +81,7 @@ public record Wintering(
     return new Wintering(state, off, wetness, glycol);
   }
 
-  private static Optional<Position> named(Stream<Position> positions, String id) {
+  private static Optional<Position> named(Stream<Position> positions, PositionId id) {
     return positions.filter(p -> p.id().equals(id)).findFirst();
   }
 

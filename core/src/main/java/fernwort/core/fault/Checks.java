@@ -1,7 +1,9 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
@@ -80,10 +82,10 @@ final class Checks {
   private void add(
       Look kind,
       ElementId on,
-      Map<PartId, String> positions,
+      Map<PartId, PositionId> positions,
       Optional<Double> seconds,
       double minutes) {
-    Map<PartId, String> otherwise = new TreeMap<>(positions);
+    Map<PartId, PositionId> otherwise = new TreeMap<>(positions);
     all.add(new Check(new Observation(kind, on, "", otherwise, seconds), minutes));
   }
 
@@ -103,7 +105,7 @@ final class Checks {
       if (handle.kind().is(Purpose.TURNS) && !complaint.positions().containsKey(handle.id())) {
         for (Position position : handle.kind().positions()) {
           if (!noted.has(handle.id(), position.id())) {
-            Map<PartId, String> turned = new TreeMap<>(complaint.positions());
+            Map<PartId, PositionId> turned = new TreeMap<>(complaint.positions());
             turned.put(handle.id(), position.id());
             add(complaint.kind(), complaint.on(), turned, complaint.seconds(), minutes + GLANCE);
           }
@@ -116,23 +118,23 @@ final class Checks {
   private void taps() {
     List<Part> taps =
         rig.parts().stream().filter(p -> p.kind().is(Purpose.USE) && p.hasHandle()).toList();
-    Map<PartId, String> shut = new TreeMap<>();
+    Map<PartId, PositionId> shut = new TreeMap<>();
     taps.forEach(t -> shut.put(t.id(), t.rest().id()));
     List<Part> pumps = rig.parts().stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();
     for (Part tap : taps) {
       for (Position way : tap.kind().positions()) {
-        if (!way.equals(tap.rest()) && !way.id().equals("warm")) {
-          Map<PartId, String> at = new TreeMap<>(shut);
+        if (!way.equals(tap.rest()) && !way.id().equals(PositionId.of("warm"))) {
+          Map<PartId, PositionId> at = new TreeMap<>(shut);
           at.put(tap.id(), way.id());
           add(Look.WATER, tap.id(), at, Optional.empty(), TURN);
-          if (way.id().equals("hot")) {
+          if (way.id().equals(PositionId.of("hot"))) {
             add(Look.WARMTH, tap.id(), at, Optional.empty(), METER);
           }
           pumps.stream()
               .filter(p -> p.kind().is(Purpose.PUMPS))
               .limit(1)
               .forEach(p -> add(Look.PUMP, p.id(), at, Optional.empty(), TURN));
-          if (rig.linesByPort().containsKey(tap.port("waste"))) {
+          if (rig.linesByPort().containsKey(tap.port(PortId.of("waste")))) {
             add(Look.DRAIN, tap.id(), at, Optional.of(SOON), GLANCE);
           }
         }

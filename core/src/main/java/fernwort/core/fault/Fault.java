@@ -1,5 +1,6 @@
 package fernwort.core.fault;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.rig.ElementId;
 import java.util.Optional;
@@ -11,7 +12,7 @@ import java.util.Optional;
  * @param kind what is wrong with it
  * @param position where it really stands, if it stands elsewhere than noted
  */
-public record Fault(ElementId on, FaultKind kind, Optional<String> position) {
+public record Fault(ElementId on, FaultKind kind, Optional<PositionId> position) {
 
   /** A fault that is not about where something stands. */
   public Fault(ElementId on, FaultKind kind) {

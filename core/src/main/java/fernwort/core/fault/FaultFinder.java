@@ -6,6 +6,7 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.network.Levels;
@@ -372,7 +373,7 @@ public final class FaultFinder {
       return true;
     }
     State turned = noted;
-    for (Map.Entry<PartId, String> turn : look.positions().entrySet()) {
+    for (Map.Entry<PartId, PositionId> turn : look.positions().entrySet()) {
       turned = turned.with(turn.getKey(), turn.getValue());
     }
     Set<Warning.Key> before = dangers(noted);
@@ -453,7 +454,7 @@ public final class FaultFinder {
       case HANDLE ->
           rig.part(look.on().part()).kind().positions().stream()
               .map(Position::id)
-              .forEach(p -> means.putIfAbsent(p, List.of()));
+              .forEach(p -> means.putIfAbsent(p.value(), List.of()));
       case INSPECT -> {
         means.putIfAbsent(Observation.FINE, List.of());
         Observation.linesIn(rig, look.on())
@@ -527,7 +528,7 @@ public final class FaultFinder {
 
   /** One look in one state is asked once, whatever was seen, and however its time was said. */
   private static Observation key(State noted, Observation look) {
-    Map<PartId, String> otherwise = new TreeMap<>(look.positions());
+    Map<PartId, PositionId> otherwise = new TreeMap<>(look.positions());
     otherwise.entrySet().removeIf(e -> noted.setting().has(e.getKey(), e.getValue()));
     double seconds = look.seconds().orElse(0.0);
     boolean late =

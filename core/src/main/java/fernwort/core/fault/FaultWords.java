@@ -1,6 +1,7 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
@@ -48,19 +49,19 @@ public final class FaultWords {
         .orElse(id);
   }
 
-  private String position(PartId part, String position) {
+  private String position(PartId part, PositionId position) {
     return rig.part(part).kind().positions().stream()
         .filter(p -> p.id().equals(position))
         .map(Position::words)
         .findFirst()
-        .orElse(position);
+        .orElse(position.value());
   }
 
   /** Returns what is wrong. */
   public Message wrong(Fault fault) {
     String label = label(fault.on().value());
     if (fault.kind().isOfPosition()) {
-      String at = position(fault.on().part(), fault.position().orElse(""));
+      String at = position(fault.on().part(), fault.position().orElse(PositionId.NONE));
       return (fault.kind() == FaultKind.MISPLACED ? Says.STANDS_AT : Says.DID_NOT_ARRIVE)
           .with(label, at);
     }
@@ -193,15 +194,15 @@ public final class FaultWords {
     };
   }
 
-  private String opened(PartId part, String position) {
+  private String opened(PartId part, PositionId position) {
     Part tap = rig.part(part);
     return tap.kind().positions().size() > 2
         ? tap.label() + ", " + warmth(position).orElseGet(() -> position(part, position))
         : tap.label();
   }
 
-  private static Optional<String> warmth(String position) {
-    return switch (position) {
+  private static Optional<String> warmth(PositionId position) {
+    return switch (position.value()) {
       case "cold" -> Optional.of(Says.COLD.text());
       case "hot" -> Optional.of(Says.HOT.text());
       default -> Optional.empty();
@@ -211,7 +212,7 @@ public final class FaultWords {
   /** Returns what was seen, in words. */
   public String seen(Observation look, String value) {
     return switch (look.kind()) {
-      case HANDLE -> position(look.on().part(), value);
+      case HANDLE -> position(look.on().part(), PositionId.of(value));
       case INSPECT -> inspected(look.on(), value);
       default -> word(look.kind(), value).map(Says::text).orElse(value);
     };
@@ -222,7 +223,7 @@ public final class FaultWords {
       return Says.ALL_IS_WELL.text();
     }
     return FaultKind.of(value)
-        .map(k -> wrong(new Fault(on, k, Optional.of(""))).toString())
+        .map(k -> wrong(new Fault(on, k, Optional.of(PositionId.NONE))).toString())
         .orElseGet(() -> Says.SOMETHING_WITH.filled(label(value)));
   }
 

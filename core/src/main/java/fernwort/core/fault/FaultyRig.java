@@ -3,7 +3,9 @@ package fernwort.core.fault;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
@@ -37,7 +39,7 @@ import java.util.function.UnaryOperator;
  * @param outlets the parts where water runs out that should not, the wettest first
  */
 public record FaultyRig(
-    Rig rig, Map<PartId, String> forced, Map<PartId, Double> held, List<PartId> outlets) {
+    Rig rig, Map<PartId, PositionId> forced, Map<PartId, Double> held, List<PartId> outlets) {
 
   /** What the ids of parts begin with that only the fault brings. */
   static final String MARK = "fault-";
@@ -73,12 +75,12 @@ public record FaultyRig(
   private static final double FITTING_LOSS = 1.5;
   private static final double BODY = 1e-5;
   private static final double LOWER = 0.01;
-  private static final String SHUT = "shut";
-  private static final String OPEN = "open";
+  private static final PositionId SHUT = PositionId.of("shut");
+  private static final PositionId OPEN = PositionId.of("open");
 
   /** Where handles stand under this fault, and what tanks hold. */
   public State state(State noted) {
-    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
+    Map<PartId, PositionId> positions = new TreeMap<>(rig.atRest().positions());
     positions.putAll(noted.setting().positions());
     positions.putAll(forced);
     Map<PartId, Double> volumes = new TreeMap<>(noted.volumes());
@@ -99,7 +101,7 @@ public record FaultyRig(
   private static final class Making {
 
     private Rig rig;
-    private final Map<PartId, String> forced = new TreeMap<>();
+    private final Map<PartId, PositionId> forced = new TreeMap<>();
     private final Map<PartId, Double> held = new TreeMap<>();
     private final List<PartId> outlets = new ArrayList<>();
 
@@ -145,7 +147,7 @@ public record FaultyRig(
                     .or(() -> kind.positions().stream().findFirst().map(Position::id))
                     .orElseThrow());
         case NO_POWER -> {
-          Optional<String> dark = kind.unpowered().or(fault::position);
+          Optional<PositionId> dark = kind.unpowered().or(fault::position);
           if (dark.isEmpty()) {
             return false;
           }
@@ -153,26 +155,28 @@ public record FaultyRig(
         }
         case DEAD, JAMMED, NOT_HEATING, SWITCH_OPEN ->
             forced.put(part.id(), kind.rest().orElseThrow().id());
-        case NO_SUPPLY -> forced.put(part.id(), fault.position().orElse("hose"));
+        case NO_SUPPLY -> forced.put(part.id(), fault.position().orElse(PositionId.of("hose")));
         case LEAKS_PAST -> {
           return leakPast(part);
         }
         case LEAKS_BACK -> {
-          return bypass(part, "out", "in", BACK);
+          return bypass(part, PortId.of("out"), PortId.of("in"), BACK);
         }
         case CROSSES -> {
-          return bypass(part, "cold", "hot", CROSSING);
+          return bypass(part, PortId.of("cold"), PortId.of("hot"), CROSSING);
         }
         case STUCK_OPEN -> standIn(part, OPEN);
         case STUCK_CLOSED -> standIn(part, SHUT);
         case REVERSED -> reverse(part);
         case BLOCKED -> {
-          Optional<Line> at = lineAt(part, "out").or(() -> linesAt(part).stream().findFirst());
+          Optional<Line> at =
+              lineAt(part, PortId.of("out")).or(() -> linesAt(part).stream().findFirst());
           at.ifPresent(l -> block(l.id()));
           return at.isPresent();
         }
         case LEAKING -> {
-          Optional<Line> at = lineAt(part, "out").or(() -> linesAt(part).stream().findFirst());
+          Optional<Line> at =
+              lineAt(part, PortId.of("out")).or(() -> linesAt(part).stream().findFirst());
           at.ifPresent(l -> leak(l.id()));
           return at.isPresent();
         }
@@ -221,7 +225,7 @@ public record FaultyRig(
     private PartId tee(LineId line, ProfilePoint at) {
       Line old = edit().line(line);
       Part tee = near(beside(old), "fault-tee", at.height(), new Tee());
-      rig = edit().insert(line, tee, "a", "b");
+      rig = edit().insert(line, tee, PortId.of("a"), PortId.of("b"));
       return tee.id();
     }
 
@@ -247,22 +251,22 @@ public record FaultyRig(
       Part end =
           near(tee, "fault-leak", rig.part(tee).height() - LOWER, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(end);
-      join(rig.part(tee).port("c"), end.port("in"), HOLE);
+      join(rig.part(tee).port(PortId.of("c")), end.port(PortId.of("in")), HOLE);
       outlets.add(end.id());
     }
 
     private void block(LineId line) {
       Line old = edit().line(line);
       Part valve = near(beside(old), "fault-block", edit().middle(line).height(), plug());
-      rig = edit().insert(line, valve, "a", "b");
+      rig = edit().insert(line, valve, PortId.of("a"), PortId.of("b"));
       forced.put(valve.id(), SHUT);
     }
 
     private static TwoWayValve plug() {
       return new TwoWayValve(
           List.of(
-              new Stop(SHUT, SHUT, 90, List.of()),
-              new Stop(OPEN, OPEN, 0, List.of(List.of("a", "b")))),
+              new Stop(SHUT, SHUT.value(), 90, List.of()),
+              new Stop(OPEN, OPEN.value(), 0, List.of(PortId.all("a", "b")))),
           Optional.empty());
     }
 
@@ -280,7 +284,7 @@ public record FaultyRig(
                       old.id(),
                       old.label(),
                       old.from(),
-                      end.port("in"),
+                      end.port(PortId.of("in")),
                       old.bore(),
                       old.length(),
                       old.material(),
@@ -289,7 +293,7 @@ public record FaultyRig(
                       old.insulation()));
       Part other = near(off.part(), "fault-open", height, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(other);
-      join(off, other.port("in"), old.bore());
+      join(off, other.port(PortId.of("in")), old.bore());
       outlets.add(end.id());
       outlets.add(other.id());
     }
@@ -304,7 +308,7 @@ public record FaultyRig(
       PartId tee = tee(id.line(), new ProfilePoint(old.length() / 2, highest));
       Part air = near(tee, "fault-air", highest + LOWER, new AirAdmittanceValve());
       rig = edit().add(air);
-      join(rig.part(tee).port("c"), air.port("in"), SNIFF);
+      join(rig.part(tee).port(PortId.of("c")), air.port(PortId.of("in")), SNIFF);
     }
 
     private boolean leakPast(Part valve) {
@@ -319,7 +323,7 @@ public record FaultyRig(
       return Math.min(lines.get(0).bore(), lines.get(1).bore());
     }
 
-    private boolean bypass(Part part, String from, String to, double bore) {
+    private boolean bypass(Part part, PortId from, PortId to, double bore) {
       Optional<Line> one = lineAt(part, from);
       Optional<Line> other = lineAt(part, to);
       return one.isPresent() && other.isPresent() && bypass(one.get(), other.get(), bore);
@@ -328,14 +332,14 @@ public record FaultyRig(
     private boolean bypass(Line one, Line other, double bore) {
       PartId first = tee(one.id(), edit().middle(one.id()));
       PartId second = tee(other.id(), edit().middle(other.id()));
-      join(rig.part(first).port("c"), rig.part(second).port("c"), bore);
+      join(rig.part(first).port(PortId.of("c")), rig.part(second).port(PortId.of("c")), bore);
       return true;
     }
 
     /** An open or shut way in the place of a check valve. */
-    private void standIn(Part check, String position) {
+    private void standIn(Part check, PositionId position) {
       InOut ports = check.kind().through().orElseThrow();
-      Map<String, String> renamed = Map.of(ports.in(), "a", ports.out(), "b");
+      Map<PortId, PortId> renamed = Map.of(ports.in(), PortId.of("a"), ports.out(), PortId.of("b"));
       List<Part> parts =
           rig.parts().stream().map(p -> p.equals(check) ? p.with(plug()) : p).toList();
       rig =
@@ -346,7 +350,7 @@ public record FaultyRig(
 
     private void reverse(Part check) {
       InOut ports = check.kind().through().orElseThrow();
-      Map<String, String> swapped = Map.of(ports.in(), ports.out(), ports.out(), ports.in());
+      Map<PortId, PortId> swapped = Map.of(ports.in(), ports.out(), ports.out(), ports.in());
       rig =
           new Rig(
               rig.name(),
@@ -358,7 +362,7 @@ public record FaultyRig(
     }
 
     /** The lines, with those at a part led to other ports of it. */
-    private List<Line> moved(Part part, Map<String, String> ports) {
+    private List<Line> moved(Part part, Map<PortId, PortId> ports) {
       List<Line> lines = new ArrayList<>();
       for (Line line : rig.lines()) {
         lines.add(
@@ -377,7 +381,7 @@ public record FaultyRig(
       return lines;
     }
 
-    private static PortRef moved(PortRef end, Part part, Map<String, String> ports) {
+    private static PortRef moved(PortRef end, Part part, Map<PortId, PortId> ports) {
       return end.part().equals(part.id())
           ? new PortRef(end.part(), ports.getOrDefault(end.port(), end.port()))
           : end;
@@ -387,7 +391,7 @@ public record FaultyRig(
       return edit().linesAt(part.id());
     }
 
-    private Optional<Line> lineAt(Part part, String port) {
+    private Optional<Line> lineAt(Part part, PortId port) {
       return Optional.ofNullable(rig.linesByPort().get(part.port(port)));
     }
   }

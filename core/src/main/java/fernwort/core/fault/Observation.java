@@ -1,5 +1,6 @@
 package fernwort.core.fault;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
@@ -27,7 +28,7 @@ public record Observation(
     Look kind,
     ElementId on,
     String value,
-    Map<PartId, String> positions,
+    Map<PartId, PositionId> positions,
     Optional<Double> seconds) {
 
   /** The value that tells nothing. */
@@ -59,7 +60,7 @@ public record Observation(
       }
       case HANDLE -> {
         if (!value.equals(UNSURE)) {
-          rig.position(on.part(), value);
+          rig.position(on.part(), PositionId.of(value));
         }
       }
       case LEVEL, DIP -> needs(rig, Purpose.HOLDS);

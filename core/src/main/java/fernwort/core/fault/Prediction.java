@@ -6,6 +6,8 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.tank.Contents;
@@ -195,8 +197,8 @@ final class Prediction {
       case HANDLE ->
           Optional.of(
               is(on, FaultKind.MISPLACED)
-                  ? fault.orElseThrow().position().orElseThrow()
-                  : believed.setting().of(on.part()));
+                  ? fault.orElseThrow().position().orElseThrow().value()
+                  : believed.setting().of(on.part()).value());
       case DIP -> Optional.of(dip(on.part()));
       case POWER -> Optional.of(is(on, FaultKind.NO_POWER) ? "no" : "yes");
       case BUCKET ->
@@ -235,11 +237,11 @@ final class Prediction {
     return is(tank, FaultKind.FULLER) ? FaultKind.FULLER.written() : "as-shown";
   }
 
-  private static Setting over(Setting noted, Map<PartId, String> turned) {
+  private static Setting over(Setting noted, Map<PartId, PositionId> turned) {
     if (turned.isEmpty()) {
       return noted;
     }
-    Map<PartId, String> all = new TreeMap<>(noted.positions());
+    Map<PartId, PositionId> all = new TreeMap<>(noted.positions());
     all.putAll(turned);
     return new Setting(all);
   }
@@ -432,7 +434,7 @@ final class Prediction {
   private Set<ElementId> waste(PartId fixture) {
     Set<ElementId> found = new HashSet<>();
     Map<PortRef, Line> lines = rig.linesByPort();
-    PortRef at = rig.part(fixture).port("waste");
+    PortRef at = rig.part(fixture).port(PortId.of("waste"));
     while (lines.containsKey(at)) {
       Line line = lines.get(at);
       Part next = rig.part(line.other(at).part());
@@ -440,7 +442,7 @@ final class Prediction {
       if (!next.kind().is(Purpose.TRAPS) || !found.add(next.id())) {
         return found;
       }
-      at = next.port(next.kind().through().map(InOut::out).orElse("out"));
+      at = next.port(next.kind().through().map(InOut::out).orElse(PortId.of("out")));
     }
     return found;
   }
@@ -474,7 +476,7 @@ final class Prediction {
       double q = flows.line(line.id());
       double into = last ? q : -q;
       PortRef here = last ? line.to() : line.from();
-      if (into > STILL && !here.port().equals("waste")) {
+      if (into > STILL && !here.port().equals(PortId.of("waste"))) {
         all += into;
         warm += into * hot(line.other(here).part(), flows, setting, known, new HashSet<>(passed));
       }

@@ -1,7 +1,9 @@
 package fernwort.core.fault;
 
 import fernwort.core.kind.InOut;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
@@ -87,7 +89,7 @@ final class Suspects {
     return switch (fault.kind()) {
       case MISPLACED, NOT_ARRIVED -> elsewhere(part, fault);
       case NO_POWER -> {
-        Optional<String> dark = part.kind().unpowered();
+        Optional<PositionId> dark = part.kind().unpowered();
         boolean shows = dark.isPresent() && !noted.has(part.id(), dark.get());
         yield shows || dark.isEmpty() && part.kind().motor().isEmpty()
             ? List.of(new Suspect(new Fault(part.id(), fault.kind()), fault.weight()))
@@ -132,7 +134,7 @@ final class Suspects {
     Deque<PortRef> open = new ArrayDeque<>();
     rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.PUMPS))
-        .forEach(p -> open.add(p.port(p.kind().through().map(InOut::in).orElse("in"))));
+        .forEach(p -> open.add(p.port(p.kind().through().map(InOut::in).orElse(PortId.of("in")))));
     while (!open.isEmpty()) {
       PortRef port = open.poll();
       Line line = lines.get(port);

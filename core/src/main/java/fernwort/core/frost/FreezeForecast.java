@@ -1,6 +1,7 @@
 package fernwort.core.frost;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.ElementId;
@@ -206,7 +207,9 @@ public record FreezeForecast(
 
     /** Tells whether a part holds water that nothing warms. */
     private boolean cools(Part part, Asked asked) {
-      boolean heats = part.kind().is(Purpose.HEATS) && now.state().setting().has(part.id(), "on");
+      boolean heats =
+          part.kind().is(Purpose.HEATS)
+              && now.state().setting().has(part.id(), PositionId.of("on"));
       return held(part) > 0 && !heats && !asked.drained().contains(part.id());
     }
 

@@ -3,6 +3,7 @@ package fernwort.core.frost;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -69,7 +70,7 @@ public record FrostValve(
    * are run through in time, for air may come to them by ways that only a run knows; then the lines
    * run dry.
    */
-  public static double loses(Network network, Wintering now, PartId valve, String open) {
+  public static double loses(Network network, Wintering now, PartId valve, PositionId open) {
     Simulation run = Simulation.start(network, now.state().with(valve, open));
     boolean moves = true;
     while (moves && run.time() < LONGEST) {

@@ -9,6 +9,7 @@ import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankAnswers.Stands;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
@@ -56,7 +57,7 @@ final class Assembly {
   private final Map<PlaceId, Place> places = new LinkedHashMap<>();
   private final Map<PartId, Part> parts = new LinkedHashMap<>();
   private final List<Line> lines = new ArrayList<>();
-  private final Map<PartId, String> running = new LinkedHashMap<>();
+  private final Map<PartId, PositionId> running = new LinkedHashMap<>();
   private final Map<PartId, QuestionPage> pages = new LinkedHashMap<>();
 
   Assembly(RigAnswers answers) {
@@ -188,12 +189,12 @@ final class Assembly {
   }
 
   /** Notes how a handle stands while the pump draws from the first tank. */
-  void runsWith(PartId part, String position) {
+  void runsWith(PartId part, PositionId position) {
     running.put(part, position);
   }
 
   /** Returns how handles stand while the pump draws from the first tank, by part. */
-  Map<PartId, String> running() {
+  Map<PartId, PositionId> running() {
     return running;
   }
 

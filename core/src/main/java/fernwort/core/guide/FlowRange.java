@@ -1,6 +1,7 @@
 package fernwort.core.guide;
 
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.tank.Contents;
@@ -38,7 +39,7 @@ record FlowRange(String tap, double least, double most) {
    *
    * @param handles how handles stand while the pump draws, by part
    */
-  static Optional<FlowRange> of(Rig rig, Map<PartId, String> handles) {
+  static Optional<FlowRange> of(Rig rig, Map<PartId, PositionId> handles) {
     Optional<Part> tap =
         rig.parts().stream()
             .filter(p -> p.kind().is(Purpose.USE))
@@ -59,9 +60,9 @@ record FlowRange(String tap, double least, double most) {
     return part.kind() instanceof Tap f && f.showers();
   }
 
-  private static Setting running(Rig rig, Map<PartId, String> handles, Part tap) {
+  private static Setting running(Rig rig, Map<PartId, PositionId> handles, Part tap) {
     Setting set = rig.atRest().with(tap.id(), ((Tap) tap.kind()).cold().id());
-    for (Map.Entry<PartId, String> handle : handles.entrySet()) {
+    for (Map.Entry<PartId, PositionId> handle : handles.entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     return set;

@@ -11,6 +11,8 @@ import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankTies;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
@@ -100,7 +102,7 @@ final class FreshSide {
     Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, Assembly.IN_A_BUCKET);
     PartId id = rig.part(QuestionPage.SUCTION, label, pump.spot(), below(), 0, kind);
     draw(
-        rig.get(id).port(can ? "spout" : "out"),
+        rig.get(id).port(can ? PortId.of("spout") : PortId.of("out")),
         pressure,
         new ArrayList<>(List.of(label)),
         Optional.empty(),
@@ -172,8 +174,8 @@ final class FreshSide {
             height,
             Run.VALVE,
             Run.valve(motor));
-    rig.join(aside, rig.get(valve).port("b"), bore);
-    joinThird(rig.get(valve).port("a"), other, first, height);
+    rig.join(aside, rig.get(valve).port(PortId.of("b")), bore);
+    joinThird(rig.get(valve).port(PortId.of("a")), other, first, height);
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
@@ -191,7 +193,8 @@ final class FreshSide {
   }
 
   private PortRef outlet(TankAnswers tank, Map<TankAnswers, PartId> tanks, boolean valved) {
-    PortRef feed = branched(tank, new PortRef(tanks.getOrDefault(tank, PartId.NONE), "feed"));
+    PortRef feed =
+        branched(tank, new PortRef(tanks.getOrDefault(tank, PartId.NONE), PortId.of("feed")));
     if (!valved) {
       return feed;
     }
@@ -239,9 +242,9 @@ final class FreshSide {
         .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
         .findFirst()
         .ifPresent(p -> rig.runsWith(id, stop(p.points())));
-    rig.join(tank, rig.get(id).port("b"), bore);
-    joinThird(rig.get(id).port("c"), other, first, height);
-    return rig.get(id).port("a");
+    rig.join(tank, rig.get(id).port(PortId.of("b")), bore);
+    joinThird(rig.get(id).port(PortId.of("c")), other, first, height);
+    return rig.get(id).port(PortId.of("a"));
   }
 
   private Optional<Motor> motor(List<Stop> stops) {
@@ -251,8 +254,8 @@ final class FreshSide {
   }
 
   /** The id of the position in which the handle points so. */
-  private static String stop(RigAnswers.Points points) {
-    return points.name().toLowerCase(Locale.ROOT);
+  private static PositionId stop(RigAnswers.Points points) {
+    return PositionId.of(points.name().toLowerCase(Locale.ROOT));
   }
 
   private void joinThird(PortRef at, Optional<PortRef> other, TankAnswers first, double height) {
@@ -283,7 +286,7 @@ final class FreshSide {
                         height,
                         0,
                         new HoseInlet(0, Assembly.IN_A_BUCKET)))
-                .port("out");
+                .port(PortId.of("out"));
         Run run = run(hose);
         if (answers.pump().parts().strained()) {
           run.through(Says.HOSE_STRAINER.text(), below(), STRAINER_BODY, new Strainer());
@@ -300,7 +303,7 @@ final class FreshSide {
                 height,
                 0,
                 new Plug(false));
-        yield rig.get(plug).port("in");
+        yield rig.get(plug).port(PortId.of("in"));
       }
       case DRAIN -> {
         ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
@@ -312,7 +315,7 @@ final class FreshSide {
                 rig.tail(first.bottom()),
                 0,
                 Fittings.end(Role.DRAIN));
-        yield rig.get(tail).port("in");
+        yield rig.get(tail).port(PortId.of("in"));
       }
     };
   }

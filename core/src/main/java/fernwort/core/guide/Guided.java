@@ -3,6 +3,7 @@ package fernwort.core.guide;
 import fernwort.core.guide.answers.PumpAnswers;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.PartId;
@@ -31,7 +32,7 @@ public record Guided(
     Rig rig,
     List<Guess> guesses,
     List<Message> ways,
-    Map<PartId, String> running,
+    Map<PartId, PositionId> running,
     Map<String, PartId> tanks,
     Map<PartId, QuestionPage> pages) {
 

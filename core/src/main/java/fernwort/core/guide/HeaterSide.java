@@ -7,6 +7,8 @@ import fernwort.core.guide.answers.PumpAnswers.HeaterDrain;
 import fernwort.core.guide.answers.PumpAnswers.Hot;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.LeakTray;
@@ -55,8 +57,8 @@ final class HeaterSide {
             heat.height(),
             pumps.heaterVolume(),
             new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
-    PortRef cold = rig.get(heater).port("cold");
-    PortRef hot = rig.get(heater).port("hot");
+    PortRef cold = rig.get(heater).port(PortId.of("cold"));
+    PortRef hot = rig.get(heater).port(PortId.of("hot"));
     if (heat.drain() == HeaterDrain.VALVE) {
       cold = drained(cold, heat);
     }
@@ -77,9 +79,9 @@ final class HeaterSide {
       PartId tee =
           rig.part(
               QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-      rig.join(rig.get(tee).port("b"), cold, bore);
-      loop = Optional.of(loop(rig.get(tee).port("c"), heat));
-      cold = rig.get(tee).port("a");
+      rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
+      loop = Optional.of(loop(rig.get(tee).port(PortId.of("c")), heat));
+      cold = rig.get(tee).port(PortId.of("a"));
     }
     if (!heat.bypass()) {
       return new Heated(heater, cold, hot, loop);
@@ -110,9 +112,9 @@ final class HeaterSide {
             at,
             Run.VALVE,
             Fittings.check());
-    rig.join(rig.get(round).port("out"), rig.get(check).port("in"), bore);
-    rig.join(rig.get(check).port("out"), into, bore);
-    return rig.get(round).port("in");
+    rig.join(rig.get(round).port(PortId.of("out")), rig.get(check).port(PortId.of("in")), bore);
+    rig.join(rig.get(check).port(PortId.of("out")), into, bore);
+    return rig.get(round).port(PortId.of("in"));
   }
 
   /** A relief valve whose tube leads outside. */
@@ -136,10 +138,10 @@ final class HeaterSide {
             rig.overGround(),
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port("b"), cold, bore);
-    rig.join(rig.get(tee).port("c"), rig.get(valve).port("in"), bore);
-    rig.join(rig.get(valve).port("out"), rig.get(tube).port("in"), bore);
-    return rig.get(tee).port("a");
+    rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
+    rig.join(rig.get(tee).port(PortId.of("c")), rig.get(valve).port(PortId.of("in")), bore);
+    rig.join(rig.get(valve).port(PortId.of("out")), rig.get(tube).port(PortId.of("in")), bore);
+    return rig.get(tee).port(PortId.of("a"));
   }
 
   /** A valve below the heater lets it run out onto the ground. */
@@ -166,10 +168,10 @@ final class HeaterSide {
             under,
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port("b"), cold, bore);
-    rig.join(rig.get(tee).port("c"), rig.get(valve).port("a"), bore);
-    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
-    return rig.get(tee).port("a");
+    rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
+    rig.join(rig.get(tee).port(PortId.of("c")), rig.get(valve).port(PortId.of("a")), bore);
+    rig.join(rig.get(valve).port(PortId.of("b")), rig.get(tail).port(PortId.of("in")), bore);
+    return rig.get(tee).port(PortId.of("a"));
   }
 
   /** Valves lead the water past the heater, so that no antifreeze goes into it. */
@@ -185,40 +187,42 @@ final class HeaterSide {
             heat.height() + 10 * Assembly.STEP,
             0,
             new Tee());
-    PartId in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), "open");
-    rig.join(rig.get(before).port("b"), rig.get(in).port("a"), bore);
-    rig.join(rig.get(in).port("b"), cold, bore);
+    PartId in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), PositionId.of("open"));
+    rig.join(rig.get(before).port(PortId.of("b")), rig.get(in).port(PortId.of("a")), bore);
+    rig.join(rig.get(in).port(PortId.of("b")), cold, bore);
     PortRef left = hot;
     if (three) {
-      PartId out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), "open");
-      rig.join(hot, rig.get(out).port("a"), bore);
-      left = rig.get(out).port("b");
+      PartId out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), PositionId.of("open"));
+      rig.join(hot, rig.get(out).port(PortId.of("a")), bore);
+      left = rig.get(out).port(PortId.of("b"));
     }
-    rig.join(left, rig.get(after).port("a"), bore);
-    PartId past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), "shut");
-    rig.join(rig.get(before).port("c"), rig.get(past).port("a"), bore);
-    rig.join(rig.get(past).port("b"), rig.get(after).port("b"), bore);
-    return new Heated(heater, rig.get(before).port("a"), rig.get(after).port("c"), loop);
+    rig.join(left, rig.get(after).port(PortId.of("a")), bore);
+    PartId past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), PositionId.of("shut"));
+    rig.join(rig.get(before).port(PortId.of("c")), rig.get(past).port(PortId.of("a")), bore);
+    rig.join(rig.get(past).port(PortId.of("b")), rig.get(after).port(PortId.of("b")), bore);
+    return new Heated(
+        heater, rig.get(before).port(PortId.of("a")), rig.get(after).port(PortId.of("c")), loop);
   }
 
   /** Two three-way valves do the same: one before the heater, one after it. */
   private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
     PartId in = past(Says.HEATER_IN.text(), heat);
     PartId out = past(Says.HEATER_OUT.text(), heat);
-    rig.join(rig.get(in).port("b"), cold, bore);
-    rig.join(hot, rig.get(out).port("b"), bore);
-    rig.join(rig.get(in).port("c"), rig.get(out).port("c"), bore);
-    return new Heated(heater, rig.get(in).port("a"), rig.get(out).port("a"), loop);
+    rig.join(rig.get(in).port(PortId.of("b")), cold, bore);
+    rig.join(hot, rig.get(out).port(PortId.of("b")), bore);
+    rig.join(rig.get(in).port(PortId.of("c")), rig.get(out).port(PortId.of("c")), bore);
+    return new Heated(
+        heater, rig.get(in).port(PortId.of("a")), rig.get(out).port(PortId.of("a")), loop);
   }
 
   private PartId past(String label, Heat heat) {
     Kind kind =
         InletSide.diverter(
             Says.THROUGH_THE_HEATER.text(), Says.PAST_THE_HEATER.text(), false, false);
-    return valve(label, heat, kind, "first");
+    return valve(label, heat, kind, PositionId.of("first"));
   }
 
-  private PartId valve(String label, Heat heat, Kind kind, String running) {
+  private PartId valve(String label, Heat heat, Kind kind, PositionId running) {
     double height = heat.height() + 5 * Assembly.STEP;
     PartId id = rig.part(QuestionPage.PUMP, label, heat.spot(), height, Run.VALVE, kind);
     rig.runsWith(id, running);

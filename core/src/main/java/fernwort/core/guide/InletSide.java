@@ -9,6 +9,8 @@ import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -51,7 +53,7 @@ final class InletSide {
       boolean low = tank.fills().contains(Fill.LOW_FLOAT);
       if (tank.fills().contains(Fill.MAINS) || tank.fills().contains(Fill.FLOAT)) {
         String words = low ? Says.THE_HIGH_FLOAT_OF.filled(tank.label()) : tank.label();
-        targets.add(new Target(words, new PortRef(id, "mains"), true));
+        targets.add(new Target(words, new PortRef(id, PortId.of("mains")), true));
       }
       if (low) {
         String words = Says.THE_LOW_FLOAT_OF.filled(tank.label());
@@ -83,9 +85,9 @@ final class InletSide {
     }
     if (left.size() == 2) {
       PartId valve = diverter(left);
-      rig.join(at, rig.get(valve).port("a"), bore);
-      lead(rig.get(valve).port("b"), left.getFirst(), passed, false);
-      lead(rig.get(valve).port("c"), left.getLast(), passed, false);
+      rig.join(at, rig.get(valve).port(PortId.of("a")), bore);
+      lead(rig.get(valve).port(PortId.of("b")), left.getFirst(), passed, false);
+      lead(rig.get(valve).port(PortId.of("c")), left.getLast(), passed, false);
     } else {
       lead(at, left.getFirst(), passed, targets.size() > 1);
     }
@@ -124,13 +126,16 @@ final class InletSide {
   /** A three-way valve that joins port a to b or to c, and to neither where it can be closed. */
   static Kind diverter(String first, String second, boolean off, boolean motor) {
     List<Stop> stops = new ArrayList<>();
-    stops.add(new Stop("first", first, 180, List.of(List.of("a", "b"))));
-    stops.add(new Stop("second", second, 0, List.of(List.of("a", "c"))));
+    stops.add(new Stop(PositionId.of("first"), first, 180, List.of(PortId.all("a", "b"))));
+    stops.add(new Stop(PositionId.of("second"), second, 0, List.of(PortId.all("a", "c"))));
     if (off) {
-      stops.add(new Stop("off", Says.DIVERTER_CLOSED.text(), 90, List.of()));
+      stops.add(new Stop(PositionId.of("off"), Says.DIVERTER_CLOSED.text(), 90, List.of()));
     }
     return new ThreeWayValve(
-        stops, motor ? Optional.of(new Motor(Optional.of("first"), Run.MOTOR)) : Optional.empty());
+        stops,
+        motor
+            ? Optional.of(new Motor(Optional.of(PositionId.of("first")), Run.MOTOR))
+            : Optional.empty());
   }
 
   private PortRef inlet(List<String> passed) {
@@ -172,14 +177,14 @@ final class InletSide {
             Run.VALVE,
             diverter(
                 Says.FROM_THE_FIRST_INLET.text(), Says.FROM_THE_SECOND_INLET.text(), false, false));
-    rig.join(first, rig.get(diverter).port("b"), bore);
-    rig.join(second, rig.get(diverter).port("c"), bore);
-    return rig.get(diverter).port("a");
+    rig.join(first, rig.get(diverter).port(PortId.of("b")), bore);
+    rig.join(second, rig.get(diverter).port(PortId.of("c")), bore);
+    return rig.get(diverter).port(PortId.of("a"));
   }
 
   private PortRef mouth(String label, Spot spot, double height) {
     PartId inlet = rig.part(QuestionPage.FILL, label, spot, height, 0, Fittings.inlet(4));
-    return rig.get(inlet).port("out");
+    return rig.get(inlet).port(PortId.of("out"));
   }
 
   private Run run(PortRef from) {

@@ -13,6 +13,8 @@ import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankTies;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Moved;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
@@ -98,8 +100,8 @@ final class PressureSide {
     }
     pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, Run.PUMP, kind());
     rig.runsWith(pump, Kind.ON);
-    rig.join(from, rig.get(pump).port("in"), bore);
-    source = Optional.of(rig.get(pump).port("out"));
+    rig.join(from, rig.get(pump).port(PortId.of("in")), bore);
+    source = Optional.of(rig.get(pump).port(PortId.of("out")));
   }
 
   /** Has the pump send water back into a tank, where somebody said that it can. */
@@ -114,7 +116,7 @@ final class PressureSide {
     if (house.isEmpty()) {
       house = rig.part(QuestionPage.FILL, Says.HOUSE_TEE.text(), spot, up(15), 0, new Tee());
     }
-    return rig.get(house).port("b");
+    return rig.get(house).port(PortId.of("b"));
   }
 
   private Kind kind() {
@@ -162,11 +164,11 @@ final class PressureSide {
         passed.add(Says.THE_MAINS.text());
         PartId plug =
             rig.part(QuestionPage.FILL, Says.TEE_PLUG.text(), spot, up(15), 0, new Plug(false));
-        rig.join(rig.get(house).port("a"), rig.get(plug).port("in"), bore);
+        rig.join(rig.get(house).port(PortId.of("a")), rig.get(plug).port(PortId.of("in")), bore);
       } else {
-        rig.join(at.orElseThrow(), rig.get(house).port("a"), bore);
+        rig.join(at.orElseThrow(), rig.get(house).port(PortId.of("a")), bore);
       }
-      at = Optional.of(rig.get(house).port("c"));
+      at = Optional.of(rig.get(house).port(PortId.of("c")));
     }
     if (at.isEmpty()) {
       answers.taps().forEach(this::tap);
@@ -224,10 +226,10 @@ final class PressureSide {
                   Says.DIVERTER_TO.filled(Says.THE_TAPS.text()),
                   how == PumpParts.Back.THREE_WAY_WITH_OFF,
                   motor));
-      rig.join(from, rig.get(valve).port("a"), bore);
-      rig.join(rig.get(valve).port("b"), to.port(), bore);
-      rig.runsWith(valve, "second");
-      return rig.get(valve).port("c");
+      rig.join(from, rig.get(valve).port(PortId.of("a")), bore);
+      rig.join(rig.get(valve).port(PortId.of("b")), to.port(), bore);
+      rig.runsWith(valve, PositionId.of("second"));
+      return rig.get(valve).port(PortId.of("c"));
     }
     Run run = run(from);
     Run aside = run(run.branch(Says.DELIVERY_TEE.text(), at));
@@ -259,7 +261,7 @@ final class PressureSide {
     double charge = Math.max(LEAST_CHARGE, answers.pump().cutOut() - BELOW_CUT_OUT);
     PartId vessel =
         rig.part(QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
-    rig.join(aside, rig.get(vessel).port("in"), bore);
+    rig.join(aside, rig.get(vessel).port(PortId.of("in")), bore);
   }
 
   private Run run(PortRef from) {
@@ -295,10 +297,10 @@ final class PressureSide {
     List<String> coldWords = new ArrayList<>();
     for (Tap tap : answers.taps()) {
       PartId id = tap(tap);
-      cold.add(rig.get(id).port("cold"));
+      cold.add(rig.get(id).port(PortId.of("cold")));
       coldWords.add(rig.get(id).label());
-      if (rig.get(id).kind().ports().contains("hot")) {
-        hot.add(rig.get(id).port("hot"));
+      if (rig.get(id).kind().ports().contains(PortId.of("hot"))) {
+        hot.add(rig.get(id).port(PortId.of("hot")));
         hotWords.add(rig.get(id).label());
       }
     }
@@ -331,7 +333,8 @@ final class PressureSide {
     double low = Math.min(height, rig.vehicle().floor()) - 8 * Assembly.STEP;
     if (answers.lows().by() != TankAnswers.Drain.VALVE) {
       String label = (hot ? Says.HOT_DRAIN_CAP : Says.COLD_DRAIN_CAP).text();
-      return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true))).port("in");
+      return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true)))
+          .port(PortId.of("in"));
     }
     PartId valve =
         rig.part(
@@ -349,8 +352,8 @@ final class PressureSide {
             Math.min(low, rig.overGround() + 5 * Assembly.STEP),
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(valve).port("b"), rig.get(tail).port("in"), bore);
-    return rig.get(valve).port("a");
+    rig.join(rig.get(valve).port(PortId.of("b")), rig.get(tail).port(PortId.of("in")), bore);
+    return rig.get(valve).port(PortId.of("a"));
   }
 
   /** Leads a line to some ports: from a manifold, or by one tee after another. */
@@ -359,16 +362,16 @@ final class PressureSide {
       // Nothing is said yet of where it leads: it ends in a plug until then.
       PartId plug =
           rig.part(QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, up(30), 0, new Plug(false));
-      rig.join(from, rig.get(plug).port("in"), bore);
+      rig.join(from, rig.get(plug).port(PortId.of("in")), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
       PartId id =
           rig.part(QuestionPage.PUMP, label, spot, up(35), Run.PUMP, new Manifold(to.size()));
-      rig.join(from, rig.get(id).port("in"), bore);
+      rig.join(from, rig.get(id).port(PortId.of("in")), bore);
       for (int i = 0; i < to.size(); i++) {
-        rig.join(rig.get(id).port(Integer.toString(i + 1)), to.get(i), bore);
+        rig.join(rig.get(id).port(PortId.of(Integer.toString(i + 1))), to.get(i), bore);
       }
       return;
     }
@@ -376,9 +379,9 @@ final class PressureSide {
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
       PartId tee = rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
-      rig.join(at, rig.get(tee).port("a"), bore);
-      rig.join(rig.get(tee).port("c"), port, bore);
-      at = rig.get(tee).port("b");
+      rig.join(at, rig.get(tee).port(PortId.of("a")), bore);
+      rig.join(rig.get(tee).port(PortId.of("c")), port, bore);
+      at = rig.get(tee).port(PortId.of("b"));
     }
     rig.join(at, to.getLast(), bore);
   }

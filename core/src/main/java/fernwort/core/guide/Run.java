@@ -4,6 +4,8 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
@@ -40,7 +42,7 @@ final class Run {
 
   /** Returns a valve that a hand turns, or a motor, which closes it without power. */
   static Kind valve(boolean motor) {
-    return motor ? Fittings.motorised(0, "shut", MOTOR) : Fittings.twoWay(0);
+    return motor ? Fittings.motorised(0, PositionId.of("shut"), MOTOR) : Fittings.twoWay(0);
   }
 
   /** Leads it through a part (its body in m³), entered as water usually comes; returns its id. */
@@ -55,16 +57,16 @@ final class Run {
   /** Leads it through a valve that stands open while the pump draws; returns its id. */
   PartId openValve(String label, double height, Kind kind) {
     PartId id = through(label, height, VALVE, kind);
-    rig.runsWith(id, "open");
+    rig.runsWith(id, PositionId.of("open"));
     return id;
   }
 
   /** Puts a tee into it and goes on; returns where the branch begins. */
   PortRef branch(String label, double height) {
     PartId tee = rig.part(page, label, spot, height, 0, new Tee());
-    rig.join(at, rig.get(tee).port("a"), bore);
-    at = rig.get(tee).port("c");
-    return rig.get(tee).port("b");
+    rig.join(at, rig.get(tee).port(PortId.of("a")), bore);
+    at = rig.get(tee).port(PortId.of("c"));
+    return rig.get(tee).port(PortId.of("b"));
   }
 
   /** Ends it in a part by the first of its ports. */

@@ -8,6 +8,7 @@ import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.guide.answers.TankTies;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.HoseInlet;
@@ -54,7 +55,7 @@ final class TankMaker {
    *
    * @param inlets ids of openings through which something else runs in, such as wastes
    */
-  PartId add(TankAnswers tank, List<String> inlets) {
+  PartId add(TankAnswers tank, List<PortId> inlets) {
     TankSizes sizes = TankSizes.of(tank, rig.vehicle());
     sizes.guess().ifPresent(guesses::add);
     Size size = sizes.outside();
@@ -170,12 +171,16 @@ final class TankMaker {
             new GravityFiller());
     Run run =
         new Run(
-            rig, QuestionPage.FILL, tank.spot(), answers.bores().fill(), rig.get(neck).port("out"));
+            rig,
+            QuestionPage.FILL,
+            tank.spot(),
+            answers.bores().fill(),
+            rig.get(neck).port(PortId.of("out")));
     if (TankTies.comesIntoFiller(answers, tank)) {
-      double over = rig.get(id).at("neck").z() + 5 * Assembly.STEP;
+      double over = rig.get(id).at(PortId.of("neck")).z() + 5 * Assembly.STEP;
       fillers.put(tank.id(), run.branch(Says.FILLER_TEE.filled(tank.label()), over));
     }
-    run.to(rig.get(id).port("neck"));
+    run.to(rig.get(id).port(PortId.of("neck")));
     if (tank.fills().contains(Fill.JUG)) {
       PartId jug =
           rig.part(
@@ -185,7 +190,10 @@ final class TankMaker {
               tank.neckHeight() + 20 * Assembly.STEP,
               0,
               new PortableContainer(0.015, true));
-      rig.join(rig.get(jug).port("spout"), rig.get(neck).port("mouth"), answers.bores().fill());
+      rig.join(
+          rig.get(jug).port(PortId.of("spout")),
+          rig.get(neck).port(PortId.of("mouth")),
+          answers.bores().fill());
     }
   }
 
@@ -201,7 +209,7 @@ final class TankMaker {
             port,
             0,
             new HoseInlet(0, Assembly.IN_A_BUCKET));
-    PortRef from = rig.get(inlet).port("out");
+    PortRef from = rig.get(inlet).port(PortId.of("out"));
     Run run = new Run(rig, QuestionPage.FILL, tank.neck(), bore, from);
     run.through(
         Says.BARREL_PUMP.filled(tank.label()),
@@ -228,13 +236,14 @@ final class TankMaker {
     boolean below = tank.fills().contains(Fill.OUTLET);
     boolean out = tank.drain() == Drain.HOSE || tank.drain() == Drain.VALVE;
     if (!below && tank.drain() == Drain.CAP) {
-      cap(tank, Says.DRAIN_CAP.filled(tank.label()), rig.get(id).port("drain"));
+      cap(tank, Says.DRAIN_CAP.filled(tank.label()), rig.get(id).port(PortId.of("drain")));
     }
     if (!below && !out) {
       return;
     }
-    double low = rig.get(id).at("drain").z();
-    Run run = new Run(rig, QuestionPage.TANKS, tank.spot(), DRAIN, rig.get(id).port("drain"));
+    double low = rig.get(id).at(PortId.of("drain")).z();
+    Run run =
+        new Run(rig, QuestionPage.TANKS, tank.spot(), DRAIN, rig.get(id).port(PortId.of("drain")));
     run.through(tank.label() + " drain", low - 2 * Assembly.STEP, Run.VALVE, Fittings.twoWay(0));
     if (!out) {
       station(tank, run.at(), low);

@@ -8,6 +8,7 @@ import fernwort.core.guide.answers.TankAnswers.Drain;
 import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankTies;
 import fernwort.core.guide.answers.Venting.Second;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
@@ -21,19 +22,19 @@ import java.util.List;
 final class TankOpenings {
 
   /** The opening by which another tank fills one. */
-  static final String TRANSFER = "transfer";
+  static final PortId TRANSFER = PortId.of("transfer");
 
   /** The opening of a float valve lower down. */
-  static final String LOW_FLOAT = "low-float";
+  static final PortId LOW_FLOAT = PortId.of("low-float");
 
   /** The opening by which the pump sends water back. */
-  static final String RETURN = "return";
+  static final PortId RETURN = PortId.of("return");
 
-  static final String OVERFLOW = "overflow";
+  static final PortId OVERFLOW = PortId.of("overflow");
 
-  static final String BARREL = "barrel";
+  static final PortId BARREL = PortId.of("barrel");
 
-  static final String SPOUT = "spout";
+  static final PortId SPOUT = PortId.of("spout");
 
   /** From an opening to the edges of its wall (m). */
   private static final double EDGE = 0.06;
@@ -55,7 +56,7 @@ final class TankOpenings {
    *
    * @param inlets ids of openings through which something else runs in, such as wastes
    */
-  List<TankPort> of(TankAnswers tank, TankSizes sizes, List<String> inlets) {
+  List<TankPort> of(TankAnswers tank, TankSizes sizes, List<PortId> inlets) {
     double inside = 2 * sizes.wall();
     double lengthwise = sizes.outside().length() - inside;
     double wide = sizes.outside().width() - inside;
@@ -67,17 +68,18 @@ final class TankOpenings {
     // In a tank as flat as a hand the openings still stand in their order.
     double small = Math.min(1, high / 0.1);
     List<TankPort> ports = new ArrayList<>();
-    ports.add(Fittings.port("vent", Use.VENT, far, left, high - 5 * MM * small));
+    ports.add(Fittings.port(PortId.of("vent"), Use.VENT, far, left, high - 5 * MM * small));
     if (tank.venting().second() != Second.NONE) {
       ports.add(Fittings.port(OVERFLOW, Use.VENT, far * 0.8, left, high - 12 * MM * small));
     }
     if (TankTies.hasNeck(tank)) {
-      ports.add(Fittings.port("neck", Use.FILL, near, left, high - 20 * MM * small));
+      ports.add(Fittings.port(PortId.of("neck"), Use.FILL, near, left, high - 20 * MM * small));
     }
     if (tank.fills().contains(Fill.FLOAT)) {
-      ports.add(Fittings.port("mains", Use.FLOAT, far / 2, left, high - 25 * MM * small));
+      ports.add(
+          Fittings.port(PortId.of("mains"), Use.FLOAT, far / 2, left, high - 25 * MM * small));
     } else if (tank.fills().contains(Fill.MAINS)) {
-      ports.add(Fittings.port("mains", Use.FILL, far / 2, left, high - 20 * MM * small));
+      ports.add(Fittings.port(PortId.of("mains"), Use.FILL, far / 2, left, high - 20 * MM * small));
     }
     if (tank.fills().contains(Fill.LOW_FLOAT)) {
       ports.add(Fittings.port(LOW_FLOAT, Use.FLOAT, far * 0.6, left, high * 0.4));
@@ -95,7 +97,7 @@ final class TankOpenings {
     if (tank.contents() == Contents.FRESH) {
       if (TankTies.isDrawnFrom(answers, tank)) {
         Use use = TankTies.givesByOutlet(answers, tank).isEmpty() ? Use.FEED : Use.LINK;
-        ports.add(Fittings.port("feed", use, near, right, 20 * MM * small));
+        ports.add(Fittings.port(PortId.of("feed"), use, near, right, 20 * MM * small));
       }
       List<TankAnswers> fed = new ArrayList<>(TankTies.fedBy(answers, tank));
       fed.removeAll(TankTies.givesByOutlet(answers, tank));
@@ -128,7 +130,7 @@ final class TankOpenings {
         || tank.drain() != Drain.NONE && tank.drain() != Drain.CARRIED
         || tank.fills().contains(Fill.OUTLET)) {
       Use both = tank.fills().contains(Fill.OUTLET) ? Use.LINK : Use.DRAIN;
-      ports.add(Fittings.port("drain", both, far, right, 5 * MM * small));
+      ports.add(Fittings.port(PortId.of("drain"), both, far, right, 5 * MM * small));
     }
     Point inner = new Point(lengthwise, wide, high);
     double wall = tank.inside() ? 0 : sizes.wall();

@@ -5,6 +5,7 @@ import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.Venting;
 import fernwort.core.guide.answers.Venting.Second;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.PartId;
@@ -32,8 +33,8 @@ final class TankVents {
   /** Adds the vent of a tank (its part), and its overflow. */
   void add(TankAnswers tank, PartId id) {
     Venting venting = tank.venting();
-    Run run = run(tank, rig.get(id).port("vent"));
-    double high = rig.get(id).at("vent").z();
+    Run run = run(tank, rig.get(id).port(PortId.of("vent")));
+    double high = rig.get(id).at(PortId.of("vent")).z();
     if (venting.valve()) {
       run.openValve(
           Says.VENT_VALVE.filled(tank.label()), high + 2 * Assembly.STEP, Fittings.twoWay(0));
@@ -93,7 +94,7 @@ final class TankVents {
         rises
             ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 25 * Assembly.STEP
             : Double.NaN;
-    rig.join(at, rig.get(vent).port("in"), answers.bores().vent(), loop);
+    rig.join(at, rig.get(vent).port(PortId.of("in")), answers.bores().vent(), loop);
   }
 
   /** An overflow of its own, which lets water out under the vehicle. */

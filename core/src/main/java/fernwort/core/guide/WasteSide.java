@@ -8,6 +8,7 @@ import fernwort.core.guide.answers.RigAnswers.Spot;
 import fernwort.core.guide.answers.RigAnswers.Tap;
 import fernwort.core.guide.answers.RigAnswers.Use;
 import fernwort.core.guide.answers.TankAnswers;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.DrainTrap;
@@ -34,7 +35,7 @@ final class WasteSide {
   /** How high the inlet of a separator is over the floor or the tank (m). */
   private static final double SEAT = 0.4;
 
-  private static final String RINSE = "rinse";
+  private static final PortId RINSE = PortId.of("rinse");
 
   /** How far below its tap a trap hangs (m). */
   private static final double BELOW = 0.45;
@@ -70,9 +71,9 @@ final class WasteSide {
       List<Into> own = i == 0 ? drops : List.of();
       boolean rinsed = i == 0 && answers.waste().parts().rinse();
       int lines = answers.waste().parts().meet() ? Math.min(1, own.size()) : own.size();
-      List<String> inlets = new ArrayList<>();
+      List<PortId> inlets = new ArrayList<>();
       for (int n = 0; n < lines; n++) {
-        inlets.add(n == 0 ? "waste" : "waste-" + (n + 1));
+        inlets.add(n == 0 ? PortId.of("waste") : PortId.of("waste-" + (n + 1)));
       }
       if (rinsed) {
         inlets.add(RINSE);
@@ -115,9 +116,9 @@ final class WasteSide {
               height,
               0,
               new Tee());
-      rig.join(rig.get(tee).port("c"), at, bore);
-      drop(one, rig.get(tee).port("a"), tank);
-      at = rig.get(tee).port("b");
+      rig.join(rig.get(tee).port(PortId.of("c")), at, bore);
+      drop(one, rig.get(tee).port(PortId.of("a")), tank);
+      at = rig.get(tee).port(PortId.of("b"));
     }
     drop(own.getLast(), at, tank);
   }
@@ -173,8 +174,8 @@ final class WasteSide {
             Math.max(over, rig.vehicle().floor()) + TRAY,
             TRAP_BODY,
             new DrainTrap());
-    rig.join(rig.get(inlet).port("out"), rig.get(trap).port("in"), bore);
-    rig.join(rig.get(trap).port("out"), into, bore);
+    rig.join(rig.get(inlet).port(PortId.of("out")), rig.get(trap).port(PortId.of("in")), bore);
+    rig.join(rig.get(trap).port(PortId.of("out")), into, bore);
     ways.add(Says.SEPARATOR_INTO.with(tank.label()));
   }
 
@@ -193,13 +194,14 @@ final class WasteSide {
             height,
             Run.VALVE,
             Fittings.check());
-    rig.join(rig.get(inlet).port("out"), rig.get(check).port("in"), pipe);
-    rig.join(rig.get(check).port("out"), into, pipe);
+    rig.join(rig.get(inlet).port(PortId.of("out")), rig.get(check).port(PortId.of("in")), pipe);
+    rig.join(rig.get(check).port(PortId.of("out")), into, pipe);
   }
 
   /** What a toilet is flushed with goes to a bowl of its own. */
   private boolean hasWaste(Made made) {
-    return made.tap().use() != Use.TOILET && rig.get(made.id()).kind().ports().contains("waste");
+    return made.tap().use() != Use.TOILET
+        && rig.get(made.id()).kind().ports().contains(PortId.of("waste"));
   }
 
   private void drop(List<Made> sharing, PortRef into, TankAnswers tank) {
@@ -210,7 +212,7 @@ final class WasteSide {
     double height = Math.max(inlet + 5 * Assembly.STEP, lowest);
     Optional<PortRef> at = Optional.empty();
     for (Part tap : above) {
-      PortRef waste = tap.port("waste");
+      PortRef waste = tap.port(PortId.of("waste"));
       if (at.isPresent()) {
         PartId tee =
             rig.part(
@@ -220,9 +222,9 @@ final class WasteSide {
                 height + 5 * Assembly.STEP,
                 0,
                 new Tee());
-        rig.join(at.orElseThrow(), rig.get(tee).port("a"), bore);
-        rig.join(waste, rig.get(tee).port("b"), bore);
-        waste = rig.get(tee).port("c");
+        rig.join(at.orElseThrow(), rig.get(tee).port(PortId.of("a")), bore);
+        rig.join(waste, rig.get(tee).port(PortId.of("b")), bore);
+        waste = rig.get(tee).port(PortId.of("c"));
       }
       at = Optional.of(waste);
     }
@@ -240,8 +242,8 @@ final class WasteSide {
             height,
             TRAP_BODY,
             new DrainTrap());
-    rig.join(at.orElseThrow(), rig.get(trap).port("in"), bore);
-    rig.join(rig.get(trap).port("out"), into, bore);
+    rig.join(at.orElseThrow(), rig.get(trap).port(PortId.of("in")), bore);
+    rig.join(rig.get(trap).port(PortId.of("out")), into, bore);
     ways.add(Says.TRAP.with(String.join(", ", labels), tank.label()));
   }
 
@@ -261,7 +263,7 @@ final class WasteSide {
             low,
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(id).port("waste"), rig.get(end).port("in"), bore);
+    rig.join(rig.get(id).port(PortId.of("waste")), rig.get(end).port(PortId.of("in")), bore);
     ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
 
@@ -271,9 +273,9 @@ final class WasteSide {
       return;
     }
     double wide = answers.waste().parts().outlet().orElse(OUTLET);
-    double low = rig.get(id).at("drain").z();
+    double low = rig.get(id).at(PortId.of("drain")).z();
     double out = Math.max(rig.vehicle().clearance() + 1 * Assembly.STEP, low - 5 * Assembly.STEP);
-    PortRef at = rig.get(id).port("drain");
+    PortRef at = rig.get(id).port(PortId.of("drain"));
     String words = tank.label();
     if (answers.waste().dumpValve()) {
       PartId valve =
@@ -284,8 +286,8 @@ final class WasteSide {
               Math.max(out, low - 2 * Assembly.STEP),
               8e-5,
               Fittings.twoWay(0, Says.PUSHED_IN.text(), Says.PULLED_OUT.text()));
-      rig.join(at, rig.get(valve).port("a"), wide);
-      at = rig.get(valve).port("b");
+      rig.join(at, rig.get(valve).port(PortId.of("a")), wide);
+      at = rig.get(valve).port(PortId.of("b"));
       words += Says.DUMP_VALVE.text();
     }
     PartId outlet =
@@ -296,7 +298,7 @@ final class WasteSide {
             out,
             0,
             Fittings.end(Role.DUMP));
-    rig.join(at, rig.get(outlet).port("in"), wide);
+    rig.join(at, rig.get(outlet).port(PortId.of("in")), wide);
     ways.add(Says.OUTLET_WITH_ITS_CAP.with(words));
   }
 }

@@ -3,6 +3,7 @@ package fernwort.core.guide;
 import fernwort.core.jobs.goal.Primed;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -60,12 +61,12 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
    * @param running how handles stand while the pump draws from the first tank, by part
    * @throws fernwort.core.say.Refusal when there is no such part
    */
-  public static WaterWalk of(Network asItIs, Map<PartId, String> running, PartId id) {
+  public static WaterWalk of(Network asItIs, Map<PartId, PositionId> running, PartId id) {
     // Somebody has primed the pumps: how high they draw while dry is no question of the lines.
     Network network = Primed.of(asItIs);
     Rig rig = network.rig();
     Part part = rig.part(id);
-    Map<PartId, String> open = new HashMap<>();
+    Map<PartId, PositionId> open = new HashMap<>();
     // A cap that is off elsewhere lets its tank run out; only what one stands before is taken off.
     rig.handles()
         .forEach(p -> open.put(p.id(), isCap(p.kind()) ? p.rest().id() : widest(p.kind())));
@@ -77,7 +78,7 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
     for (Part other : rig.handles().toList()) {
       for (Position position : other.kind().positions()) {
         if (lines.isEmpty() && !isCap(other.kind()) && !other.equals(part)) {
-          Map<PartId, String> turned = new HashMap<>(open);
+          Map<PartId, PositionId> turned = new HashMap<>(open);
           turned.put(other.id(), position.id());
           stands = stands(network, turned, half, part, lines);
         }
@@ -106,14 +107,14 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
 
   private static List<Stands> stands(
       Network network,
-      Map<PartId, String> open,
+      Map<PartId, PositionId> open,
       Map<PartId, Double> half,
       Part part,
       Set<LineId> lines) {
     List<Position> positions = part.kind().positions();
     List<Stands> stands = new ArrayList<>();
     for (Position position : positions.isEmpty() ? List.of(NO_HANDLE) : positions) {
-      Map<PartId, String> tried = new HashMap<>(open);
+      Map<PartId, PositionId> tried = new HashMap<>(open);
       if (position != NO_HANDLE) {
         tried.put(part.id(), position.id());
       }
@@ -133,17 +134,17 @@ public record WaterWalk(Part part, List<Stands> stands, List<String> beside, Set
   }
 
   /** What a part without a handle is in. */
-  private static final Position NO_HANDLE = new Position("", "");
+  private static final Position NO_HANDLE = new Position(PositionId.NONE, "");
 
   /** A pump on; else the position that joins most ports, the last of those that join as many. */
-  private static String widest(Kind kind) {
+  private static PositionId widest(Kind kind) {
     if (kind.is(Purpose.DRIVES)) {
-      return kind.positions().isEmpty() ? "" : kind.positions().getLast().id();
+      return kind.positions().isEmpty() ? PositionId.NONE : kind.positions().getLast().id();
     }
     return kind.positions().stream()
         .reduce((one, next) -> joined(kind, next) >= joined(kind, one) ? next : one)
         .map(Position::id)
-        .orElse("");
+        .orElse(PositionId.NONE);
   }
 
   private static boolean isCap(Kind kind) {

@@ -3,6 +3,7 @@ package fernwort.core.hazard;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.End;
 import fernwort.core.rig.PartId;
@@ -107,7 +108,7 @@ final class FlowCheck {
   /** Tells whether the pressure, as it is with what flows, stands above where the switch opens. */
   private static boolean isHeld(Scene scene, PartId pump, Flows flows) {
     return scene.part(pump).kind() instanceof Pump kind
-        && flows.pressure(pump, "out").filter(p -> p >= kind.cutOut() - 1).isPresent();
+        && flows.pressure(pump, PortId.of("out")).filter(p -> p >= kind.cutOut() - 1).isPresent();
   }
 
   private static Warning withShare(Scene scene, Warning warning, Flows flows) {

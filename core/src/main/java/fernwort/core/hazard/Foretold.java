@@ -2,6 +2,7 @@ package fernwort.core.hazard;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -218,7 +219,7 @@ final class Foretold {
     return fill.isPresent();
   }
 
-  private static boolean isVent(Part tank, String port) {
+  private static boolean isVent(Part tank, PortId port) {
     return ((Tank) tank.kind()).port(port).use() == TankPort.Use.VENT;
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.hazard;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -42,7 +43,7 @@ record Scene(Network network, Setting setting, Levels levels, FlowPaths ways) {
     };
   }
 
-  boolean is(PartId part, String position) {
+  boolean is(PartId part, PositionId position) {
     return setting.has(part, position);
   }
 }

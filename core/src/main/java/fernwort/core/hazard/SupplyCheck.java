@@ -1,6 +1,7 @@
 package fernwort.core.hazard;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
@@ -107,7 +108,7 @@ final class SupplyCheck implements Check {
    * Tells whether water can go back by a port: not by a float valve, nor across an air gap, which
    * is a port so far above the lowest vent that water never comes up to it.
    */
-  private static boolean goesBack(Scene scene, Part tank, String port) {
+  private static boolean goesBack(Scene scene, Part tank, PortId port) {
     Tank kind = (Tank) tank.kind();
     double lowest =
         kind.tankPorts().stream()

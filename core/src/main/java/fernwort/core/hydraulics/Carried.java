@@ -1,5 +1,6 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.PartId;
 import java.util.List;
@@ -26,7 +27,7 @@ public record Carried(
     Set<LineId> runningFull,
     Set<PartId> emptyJugs,
     Set<PartId> airlocked,
-    Map<PartId, String> spilling,
+    Map<PartId, PortId> spilling,
     Optional<Map<PartId, List<LineId>>> vents) {
 
   /** Nothing: every tank's air as outside, no line running full. */

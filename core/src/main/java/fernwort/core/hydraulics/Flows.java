@@ -1,5 +1,6 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
@@ -108,7 +109,7 @@ public record Flows(
   }
 
   /** Returns the gauge pressure at a port (Pa), where water stands. */
-  public Optional<Double> pressure(PartId part, String port) {
+  public Optional<Double> pressure(PartId part, PortId port) {
     return pressures.at(new PortRef(part, port));
   }
 }

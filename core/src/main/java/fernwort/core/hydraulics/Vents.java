@@ -3,6 +3,7 @@ package fernwort.core.hydraulics;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.flow.Venting;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
@@ -82,7 +83,7 @@ final class Vents {
   /** The most that may come into a tank by its other lines (m³/s). */
   private double most(Part tank, List<LineId> vent) {
     double most = HOSE;
-    for (String port : ((Tank) tank.kind()).ports()) {
+    for (PortId port : ((Tank) tank.kind()).ports()) {
       Optional<LineId> line = network.lineId(tank.port(port)).filter(l -> !vent.contains(l));
       if (line.isPresent()) {
         Line of = network.rig().lines().get(network.lineNumber(line.get()));

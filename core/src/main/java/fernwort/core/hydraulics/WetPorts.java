@@ -3,6 +3,7 @@ package fernwort.core.hydraulics;
 import fernwort.core.flow.Fluid;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Joined;
 import fernwort.core.network.Levels;
@@ -150,7 +151,7 @@ final class WetPorts {
   /** The port at which a tank spills, as a vertex; −1 for none. */
   int spill(int tank) {
     Part part = network.tanks().get(tank);
-    String port = conditions.carried().spilling().get(part.id());
+    PortId port = conditions.carried().spilling().get(part.id());
     return port == null ? -1 : network.vertex(part, port);
   }
 

@@ -7,4 +7,4 @@ package fernwort.core.kind;
  * @param on what one does there
  * @param off what one does there afterwards
  */
-public record Adapter(String port, String on, String off) {}
+public record Adapter(PortId port, String on, String off) {}

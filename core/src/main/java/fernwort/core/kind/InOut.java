@@ -6,4 +6,4 @@ package fernwort.core.kind;
  * @param in the one that water comes in by
  * @param out the one that it goes on by
  */
-public record InOut(String in, String out) {}
+public record InOut(PortId in, PortId out) {}

@@ -24,7 +24,7 @@ public interface Kind {
   String figure();
 
   /** Returns the names of the ports. */
-  List<String> ports();
+  List<PortId> ports();
 
   /**
    * Returns what a hand can set, the position at rest first; empty when there is nothing to set.
@@ -34,7 +34,7 @@ public interface Kind {
   }
 
   /** Returns the position it takes by itself when the power fails, if it takes one. */
-  default Optional<String> unpowered() {
+  default Optional<PositionId> unpowered() {
     return Optional.empty();
   }
 
@@ -65,12 +65,12 @@ public interface Kind {
   }
 
   /** Tells which way water goes at one of its ports. */
-  default PortFlow flow(String port) {
+  default PortFlow flow(PortId port) {
     return PortFlow.by(port);
   }
 
   /** Returns the water that it gives from outside the rig in a position, if it does. */
-  default Optional<Given> gives(String position) {
+  default Optional<Given> gives(PositionId position) {
     return Optional.empty();
   }
 
@@ -90,13 +90,15 @@ public interface Kind {
   }
 
   /** Returns where water or air leaves the lines at it in a position. */
-  default List<Mouth> mouths(String position) {
+  default List<Mouth> mouths(PositionId position) {
     return List.of();
   }
 
   /** Returns the two ports by which it stands in a line, that by which water comes in first. */
   default Optional<InOut> through() {
-    return ports().equals(IN_OUT) ? Optional.of(new InOut("in", "out")) : Optional.empty();
+    return ports().equals(IN_OUT)
+        ? Optional.of(new InOut(PortId.of("in"), PortId.of("out")))
+        : Optional.empty();
   }
 
   /** Tells what its body keeps while the lines run out. */
@@ -114,12 +116,12 @@ public interface Kind {
   /**
    * Returns the position that says what its ports are joined by while its handle is left half way.
    */
-  default String halfWay(String position) {
+  default PositionId halfWay(PositionId position) {
     return position;
   }
 
   /** Tells whether a position lets water or air out of it that another keeps in, for draining. */
-  default boolean opensToDrain(String position) {
+  default boolean opensToDrain(PositionId position) {
     return position.equals(UNDONE);
   }
 
@@ -129,22 +131,22 @@ public interface Kind {
   }
 
   /** Returns the position in which it is opened to drain the rig, if it is among the first. */
-  default Optional<String> drained() {
+  default Optional<PositionId> drained() {
     return Optional.empty();
   }
 
   /** Returns the position in which water runs out at one of its ports, if there is one. */
-  default Optional<String> runsOut(String port) {
+  default Optional<PositionId> runsOut(PortId port) {
     return Optional.empty();
   }
 
   /** Returns what it is put in a position for. */
-  default String purpose(String position) {
+  default String purpose(PositionId position) {
     return KindWords.LEFT_SO.text();
   }
 
   /** Returns what one sees, hears or feels when it is put in a position. */
-  default String notice(String position) {
+  default String notice(PositionId position) {
     return "";
   }
 
@@ -193,7 +195,7 @@ public interface Kind {
   }
 
   /** Returns the bore that somebody entered for one of its ports (m). */
-  default Optional<Double> bore(String port) {
+  default Optional<Double> bore(PortId port) {
     return Optional.empty();
   }
 
@@ -223,12 +225,12 @@ public interface Kind {
   }
 
   /** Returns the ready part that is usually hung on one of its ports, by its short name. */
-  default String usuallyAt(String port) {
+  default String usuallyAt(PortId port) {
     return "valve";
   }
 
   /** Returns what one of its ports has for a line, unless somebody says otherwise. */
-  PortEnd end(String port);
+  PortEnd end(PortId port);
 
   /**
    * Returns what is bought for it.
@@ -278,7 +280,7 @@ public interface Kind {
   }
 
   /** Tells what water is met by whoever puts it in a position. */
-  default Wets wets(String position) {
+  default Wets wets(PositionId position) {
     return Wets.NOTHING;
   }
 
@@ -292,7 +294,7 @@ public interface Kind {
   }
 
   /** Tells whether a position is the one in which it is left. */
-  default boolean rests(String position) {
+  default boolean rests(PositionId position) {
     return rest().filter(p -> p.id().equals(position)).isPresent();
   }
 
@@ -302,7 +304,7 @@ public interface Kind {
   }
 
   /** Tells when putting it in a position comes among other turns. */
-  default Rank rank(String position) {
+  default Rank rank(PositionId position) {
     return Rank.WAY_OPEN;
   }
 
@@ -323,7 +325,7 @@ public interface Kind {
    * Returns the ways for water through it in a position; those of a kind with nothing to set do not
    * depend on it.
    */
-  default List<Link> links(String position) {
+  default List<Link> links(PositionId position) {
     return List.of();
   }
 
@@ -331,7 +333,7 @@ public interface Kind {
   default List<Link> links() {
     List<Position> all = positions();
     return all.isEmpty()
-        ? links("")
+        ? links(PositionId.NONE)
         : all.stream().flatMap(p -> links(p.id()).stream()).distinct().toList();
   }
 
@@ -341,7 +343,7 @@ public interface Kind {
   }
 
   /** Returns the opening in its wall at one of its ports, if it is a tank. */
-  default Optional<TankPort> opening(String port) {
+  default Optional<TankPort> opening(PortId port) {
     return tankPorts().stream().filter(p -> p.id().equals(port)).findFirst();
   }
 
@@ -372,7 +374,7 @@ public interface Kind {
    * @param from id of the position it is in
    * @param to id of the position to put it in
    */
-  default String act(String label, String from, String to) {
+  default String act(String label, PositionId from, PositionId to) {
     if (to.equals(UNDONE)) {
       return KindWords.UNDO_IT.with(label);
     }
@@ -384,7 +386,7 @@ public interface Kind {
             .filter(p -> p.id().equals(to))
             .map(Position::words)
             .findFirst()
-            .orElse(to);
+            .orElse(to.value());
     return KindWords.SET_TO.with(label, words);
   }
 
@@ -425,18 +427,18 @@ public interface Kind {
   }
 
   /** A bowl, or the plug of a trap, that is off. */
-  String OFF = "off";
+  PositionId OFF = PositionId.of("off");
 
   /** The position of everything with a switch in which it runs. */
-  String ON = "on";
+  PositionId ON = PositionId.of("on");
 
   /** A fitting that is undone: open at both of its ends, its body tipped out. */
-  String UNDONE = "undone";
+  PositionId UNDONE = PositionId.of("undone");
 
   /** What can be undone with a spanner or a thumb, as a last resort. */
   List<Position> FITTED =
       List.of(
-          new Position("fitted", "fitted"),
+          Position.of("fitted", "fitted"),
           new Position(UNDONE, Says.TAKEN_OFF_AND_TIPPED_OUT.text()));
 
   /** A bowl that screws off. */
@@ -444,5 +446,5 @@ public interface Kind {
       List.of(new Position(ON, Says.BOWL_ON.text()), new Position(OFF, Says.BOWL_OFF.text()));
 
   /** Ports of everything that water passes straight through. */
-  List<String> IN_OUT = List.of("in", "out");
+  List<PortId> IN_OUT = PortId.all("in", "out");
 }

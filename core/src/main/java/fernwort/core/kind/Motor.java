@@ -10,14 +10,15 @@ import java.util.Optional;
  * @param opensBelow temperature below which it takes that position by itself (K), as a heater's
  *     frost valve does
  */
-public record Motor(Optional<String> unpowered, double travelTime, Optional<Double> opensBelow) {
+public record Motor(
+    Optional<PositionId> unpowered, double travelTime, Optional<Double> opensBelow) {
 
   /**
    * Makes a drive that minds no cold.
    *
    * @param travelTime from stop to stop (s)
    */
-  public Motor(Optional<String> unpowered, double travelTime) {
+  public Motor(Optional<PositionId> unpowered, double travelTime) {
     this(unpowered, travelTime, Optional.empty());
   }
 }

@@ -8,4 +8,4 @@ import fernwort.core.rig.PartId;
  * @param part id of the part
  * @param to id of the position that it is put in; switched off, it goes to its rest
  */
-public record Moved(PartId part, String to) {}
+public record Moved(PartId part, PositionId to) {}

@@ -25,11 +25,11 @@ public record NewPart(String id, String label, String sentence, Kind kind, doubl
    * @param fromIt whether water is to come from it rather than go to it
    * @param air whether it is air that passes there
    */
-  public String end(boolean fromIt, boolean air) {
+  public PortId end(boolean fromIt, boolean air) {
     if (kind.is(Purpose.HOLDS)) {
-      return air ? "vent" : fromIt ? "feed" : "fill";
+      return air ? PortId.of("vent") : fromIt ? PortId.of("feed") : PortId.of("fill");
     }
-    List<String> ports = kind.ports();
+    List<PortId> ports = kind.ports();
     return through()
         .map(t -> fromIt ? t.out() : t.in())
         .orElseGet(() -> kind.is(Purpose.POURED_INTO) ? ports.getLast() : ports.getFirst());

@@ -7,7 +7,7 @@ public enum PortFlow {
   EITHER;
 
   /** Of a part with an inlet whose other ports are outlets. */
-  static PortFlow by(String port) {
-    return port.equals("in") ? IN : OUT;
+  static PortFlow by(PortId port) {
+    return port.equals(PortId.of("in")) ? IN : OUT;
   }
 }

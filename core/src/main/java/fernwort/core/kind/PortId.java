@@ -2,7 +2,10 @@ package fernwort.core.kind;
 
 import com.fasterxml.jackson.annotation.JsonCreator;
 import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.List;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * The name of a port, the only one of its kind within a part.
@@ -22,6 +25,16 @@ public record PortId(@JsonValue String value) implements Comparable<PortId> {
   @JsonCreator
   public static PortId of(String value) {
     return new PortId(value);
+  }
+
+  /** Returns the ids that are written so, in this order. */
+  public static List<PortId> all(String... values) {
+    return Stream.of(values).map(PortId::new).toList();
+  }
+
+  /** Returns ids in a row, with commas. */
+  public static String listed(List<PortId> ids) {
+    return ids.stream().map(PortId::value).collect(Collectors.joining(", "));
   }
 
   /** Tells whether it names nothing. */

@@ -6,8 +6,13 @@ package fernwort.core.kind;
  * @param id unique name within the part
  * @param words how it looks from where a person stands, such as "across the pipe"
  */
-public record Position(String id, String words) {
+public record Position(PositionId id, String words) {
 
   /** The position of everything with a switch in which it rests. */
-  public static final Position OFF = new Position("off", "off");
+  public static final Position OFF = Position.of("off", "off");
+
+  /** Returns the position of this name. */
+  public static Position of(String id, String words) {
+    return new Position(PositionId.of(id), words);
+  }
 }

@@ -1,5 +1,6 @@
 package fernwort.core.live;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.LineId;
@@ -107,7 +108,7 @@ final class Contradictions {
   /** A motor valve that had arrived stands elsewhere, and nobody told it to move. */
   private Optional<AlarmCause> elsewhere(LiveRig.Told one, MotorCommand command, Now now) {
     boolean tells = one.signal().kind() == SignalKind.POSITION && one.state().canBeActedOn();
-    if (!tells || !(one.value().orElse(null) instanceof Value.Stop(String position))) {
+    if (!tells || !(one.value().orElse(null) instanceof Value.Stop(PositionId position))) {
       return Optional.empty();
     }
     if (!command.hasArrived() || position.equals(command.position())) {

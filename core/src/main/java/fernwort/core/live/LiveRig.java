@@ -2,6 +2,7 @@ package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -170,7 +171,7 @@ public final class LiveRig {
    * @param id address of the command
    * @param who who wants it
    */
-  public MotorCommand command(String id, PartId part, String position, String who, Now now) {
+  public MotorCommand command(String id, PartId part, PositionId position, String who, Now now) {
     Part moved = network.rig().part(part);
     network.rig().position(part, position);
     boolean reports =

@@ -1,5 +1,6 @@
 package fernwort.core.live;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import java.time.Instant;
 import java.util.Locale;
@@ -20,7 +21,7 @@ import java.util.Locale;
 public record MotorCommand(
     String id,
     PartId part,
-    String position,
+    PositionId position,
     String who,
     Instant at,
     double told,
@@ -66,7 +67,7 @@ public record MotorCommand(
   }
 
   /** Returns it after a report of where the motor is. */
-  public MotorCommand heard(String reported) {
+  public MotorCommand heard(PositionId reported) {
     boolean late = state == Progress.FAILED || state == Progress.ASSUMED;
     return (state == Progress.MOVING || late) && reported.equals(position)
         ? with(Progress.REACHED)

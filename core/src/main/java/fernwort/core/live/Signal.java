@@ -1,6 +1,7 @@
 package fernwort.core.live;
 
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
@@ -93,7 +94,7 @@ public record Signal(
    * @param payloads what is sent for each position, and what means it when it is reported
    * @param lost where its board turns it by itself when the link is lost; empty where it stays
    */
-  public record Drive(String topic, Map<String, String> payloads, String lost) {
+  public record Drive(String topic, Map<PositionId, String> payloads, PositionId lost) {
     public Drive {
       Signal.checkTopic(topic);
       payloads = new LinkedHashMap<>(payloads);
@@ -229,11 +230,11 @@ public record Signal(
     if (!part.kind().setsItself()) {
       throw new Refusal(Says.HAS_NO_MOTOR.with(part.label()));
     }
-    List<String> named = new ArrayList<>(drive.payloads().keySet());
+    List<PositionId> named = new ArrayList<>(drive.payloads().keySet());
     if (!drive.lost().isEmpty()) {
       named.add(drive.lost());
     }
-    for (String position : named) {
+    for (PositionId position : named) {
       if (part.kind().positions().stream().map(Position::id).noneMatch(position::equals)) {
         throw new Refusal(Says.HAS_NO_POSITION.with(part.label(), position));
       }

@@ -1,6 +1,7 @@
 package fernwort.core.live;
 
 import fernwort.core.format.PointedText;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
@@ -158,7 +159,7 @@ final class SignalReader {
         .or(() ->
             network.rig().part(signal.on().id().part()).kind().positions().stream()
                 .map(p -> p.id())
-                .filter(text::equals)
+                .filter(PositionId.of(text)::equals)
                 .findFirst())
         .map(Value.Stop::new);
   }

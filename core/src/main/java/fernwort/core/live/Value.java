@@ -1,5 +1,7 @@
 package fernwort.core.live;
 
+import fernwort.core.kind.PositionId;
+
 /** What a message said. */
 public sealed interface Value {
 
@@ -14,5 +16,5 @@ public sealed interface Value {
   record Contact(boolean on) implements Value {}
 
   /** The stop that a valve has reached. */
-  record Stop(String position) implements Value {}
+  record Stop(PositionId position) implements Value {}
 }

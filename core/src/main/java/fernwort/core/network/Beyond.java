@@ -1,6 +1,7 @@
 package fernwort.core.network;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -21,7 +22,7 @@ public final class Beyond {
    * @param port one of its ports
    * @return ids, the nearest first; empty when no line is joined there
    */
-  public static Set<PartId> of(Rig rig, Part part, String port) {
+  public static Set<PartId> of(Rig rig, Part part, PortId port) {
     Walk walk = new Walk(rig, p -> !p.id().equals(part.id()) && !isEnd(p.kind()));
     Set<PartId> beyond = walk.parts(List.of(part.port(port)));
     beyond.remove(part.id());

@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -60,7 +61,7 @@ public final class Connections {
    * @param goal the parts looked for
    */
   public Optional<List<PartId>> behind(
-      PartId start, String port, Predicate<Part> avoid, Predicate<Part> goal) {
+      PartId start, PortId port, Predicate<Part> avoid, Predicate<Part> goal) {
     int v = network.vertex(new PortRef(start, port));
     return route(v, v + 1, avoid, goal);
   }
@@ -72,8 +73,8 @@ public final class Connections {
    * @param ports which of its ports let water out
    * @param goal the parts looked for
    */
-  public Optional<List<PartId>> leaving(Part tank, Predicate<String> ports, Predicate<Part> goal) {
-    for (String port : tank.kind().ports()) {
+  public Optional<List<PartId>> leaving(Part tank, Predicate<PortId> ports, Predicate<Part> goal) {
+    for (PortId port : tank.kind().ports()) {
       Optional<List<PartId>> route =
           ports.test(port) ? behind(tank.id(), port, p -> false, goal) : Optional.empty();
       if (route.isPresent()) {
@@ -109,7 +110,7 @@ public final class Connections {
           queue[write++] = u;
         }
       }
-      if (part.kind().is(Purpose.REGULATES) && network.port(v).equals("out")) {
+      if (part.kind().is(Purpose.REGULATES) && network.port(v).equals(PortId.of("out"))) {
         // No barrier to rely on: many let water back when the pressure before them drops.
         int in = v - 1;
         if (from[in] == -2 && !avoid.test(part)) {
@@ -122,7 +123,7 @@ public final class Connections {
   }
 
   private boolean isWaste(int v) {
-    return network.part(v).kind().is(Purpose.USE) && network.port(v).equals("waste");
+    return network.part(v).kind().is(Purpose.USE) && network.port(v).equals(PortId.of("waste"));
   }
 
   private List<PartId> route(int[] from, int end) {

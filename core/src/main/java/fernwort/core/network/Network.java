@@ -1,6 +1,8 @@
 package fernwort.core.network;
 
 import fernwort.core.kind.Mouth;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
@@ -37,7 +39,7 @@ import org.jspecify.annotations.Nullable;
 public final class Network {
 
   /** What stands for the position of a part that has none. */
-  private static final String NO_HANDLE = "";
+  private static final PositionId NO_HANDLE = PositionId.NONE;
 
   private static final int[] NO_PORTS = {};
 
@@ -75,10 +77,10 @@ public final class Network {
   /** Of each part, the vertices of its ports where it is a tank; none where not. */
   private final int[][] tankPortsOf;
 
-  private final List<Map<String, List<Passage>>> passages = new ArrayList<>();
+  private final List<Map<PositionId, List<Passage>>> passages = new ArrayList<>();
 
   /** Of each part in each of its positions, where water or air leaves it. */
-  private final List<Map<String, List<Mouth>>> mouths = new ArrayList<>();
+  private final List<Map<PositionId, List<Mouth>>> mouths = new ArrayList<>();
 
   /** Of each part, those of all its positions at once. */
   private final List<List<Passage>> everyPassage = new ArrayList<>();
@@ -101,7 +103,7 @@ public final class Network {
       Part part = parts.get(i);
       partIndex.put(part.id(), i);
       firstVertex[i] = owners.size();
-      for (String port : part.kind().ports()) {
+      for (PortId port : part.kind().ports()) {
         vertices.put(part.port(port), owners.size());
         owners.add(i);
         places.add(part.at(port));
@@ -158,8 +160,8 @@ public final class Network {
     });
     wastes =
         parts.stream()
-            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"))
-            .mapToInt(p -> vertex(p, "waste"))
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")))
+            .mapToInt(p -> vertex(p, PortId.of("waste")))
             .toArray();
     sources = parts.stream().filter(p -> p.kind().is(Purpose.SOURCE)).toList();
     pumps = parts.stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();
@@ -195,8 +197,8 @@ public final class Network {
   }
 
   /** Something of a part in each of its positions, or by no name where there is none. */
-  private static <T> Map<String, T> byPosition(Part part, Function<String, T> of) {
-    Map<String, T> all = new HashMap<>();
+  private static <T> Map<PositionId, T> byPosition(Part part, Function<PositionId, T> of) {
+    Map<PositionId, T> all = new HashMap<>();
     part.kind().positions().forEach(p -> all.put(p.id(), of.apply(p.id())));
     if (all.isEmpty()) {
       all.put(NO_HANDLE, of.apply(NO_HANDLE));
@@ -204,7 +206,7 @@ public final class Network {
     return all;
   }
 
-  private static List<Passage> passages(Part part, int first, String position) {
+  private static List<Passage> passages(Part part, int first, PositionId position) {
     return part.kind().links(position).stream().map(l -> Passage.of(l, first)).toList();
   }
 
@@ -289,7 +291,7 @@ public final class Network {
   }
 
   /** Returns the number of a port of a part. */
-  public int vertex(Part part, String port) {
+  public int vertex(Part part, PortId port) {
     return vertex(part.port(port));
   }
 
@@ -318,7 +320,7 @@ public final class Network {
   }
 
   /** Returns the name of the port at a vertex. */
-  public String port(int vertex) {
+  public PortId port(int vertex) {
     return part(vertex).kind().ports().get(vertex - firstVertex[owner[vertex]]);
   }
 
@@ -387,7 +389,7 @@ public final class Network {
 
   /** Returns where water or air leaves a part, by its number, as it stands in a setting. */
   public List<Mouth> mouths(int part, Setting setting) {
-    Map<String, List<Mouth>> all = mouths.get(part);
+    Map<PositionId, List<Mouth>> all = mouths.get(part);
     List<Mouth> fixed = all.get(NO_HANDLE);
     return fixed == null
         ? all.getOrDefault(setting.of(rig.parts().get(part).id()), List.of())
@@ -395,7 +397,7 @@ public final class Network {
   }
 
   /** Returns the ways for water through a part, by its number, in a position. */
-  public List<Passage> passages(int part, String position) {
+  public List<Passage> passages(int part, PositionId position) {
     return passages.get(part).getOrDefault(position, List.of());
   }
 

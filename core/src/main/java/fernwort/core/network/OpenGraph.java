@@ -2,6 +2,7 @@ package fernwort.core.network;
 
 import fernwort.core.graph.Arcs;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;
@@ -178,7 +179,7 @@ public final class OpenGraph implements Arcs {
   }
 
   /** Tells whether a part stands in this position. */
-  public boolean is(Part part, String position) {
+  public boolean is(Part part, PositionId position) {
     return setting.of(part.id()).equals(position);
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 
 /**
@@ -9,4 +10,4 @@ import fernwort.core.rig.PartId;
  * @param position the position that it comes to, of those in use or of {@link
  *     fernwort.core.kind.Kind#service}
  */
-public record Turn(PartId part, String position) {}
+public record Turn(PartId part, PositionId position) {}

@@ -1,6 +1,7 @@
 package fernwort.core.network;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -37,7 +38,7 @@ public final class WasteRuns {
     OpenGraph graph = OpenGraph.withHandlesFree(network);
     List<Run> runs = new ArrayList<>();
     for (Part part : network.rig().parts()) {
-      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.of("waste"))) {
         runs.addAll(from(graph, part));
       }
     }
@@ -48,7 +49,7 @@ public final class WasteRuns {
     Network network = graph.network();
     int[] arrival = new int[network.size()];
     Arrays.fill(arrival, -1);
-    int start = network.vertex(fixture, "waste");
+    int start = network.vertex(fixture, PortId.of("waste"));
     Deque<Integer> front = new ArrayDeque<>(List.of(start));
     int end = start;
     while (!front.isEmpty()) {

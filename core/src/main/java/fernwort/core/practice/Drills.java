@@ -6,6 +6,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -160,7 +161,7 @@ public final class Drills {
         break;
       }
     }
-    for (Map.Entry<PartId, String> tap : job.taps().entrySet()) {
+    for (Map.Entry<PartId, PositionId> tap : job.taps().entrySet()) {
       state = state.with(tap.getKey(), tap.getValue());
     }
     return Optional.of(state);

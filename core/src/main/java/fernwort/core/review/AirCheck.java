@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
@@ -85,7 +86,7 @@ final class AirCheck implements LayoutCheck {
       TankRoom room = TankRoom.of(tank);
       double top = room.highest(Slope.LEVEL);
       Point middle = room.centroid(top, Slope.LEVEL);
-      String port = freePort(tank);
+      PortId port = freePort(tank);
       List<TankPort> ports = new ArrayList<>(tank.tankPorts());
       ports.add(
           new TankPort(port, TankPort.Use.VENT, new Point(middle.x(), middle.y(), top - 0.005)));
@@ -100,14 +101,14 @@ final class AirCheck implements LayoutCheck {
               part.height() + top + 0.4,
               0,
               new OpenEnd(OpenEnd.Role.VENT));
-      return RigEdit.of(drilled).addAt(end, "in", part.port(port), 0.016, 0.6);
+      return RigEdit.of(drilled).addAt(end, PortId.of("in"), part.port(port), 0.016, 0.6);
     };
   }
 
-  private static String freePort(Tank tank) {
-    String port = "vent";
+  private static PortId freePort(Tank tank) {
+    PortId port = PortId.of("vent");
     for (int n = 2; tank.ports().contains(port); n++) {
-      port = "vent-" + n;
+      port = PortId.of("vent-" + n);
     }
     return port;
   }
@@ -265,7 +266,7 @@ final class AirCheck implements LayoutCheck {
               0,
               new AirAdmittanceValve());
       ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
-      return RigEdit.of(rig).teeOff(line.id(), valve, "in", 0.05, over);
+      return RigEdit.of(rig).teeOff(line.id(), valve, PortId.of("in"), 0.05, over);
     };
   }
 }

@@ -1,5 +1,6 @@
 package fernwort.core.review;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Beyond;
 import fernwort.core.rig.Line;
@@ -24,7 +25,7 @@ final class DeadEndCheck implements LayoutCheck {
     }
   }
 
-  private static boolean leadsNowhere(Plumbed plan, Part valve, String port) {
+  private static boolean leadsNowhere(Plumbed plan, Part valve, PortId port) {
     return Beyond.of(plan.rig(), valve, port).stream()
         .noneMatch(p -> Beyond.isEnd(plan.part(p).kind()));
   }

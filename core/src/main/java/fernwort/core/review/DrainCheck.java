@@ -2,6 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.drain.Wetness;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.network.Network;
@@ -129,7 +130,7 @@ final class DrainCheck implements LayoutCheck {
             height,
             0,
             new Plug(true)),
-        "in",
+        PortId.of("in"),
         SPUR,
         at);
   }

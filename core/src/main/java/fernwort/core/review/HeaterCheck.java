@@ -2,6 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Heater;
@@ -45,13 +46,13 @@ final class HeaterCheck implements LayoutCheck {
   }
 
   private static void bypass(Plumbed plan, Part part, Heater heater, List<Finding> found) {
-    Optional<Line> cold = plan.lineAt(part, "cold");
-    Optional<Line> hot = plan.lineAt(part, "hot");
+    Optional<Line> cold = plan.lineAt(part, PortId.of("cold"));
+    Optional<Line> hot = plan.lineAt(part, PortId.of("hot"));
     if (heater.works() != Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
       return;
     }
-    PartId before = cold.get().other(part.port("cold")).part();
-    PartId after = hot.get().other(part.port("hot")).part();
+    PartId before = cold.get().other(part.port(PortId.of("cold"))).part();
+    PartId after = hot.get().other(part.port(PortId.of("hot"))).part();
     boolean round =
         plan.free()
             .route(before, p -> p.id().equals(part.id()), p -> p.id().equals(after))
@@ -94,11 +95,11 @@ final class HeaterCheck implements LayoutCheck {
    * not both; a valve that is there already is used.
    */
   private static UnaryOperator<Rig> roundIt(Plumbed plan, Part heater, Line cold, Line hot) {
-    Optional<Line> beforeValve = beyondValve(plan, heater, "cold", cold);
-    Optional<Line> afterValve = beyondValve(plan, heater, "hot", hot);
+    Optional<Line> beforeValve = beyondValve(plan, heater, PortId.of("cold"), cold);
+    Optional<Line> afterValve = beyondValve(plan, heater, PortId.of("hot"), hot);
     return rig -> {
       Part past = valve(rig, heater, Says.BYPASS_OF.filled(heater.label()), 90);
-      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, "a", 0.2);
+      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, PortId.of("a"), 0.2);
       Part tee =
           new Part(
               RigEdit.of(made).freePart("hot-tee"),
@@ -109,25 +110,26 @@ final class HeaterCheck implements LayoutCheck {
               heater.height() + 0.3,
               0,
               new Tee());
-      made = RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, "a", "b");
+      made =
+          RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, PortId.of("a"), PortId.of("b"));
       made =
           RigEdit.of(made)
               .connect(
                   new Line(
                       RigEdit.of(made).freeLine(past.id() + "-line"),
                       RigEdit.shortened("From " + past.label()),
-                      past.port("b"),
-                      tee.port("c"),
+                      past.port(PortId.of("b")),
+                      tee.port(PortId.of("c")),
                       hot.bore(),
                       0.2,
                       hot.material(),
                       1,
                       List.of()));
       if (beforeValve.isEmpty()) {
-        made = withValve(made, heater, "cold", Says.VALVE_INTO.filled(heater.label()));
+        made = withValve(made, heater, PortId.of("cold"), Says.VALVE_INTO.filled(heater.label()));
       }
       return afterValve.isEmpty()
-          ? withValve(made, heater, "hot", Says.VALVE_OUT_OF.filled(heater.label()))
+          ? withValve(made, heater, PortId.of("hot"), Says.VALVE_OUT_OF.filled(heater.label()))
           : made;
     };
   }
@@ -146,18 +148,19 @@ final class HeaterCheck implements LayoutCheck {
   }
 
   /** Returns the line on the far side of a valve that is at a port of the heater already. */
-  private static Optional<Line> beyondValve(Plumbed plan, Part heater, String port, Line line) {
+  private static Optional<Line> beyondValve(Plumbed plan, Part heater, PortId port, Line line) {
     PortRef other = line.other(heater.port(port));
     Part next = plan.rig().part(other.part());
     return next.kind().is(Purpose.TURNS) && next.kind().ports().size() == 2
-        ? plan.lineAt(next, other.port().equals("a") ? "b" : "a")
+        ? plan.lineAt(next, other.port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a"))
         : Optional.empty();
   }
 
-  private static Rig withValve(Rig rig, Part heater, String port, String label) {
+  private static Rig withValve(Rig rig, Part heater, PortId port, String label) {
     Line line = rig.linesByPort().get(heater.port(port));
     return line == null
         ? rig
-        : RigEdit.of(rig).insert(line.id(), valve(rig, heater, label, 0), "a", "b");
+        : RigEdit.of(rig)
+            .insert(line.id(), valve(rig, heater, label, 0), PortId.of("a"), PortId.of("b"));
   }
 }

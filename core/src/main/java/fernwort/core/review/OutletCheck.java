@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
@@ -93,7 +94,7 @@ final class OutletCheck implements LayoutCheck {
   }
 
   /** Returns a tank with one of its ports at another height over its inside corner (m). */
-  static Part movePort(Part part, String port, double z) {
+  static Part movePort(Part part, PortId port, double z) {
     if (!(part.kind() instanceof Tank tank)) {
       return part;
     }

@@ -2,6 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Wetness;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Levels;
@@ -47,7 +48,7 @@ record Plumbed(
     return rig().parts().get(network.index(id));
   }
 
-  Optional<Line> lineAt(Part part, String port) {
+  Optional<Line> lineAt(Part part, PortId port) {
     return Optional.ofNullable(lines.get(part.port(port)));
   }
 

@@ -2,6 +2,7 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Part;
@@ -18,7 +19,7 @@ final class PortCheck implements LayoutCheck {
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
-      List<String> open =
+      List<PortId> open =
           part.kind().ports().stream()
               .filter(port -> plan.lineAt(part, port).isEmpty() && matters(part, port))
               .toList();
@@ -29,13 +30,13 @@ final class PortCheck implements LayoutCheck {
   }
 
   /** A neck's mouth is meant to be open; a waste that goes nowhere runs into a bowl. */
-  private static boolean matters(Part part, String port) {
-    return !(part.kind().is(Purpose.POURED_INTO) && port.equals("mouth"))
-        && !(part.kind().is(Purpose.USE) && port.equals("waste"))
+  private static boolean matters(Part part, PortId port) {
+    return !(part.kind().is(Purpose.POURED_INTO) && port.equals(PortId.of("mouth")))
+        && !(part.kind().is(Purpose.USE) && port.equals(PortId.of("waste")))
         && !part.kind().is(Purpose.CARRIED);
   }
 
-  private static Finding open(Part part, List<String> ports) {
+  private static Finding open(Part part, List<PortId> ports) {
     boolean one = ports.size() == 1;
     boolean ours = PortNames.isOurs(part.kind(), ports.getFirst());
     boolean tank = part.kind().is(Purpose.HOLDS);
@@ -48,7 +49,7 @@ final class PortCheck implements LayoutCheck {
                     .formatted(
                         part.label(), one ? Says.AN_END_IS_OPEN.text() : Says.ENDS_ARE_OPEN.text())
                 : (one ? Says.PORT_IS_OPEN : Says.PORTS_ARE_OPEN)
-                    .filled(part.label(), String.join(", ", ports))),
+                    .filled(part.label(), PortId.listed(ports))),
         Message.words(one ? Says.NOTHING_IS_JOINED.text() : Says.NOTHING_IS_JOINED_TO_THEM.text()),
         Message.words(
             tank
@@ -59,14 +60,14 @@ final class PortCheck implements LayoutCheck {
         List.of(part.id()),
         Optional.of(rig -> {
           Rig plugged = rig;
-          for (String port : ports) {
+          for (PortId port : ports) {
             plugged = plug(part, port).apply(plugged);
           }
           return plugged;
         }));
   }
 
-  private static UnaryOperator<Rig> plug(Part part, String port) {
+  private static UnaryOperator<Rig> plug(Part part, PortId port) {
     return rig -> {
       PartId id = RigEdit.of(rig).freePart(part.id() + "-" + port + "-plug");
       Part plug =
@@ -79,7 +80,7 @@ final class PortCheck implements LayoutCheck {
               part.at(port).z(),
               0,
               new Plug(false));
-      return RigEdit.of(rig).addAt(plug, "in", part.port(port), 0.013, 0.05);
+      return RigEdit.of(rig).addAt(plug, PortId.of("in"), part.port(port), 0.013, 0.05);
     };
   }
 }

@@ -3,6 +3,7 @@ package fernwort.core.review;
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.CheckValve;
@@ -111,12 +112,12 @@ final class SupplyCheck implements LayoutCheck {
               Says.A_PUMP_AND_AN_AFTERNOON.with(),
               Says.FIT_A_STRAINER_ON_ITS_SUCTION.with(),
               List.of(pump.id()),
-              plan.lineAt(pump, "in")
+              plan.lineAt(pump, PortId.of("in"))
                   .map(line ->
                       putIn(
                           line,
                           pump,
-                          "in",
+                          PortId.of("in"),
                           "strainer",
                           pump.label() + " strainer",
                           new Strainer()))));
@@ -129,8 +130,8 @@ final class SupplyCheck implements LayoutCheck {
 
   /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
   private static boolean throughSuction(Plumbed plan, List<PartId> route, Part pump) {
-    return plan.lineAt(pump, "in")
-        .map(line -> line.other(pump.port("in")).part())
+    return plan.lineAt(pump, PortId.of("in"))
+        .map(line -> line.other(pump.port(PortId.of("in"))).part())
         .filter(before -> route.size() > 1 && route.get(route.size() - 2).equals(before))
         .isPresent();
   }
@@ -138,17 +139,18 @@ final class SupplyCheck implements LayoutCheck {
   /** The step that fits a part right behind an inlet, where a line is there to take it. */
   private static Optional<UnaryOperator<Rig>> behind(
       Plumbed plan, Part inlet, String id, String name, Kind kind) {
-    return plan.lineAt(inlet, "out")
-        .map(line -> putIn(line, inlet, "out", id, inlet.label() + name, kind));
+    return plan.lineAt(inlet, PortId.of("out"))
+        .map(line -> putIn(line, inlet, PortId.of("out"), id, inlet.label() + name, kind));
   }
 
   /** Puts a two-ended part into a line, its out port away from one end of the line. */
   private static UnaryOperator<Rig> putIn(
-      Line line, Part near, String port, String id, String label, Kind kind) {
-    boolean inlet = port.equals("out");
+      Line line, Part near, PortId port, String id, String label, Kind kind) {
+    boolean inlet = port.equals(PortId.of("out"));
     boolean nearIsFirst = line.from().equals(near.port(port));
-    String towardsFirst = nearIsFirst == inlet ? "in" : "out";
-    String towardsSecond = towardsFirst.equals("in") ? "out" : "in";
+    PortId towardsFirst = nearIsFirst == inlet ? PortId.of("in") : PortId.of("out");
+    PortId towardsSecond =
+        towardsFirst.equals(PortId.of("in")) ? PortId.of("out") : PortId.of("in");
     return rig -> {
       Part part =
           new Part(
@@ -270,7 +272,7 @@ final class SupplyCheck implements LayoutCheck {
             near.height(),
             2e-5,
             Fittings.twoWay(0));
-    return RigEdit.of(rig).insert(line.id(), valve, "a", "b");
+    return RigEdit.of(rig).insert(line.id(), valve, PortId.of("a"), PortId.of("b"));
   }
 
   private static boolean joins(Line line, PartId a, PartId b) {

@@ -1,6 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -27,9 +28,9 @@ final class WiringCheck implements LayoutCheck {
   /** A source at one port and a pump at another that no position of the handle joins. */
   private static void neverJoined(
       Plumbed plan, PortNames names, Part part, ThreeWayValve valve, List<Finding> found) {
-    for (String drawn : valve.ports()) {
+    for (PortId drawn : valve.ports()) {
       Optional<Part> pump = first(names, part.port(drawn), plan, WiringCheck::isIntake);
-      for (String port : valve.ports()) {
+      for (PortId port : valve.ports()) {
         Optional<Part> source = first(names, part.port(port), plan, WiringCheck::isSource);
         boolean apart =
             !port.equals(drawn)
@@ -42,7 +43,7 @@ final class WiringCheck implements LayoutCheck {
   }
 
   private interface End {
-    boolean is(Part part, String port);
+    boolean is(Part part, PortId port);
   }
 
   private static Optional<Part> first(PortNames names, PortRef from, Plumbed plan, End wanted) {
@@ -52,19 +53,19 @@ final class WiringCheck implements LayoutCheck {
         .findFirst();
   }
 
-  private static boolean isIntake(Part part, String port) {
-    return part.kind().is(Purpose.PUMPS) && port.equals("in");
+  private static boolean isIntake(Part part, PortId port) {
+    return part.kind().is(Purpose.PUMPS) && port.equals(PortId.of("in"));
   }
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
-  private static boolean isSource(Part part, String port) {
+  private static boolean isSource(Part part, PortId port) {
     return part.kind()
         .opening(port)
         .map(p -> part.kind().forDrinking() && p.use().givesToPumps())
         .orElse(part.kind().is(Purpose.SOURCE));
   }
 
-  private static boolean joins(Stop stop, String one, String other) {
+  private static boolean joins(Stop stop, PortId one, PortId other) {
     return stop.joins().stream().anyMatch(group -> group.contains(one) && group.contains(other));
   }
 
@@ -82,11 +83,11 @@ final class WiringCheck implements LayoutCheck {
 
   /** A jug that hangs where a pump pushes instead of where one draws. */
   private static void pushedInto(Plumbed plan, PortNames names, Part jug, List<Finding> found) {
-    List<PortRef> ends = names.ends(jug.port("spout"));
+    List<PortRef> ends = names.ends(jug.port(PortId.of("spout")));
     Optional<Part> pushing =
         ends.stream()
             .map(end -> plan.part(end.part()))
-            .filter(p -> ends.contains(p.port("out")) && p.kind().is(Purpose.PUMPS))
+            .filter(p -> ends.contains(p.port(PortId.of("out"))) && p.kind().is(Purpose.PUMPS))
             .findFirst();
     boolean drawn = ends.stream().anyMatch(e -> isIntake(plan.part(e.part()), e.port()));
     if (pushing.isPresent() && !drawn) {

@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.say.Refusal;
@@ -28,7 +29,7 @@ public record Part(
     Kind kind) {
 
   /** Returns where a port is in the vehicle frame. */
-  public Point at(String port) {
+  public Point at(PortId port) {
     Point self = new Point(x, y, height);
     return kind.opening(port).map(p -> self.plus(p.at())).orElse(self);
   }
@@ -63,7 +64,7 @@ public record Part(
   }
 
   /** Returns a port of this part. */
-  public PortRef port(String port) {
+  public PortRef port(PortId port) {
     return new PortRef(id, port);
   }
 }

@@ -1,12 +1,14 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.PortId;
+
 /**
  * One port of one part.
  *
  * @param part id of the part
  * @param port name of the port
  */
-public record PortRef(PartId part, String port) {
+public record PortRef(PartId part, PortId port) {
 
   @Override
   public String toString() {

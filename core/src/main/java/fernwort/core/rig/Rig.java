@@ -2,6 +2,7 @@ package fernwort.core.rig;
 
 import fernwort.core.kind.Moved;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -156,7 +157,7 @@ public record Rig(
 
   /** Returns the setting with everything as it is left at rest. */
   public Setting atRest() {
-    Map<PartId, String> positions = new TreeMap<>();
+    Map<PartId, PositionId> positions = new TreeMap<>();
     handles().forEach(p -> positions.put(p.id(), p.rest().id()));
     return new Setting(positions);
   }
@@ -172,8 +173,8 @@ public record Rig(
    * Returns where the other parts on one switch go when a part is put in a position, by id: with it
    * when that is how the switch puts it, to their rest when it was.
    */
-  public Map<PartId, String> movedAlong(Setting at, PartId part, String to) {
-    Map<PartId, String> along = new TreeMap<>();
+  public Map<PartId, PositionId> movedAlong(Setting at, PartId part, PositionId to) {
+    Map<PartId, PositionId> along = new TreeMap<>();
     List<Moved> moves = gangOf(part).map(g -> g.kind().moves()).orElse(List.of());
     for (Moved own : moves) {
       boolean on = own.to().equals(to);
@@ -189,9 +190,9 @@ public record Rig(
   }
 
   /** Returns a setting with a part turned, and with it what hangs on one switch with it. */
-  public Setting turned(Setting at, PartId part, String to) {
+  public Setting turned(Setting at, PartId part, PositionId to) {
     Setting turned = at.with(part, to);
-    for (Map.Entry<PartId, String> other : movedAlong(at, part, to).entrySet()) {
+    for (Map.Entry<PartId, PositionId> other : movedAlong(at, part, to).entrySet()) {
       turned = turned.with(other.getKey(), other.getValue());
     }
     return turned;
@@ -201,8 +202,8 @@ public record Rig(
    * Returns where everything belongs that runs, gives water, heats or stands open, once nobody uses
    * it: pumps and heaters off, taps shut, hoses off and caps on. Valves are not among it.
    */
-  public Map<PartId, String> shutDown() {
-    Map<PartId, String> shut = new TreeMap<>();
+  public Map<PartId, PositionId> shutDown() {
+    Map<PartId, PositionId> shut = new TreeMap<>();
     handles()
         .filter(p -> !p.kind().is(Purpose.TURNS))
         .forEach(p -> shut.put(p.id(), p.rest().id()));
@@ -211,7 +212,7 @@ public record Rig(
 
   /** Returns what a setting becomes when the power fails. */
   public Setting withoutPower(Setting setting) {
-    Map<PartId, String> dark = new TreeMap<>(setting.positions());
+    Map<PartId, PositionId> dark = new TreeMap<>(setting.positions());
     parts.forEach(p -> p.kind().unpowered().ifPresent(rest -> dark.put(p.id(), rest)));
     return new Setting(dark);
   }
@@ -221,7 +222,7 @@ public record Rig(
    *
    * @throws Refusal in one sentence, when part or position do not exist
    */
-  public Position position(PartId partId, String positionId) {
+  public Position position(PartId partId, PositionId positionId) {
     Part part = part(partId);
     if (!part.hasHandle()) {
       throw new Refusal(Says.HAS_NOTHING_TO_TURN_OR_SWITCH.with(part.label()));

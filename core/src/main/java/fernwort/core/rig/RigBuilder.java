@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import java.util.ArrayList;
 import java.util.List;
@@ -118,7 +119,7 @@ public final class RigBuilder {
 
   private static PortRef port(String text) {
     int dot = text.lastIndexOf('.');
-    return new PortRef(PartId.of(text.substring(0, dot)), text.substring(dot + 1));
+    return new PortRef(PartId.of(text.substring(0, dot)), PortId.of(text.substring(dot + 1)));
   }
 
   /**

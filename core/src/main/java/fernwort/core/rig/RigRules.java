@@ -3,7 +3,8 @@ package fernwort.core.rig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.Moved;
-import fernwort.core.kind.Position;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.entered.Property;
@@ -162,7 +163,7 @@ final class RigRules {
             Says.IT_MOVES_TO_WHICH_IT_HAS_NOT.filled(moved.part(), moved.to()),
             Says.USE_ONE_OF.filled(
                 part.get().kind().positions().stream()
-                    .map(Position::id)
+                    .map(p -> p.id().value())
                     .collect(Collectors.joining(", "))));
       }
     }
@@ -181,7 +182,7 @@ final class RigRules {
   }
 
   private void valve(String where, Valve valve) {
-    Set<String> ids = new HashSet<>();
+    Set<PositionId> ids = new HashSet<>();
     if (valve.stops().size() < 2) {
       faults.add(
           where,
@@ -190,7 +191,7 @@ final class RigRules {
     }
     for (Stop stop : valve.stops()) {
       String which = Says.POSITION.filled(where, stop.id());
-      faults.name(which, stop.id(), stop.words());
+      faults.name(which, stop.id().value(), stop.words());
       if (!ids.add(stop.id())) {
         faults.add(
             which,
@@ -198,20 +199,20 @@ final class RigRules {
             Says.GIVE_ONE_OF_THEM_ANOTHER_ID.text());
       }
       faults.size(which, "angle", stop.angle(), -360, 360);
-      Set<String> joined = new HashSet<>();
-      for (List<String> group : stop.joins()) {
+      Set<PortId> joined = new HashSet<>();
+      for (List<PortId> group : stop.joins()) {
         if (group.size() < 2) {
           faults.add(
               which,
               Says.IT_JOINS_FEWER_THAN_TWO_PORTS.text(),
               Says.NAME_TWO_PORTS_OR_LEAVE.text());
         }
-        for (String port : group) {
+        for (PortId port : group) {
           if (!valve.ports().contains(port)) {
             faults.add(
                 which,
                 Says.THE_VALVE_HAS_NO_PORT.filled(port),
-                "Use " + String.join(", ", valve.ports()));
+                "Use " + PortId.listed(valve.ports()));
           } else if (!joined.add(port)) {
             faults.add(
                 which, Says.IT_JOINS_PORT_TWICE.filled(port), Says.NAME_EACH_PORT_ONCE.text());
@@ -222,7 +223,7 @@ final class RigRules {
     valve.motor().ifPresent(motor -> motor(where, motor, ids));
   }
 
-  private void motor(String where, Motor motor, Set<String> stops) {
+  private void motor(String where, Motor motor, Set<PositionId> stops) {
     faults.size(where, Says.TRAVEL_TIME.text(), motor.travelTime(), 0, 600);
     motor
         .opensBelow()
@@ -283,7 +284,7 @@ final class RigRules {
       faults.add(
           where,
           Says.PART_HAS_NO_PORT.filled(part.id(), end.port()),
-          Says.USE_ONE_OF.filled(String.join(", ", part.kind().ports())));
+          Says.USE_ONE_OF.filled(PortId.listed(part.kind().ports())));
     }
   }
 }

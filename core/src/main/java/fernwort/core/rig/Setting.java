@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
 import fernwort.core.kind.Given;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
@@ -21,7 +22,7 @@ public final class Setting {
   /** Where the position of a part stands, by id, in the order of the ids; never changed. */
   private final Map<PartId, Integer> places;
 
-  private final String[] positions;
+  private final PositionId[] positions;
   private final int hash;
 
   /**
@@ -29,16 +30,16 @@ public final class Setting {
    *
    * @param positions position id by part id
    */
-  public Setting(Map<PartId, String> positions) {
+  public Setting(Map<PartId, PositionId> positions) {
     List<PartId> parts = new ArrayList<>(positions.keySet());
     Collections.sort(parts);
     places = new HashMap<>();
     parts.forEach(p -> places.put(p, places.size()));
-    this.positions = parts.stream().map(positions::get).toArray(String[]::new);
+    this.positions = parts.stream().map(positions::get).toArray(PositionId[]::new);
     hash = Arrays.hashCode(this.positions);
   }
 
-  private Setting(Setting like, int place, String position) {
+  private Setting(Setting like, int place, PositionId position) {
     places = like.places;
     positions = like.positions.clone();
     positions[place] = position;
@@ -46,8 +47,8 @@ public final class Setting {
   }
 
   /** Returns the position id of every part, by part id in order. */
-  public Map<PartId, String> positions() {
-    Map<PartId, String> all = new TreeMap<>();
+  public Map<PartId, PositionId> positions() {
+    Map<PartId, PositionId> all = new TreeMap<>();
     places.forEach((part, place) -> all.put(part, positions[place]));
     return Collections.unmodifiableMap(all);
   }
@@ -57,7 +58,7 @@ public final class Setting {
    *
    * @throws Refusal when it has nothing that can be set
    */
-  public String of(PartId part) {
+  public PositionId of(PartId part) {
     Integer place = places.get(part);
     if (place == null) {
       throw new Refusal(Says.HAS_NOTHING_THAT_CAN_BE_SET_OF.with(part));
@@ -73,7 +74,7 @@ public final class Setting {
   }
 
   /** Tells whether a part can be set and stands so. */
-  public boolean has(PartId part, String position) {
+  public boolean has(PartId part, PositionId position) {
     Integer place = places.get(part);
     return place != null && positions[place].equals(position);
   }
@@ -94,10 +95,10 @@ public final class Setting {
   }
 
   /** Returns this setting with one thing changed. */
-  public Setting with(PartId part, String position) {
+  public Setting with(PartId part, PositionId position) {
     Integer place = places.get(part);
     if (place == null) {
-      Map<PartId, String> more = new TreeMap<>(positions());
+      Map<PartId, PositionId> more = new TreeMap<>(positions());
       more.put(part, position);
       return new Setting(more);
     }

@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.PositionId;
 import java.util.Map;
 import java.util.TreeMap;
 
@@ -27,7 +28,7 @@ public record State(Setting setting, Map<PartId, Double> volumes, Slope slope) {
   }
 
   /** Returns this state with one thing set differently. */
-  public State with(PartId part, String position) {
+  public State with(PartId part, PositionId position) {
     return with(setting.with(part, position));
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
@@ -36,10 +37,10 @@ final class TankRules {
     if (faults.problems().size() > before || room.isEmpty()) {
       return;
     }
-    Set<String> ids = new HashSet<>();
+    Set<PortId> ids = new HashSet<>();
     for (TankPort port : tank.tankPorts()) {
       String which = Says.PORT.filled(where, port.id());
-      if (port.id().isBlank() || !ids.add(port.id())) {
+      if (port.id().value().isBlank() || !ids.add(port.id())) {
         faults.add(
             which, Says.THE_PORT_IS_NAMED_TWICE.text(), Says.GIVE_EACH_PORT_ITS_OWN_ID.text());
       }

@@ -5,6 +5,8 @@ import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
@@ -178,7 +180,7 @@ public record Drive(String words, List<Stretch> stretches) {
   /** Returns a state with everything shut down that runs, gives water or stands open. */
   public static State shutDown(Rig rig, State start) {
     State state = start;
-    for (Map.Entry<PartId, String> shut : rig.shutDown().entrySet()) {
+    for (Map.Entry<PartId, PositionId> shut : rig.shutDown().entrySet()) {
       state = state.with(shut.getKey(), shut.getValue());
     }
     return state;
@@ -220,28 +222,30 @@ public record Drive(String words, List<Stretch> stretches) {
 
   /** Returns the state with every valve on an overflow or vent line shut, where there is one. */
   public static Optional<State> travelValvesShut(Rig rig, State state) {
-    Map<PartId, String> valves = travelValves(rig);
+    Map<PartId, PositionId> valves = travelValves(rig);
     State shut = state;
-    for (Map.Entry<PartId, String> valve : valves.entrySet()) {
+    for (Map.Entry<PartId, PositionId> valve : valves.entrySet()) {
       shut = shut.with(valve.getKey(), valve.getValue());
     }
     return valves.isEmpty() ? Optional.empty() : Optional.of(shut);
   }
 
   /** Returns the valves on overflow lines with the position that shuts them, by id. */
-  public static Map<PartId, String> travelValves(Rig rig) {
-    Map<PartId, String> valves = new TreeMap<>();
+  public static Map<PartId, PositionId> travelValves(Rig rig) {
+    Map<PartId, PositionId> valves = new TreeMap<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part end : overflows(rig)) {
-      Line line = lines.get(end.port("in"));
-      PortRef at = end.port("in");
+      Line line = lines.get(end.port(PortId.of("in")));
+      PortRef at = end.port(PortId.of("in"));
       for (int i = 0; line != null && i < 6; i++) {
         Part part = rig.part(line.other(at).part());
         if (!(part.kind() instanceof TwoWayValve valve)) {
           break;
         }
         valve.shut().ifPresent(stop -> valves.put(part.id(), stop.id()));
-        at = part.port(line.other(at).port().equals("a") ? "b" : "a");
+        at =
+            part.port(
+                line.other(at).port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a"));
         line = lines.get(at);
       }
     }
@@ -249,8 +253,8 @@ public record Drive(String words, List<Stretch> stretches) {
   }
 
   /** Returns the valves on overflow lines with the position that opens them, by id. */
-  public static Map<PartId, String> travelValvesOpen(Rig rig) {
-    Map<PartId, String> open = new TreeMap<>();
+  public static Map<PartId, PositionId> travelValvesOpen(Rig rig) {
+    Map<PartId, PositionId> open = new TreeMap<>();
     for (PartId id : travelValves(rig).keySet()) {
       Kind valve = rig.part(id).kind();
       valve.positions().stream()
@@ -282,7 +286,7 @@ public record Drive(String words, List<Stretch> stretches) {
                 0,
                 new AirAdmittanceValve());
         ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
-        changed = edit.teeOff(line.id(), air, "in", 0.1, over);
+        changed = edit.teeOff(line.id(), air, PortId.of("in"), 0.1, over);
       }
     }
     return changed;

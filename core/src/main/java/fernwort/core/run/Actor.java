@@ -1,5 +1,6 @@
 package fernwort.core.run;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import java.util.List;
 
@@ -16,7 +17,7 @@ public interface Actor {
    * @param part id of the part
    * @param position id of the position
    */
-  record Act(PartId part, String position) {}
+  record Act(PartId part, PositionId position) {}
 
   /** Times closer than this are the same (s). */
   double SAME = 1e-6;

@@ -3,6 +3,7 @@ package fernwort.core.run;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
@@ -41,9 +42,9 @@ final class EventMonitor {
   private static final double SIPHON = 5e-3;
 
   /** Something that is the case, at one port where several can do it. */
-  record Standing(Event.Kind kind, ElementId subject, String port) {
+  record Standing(Event.Kind kind, ElementId subject, PortId port) {
     Standing(Event.Kind kind, ElementId subject) {
-      this(kind, subject, "");
+      this(kind, subject, PortId.NONE);
     }
   }
 
@@ -76,7 +77,7 @@ final class EventMonitor {
                   .filter(p -> p.use() == TankPort.Use.VENT)
                   .map(p -> part.port(p.id()))
                   .toList()));
-      if (part.kind().is(Purpose.USE) && part.kind().ports().contains("waste")) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.of("waste"))) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
       }
     }
@@ -84,8 +85,9 @@ final class EventMonitor {
 
   /** Returns the height at which waste leaves a fixture: where its first line ends (m). */
   private double wasteHeight(Part fixture, Slope slope) {
-    Line line = linesByPort.get(fixture.port("waste"));
-    Part next = line == null ? null : parts.get(line.other(fixture.port("waste")).part());
+    Line line = linesByPort.get(fixture.port(PortId.of("waste")));
+    Part next =
+        line == null ? null : parts.get(line.other(fixture.port(PortId.of("waste"))).part());
     Part at = next == null ? fixture : next;
     return slope.heightOf(new Point(at.x(), at.y(), at.height()));
   }

@@ -5,6 +5,7 @@ import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.Surroundings;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -165,7 +166,7 @@ final class Progress {
   }
 
   /** Sets a handle, switch, cap or tap. */
-  void set(PartId part, String position) {
+  void set(PartId part, PositionId position) {
     state = state.with(part, position);
     if (position.equals(PortableContainer.POURING.id())) {
       jugs.fill(network.rig().part(part));

@@ -2,6 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -116,7 +117,7 @@ public final class Simulation {
    * @return what begins and ends with it
    * @throws Refusal when the part or position does not exist
    */
-  public List<Event> set(PartId part, String position) {
+  public List<Event> set(PartId part, PositionId position) {
     progress.network.rig().position(part, position);
     progress.set(part, position);
     List<Event> happenings = new ArrayList<>();

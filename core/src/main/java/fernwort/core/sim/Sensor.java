@@ -1,6 +1,7 @@
 package fernwort.core.sim;
 
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
@@ -82,7 +83,7 @@ public record Sensor(String name, SignalKind kind, Signal.Subject on) {
     return rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.SUPPLIES))
         .findFirst()
-        .flatMap(p -> Optional.ofNullable(rig.linesByPort().get(p.port("out"))));
+        .flatMap(p -> Optional.ofNullable(rig.linesByPort().get(p.port(PortId.of("out")))));
   }
 
   private static Sensor part(Part part, SignalKind kind, String what) {

@@ -5,6 +5,7 @@ import fernwort.core.fault.FaultyRig;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.UnsettledFlowException;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.tank.Contents;
@@ -150,7 +151,7 @@ public final class SimulatedRig {
   /** Returns how handles and levels really are. */
   public State state() {
     State now = simulation.moment().state();
-    Map<PartId, String> positions = new TreeMap<>();
+    Map<PartId, PositionId> positions = new TreeMap<>();
     sound.handles().forEach(p -> positions.put(p.id(), now.setting().of(p.id())));
     return new State(new Setting(positions), now.volumes(), now.slope());
   }
@@ -245,7 +246,7 @@ public final class SimulatedRig {
     State now = simulation.moment().state();
     before += simulation.time();
     Rig rig = sound;
-    Map<PartId, String> forced = new TreeMap<>();
+    Map<PartId, PositionId> forced = new TreeMap<>();
     Map<PartId, ElementId> leaks = new HashMap<>();
     for (Fault fault : faults()) {
       Optional<FaultyRig> with = FaultyRig.of(rig, fault);
@@ -255,7 +256,7 @@ public final class SimulatedRig {
         with.get().outlets().forEach(o -> leaks.put(o, fault.on()));
       }
     }
-    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
+    Map<PartId, PositionId> positions = new TreeMap<>(rig.atRest().positions());
     sound.handles().forEach(p -> positions.put(p.id(), now.setting().of(p.id())));
     positions.putAll(forced);
     network = Network.of(rig);
@@ -285,7 +286,7 @@ public final class SimulatedRig {
    *
    * @throws Refusal when there is no such part or position
    */
-  public void command(PartId part, String position) {
+  public void command(PartId part, PositionId position) {
     sound.position(part, position);
     if (!is(Mishap.POWER_CUT) && !is(Mishap.VALVE_STUCK, part.value())) {
       turning.keySet().removeIf(t -> t.part().equals(part));
@@ -298,12 +299,12 @@ public final class SimulatedRig {
    *
    * @throws Refusal when there is no such part or position
    */
-  public void turn(PartId part, String position) {
+  public void turn(PartId part, PositionId position) {
     sound.position(part, position);
     set(part, position);
   }
 
-  private void set(PartId part, String position) {
+  private void set(PartId part, PositionId position) {
     if (!simulation.moment().state().setting().of(part).equals(position)) {
       simulation.set(part, position);
     }
@@ -332,7 +333,7 @@ public final class SimulatedRig {
   }
 
   private Setting atRest(Setting setting) {
-    Map<PartId, String> positions = new TreeMap<>(setting.positions());
+    Map<PartId, PositionId> positions = new TreeMap<>(setting.positions());
     positions.putAll(sound.shutDown());
     return new Setting(positions);
   }

@@ -1,6 +1,7 @@
 package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -165,7 +166,7 @@ public record PumpAndLines(
         part.id(),
         TapBench.rated(part),
         alone.fixture(part.id()),
-        alone.pressure(part.id(), "cold").orElse(0.0),
+        alone.pressure(part.id(), PortId.of("cold")).orElse(0.0),
         all.fixture(part.id()),
         PumpNeed.pumpPressure(bench, part, alone, Map.of()),
         worst.line(),

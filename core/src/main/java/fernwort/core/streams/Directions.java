@@ -3,6 +3,7 @@ package fernwort.core.streams;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.network.Passage;
@@ -68,8 +69,8 @@ public final class Directions {
     List<PartId> reversed = new ArrayList<>();
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.CHECKS)) {
-        int in = network.vertex(part, "in");
-        int out = network.vertex(part, "out");
+        int in = network.vertex(part, PortId.of("in"));
+        int out = network.vertex(part, PortId.of("out"));
         if (!passes(part, in, out) && passes(part, out, in)) {
           reversed.add(part.id());
         }
@@ -127,9 +128,9 @@ public final class Directions {
   private List<Integer> next(Part without, int v) {
     Part part = network.part(v);
     boolean other = part.kind().is(Purpose.CHECKS) && !part.id().equals(without.id());
-    if (other && network.port(v).equals("in")) {
+    if (other && network.port(v).equals(PortId.of("in"))) {
       List<Integer> on = new ArrayList<>(onward.get(v));
-      on.add(network.vertex(part, "out"));
+      on.add(network.vertex(part, PortId.of("out")));
       return on;
     }
     return onward.get(v);

@@ -2,6 +2,7 @@ package fernwort.core.streams;
 
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
@@ -62,8 +63,8 @@ public final class LineService {
 
   private void gray() {
     for (Part part : rig.parts()) {
-      for (String port : part.kind().ports()) {
-        boolean waste = part.kind().is(Purpose.USE) && port.equals("waste");
+      for (PortId port : part.kind().ports()) {
+        boolean waste = part.kind().is(Purpose.USE) && port.equals(PortId.of("waste"));
         boolean grayTank = part.kind().holds(Contents.GRAY) && isForWater(part.kind(), port);
         if (waste || grayTank) {
           spread(part.port(port)).forEach(l -> streams.put(l, Stream.GRAY));
@@ -91,14 +92,14 @@ public final class LineService {
   }
 
   /** Tells whether a port is one of a tank by which water passes, and not only air. */
-  private static boolean isForWater(Kind kind, String port) {
+  private static boolean isForWater(Kind kind, PortId port) {
     return kind.opening(port).filter(p -> p.use() != TankPort.Use.VENT).isPresent();
   }
 
   private void outside() {
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.INLET) && !part.kind().is(Purpose.MAINS)) {
-        Line line = lines.get(part.port("out"));
+        Line line = lines.get(part.port(PortId.of("out")));
         if (line != null) {
           streams.put(line.id(), Stream.OUTSIDE);
         }
@@ -123,8 +124,8 @@ public final class LineService {
     Deque<PortRef> queue = new ArrayDeque<>();
     Map<PortRef, Stream> known = new HashMap<>();
     for (Part part : rig.parts()) {
-      for (String port : part.kind().ports()) {
-        boolean hot = port.equals("hot");
+      for (PortId port : part.kind().ports()) {
+        boolean hot = port.equals(PortId.of("hot"));
         boolean cold =
             part.kind().is(Purpose.INLET)
                 || part.kind().is(Purpose.HOLDS)
@@ -146,7 +147,7 @@ public final class LineService {
       PortRef end = line.other(port);
       Part far = part(end);
       if (passes(far)) {
-        for (String next : far.kind().ports()) {
+        for (PortId next : far.kind().ports()) {
           if (!isBetweenInlets(far.kind(), end.port(), next)
               && known.putIfAbsent(far.port(next), stream) == null) {
             queue.add(far.port(next));
@@ -157,7 +158,7 @@ public final class LineService {
   }
 
   /** Water does not go on from one inlet of a part to another. */
-  private static boolean isBetweenInlets(Kind kind, String from, String to) {
+  private static boolean isBetweenInlets(Kind kind, PortId from, PortId to) {
     return kind.flow(from) == PortFlow.IN && kind.flow(to) == PortFlow.IN;
   }
 

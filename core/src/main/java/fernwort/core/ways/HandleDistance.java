@@ -1,7 +1,9 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Levels;
@@ -97,7 +99,7 @@ public final class HandleDistance {
   }
 
   /** A part that opens some passages and closes others, by how it stands. */
-  private record Handle(PartId part, Map<String, int[]> opens) {}
+  private record Handle(PartId part, Map<PositionId, int[]> opens) {}
 
   /** The handles of a rig with the passages that stand open in each of their positions. */
   private List<Handle> handles() {
@@ -108,7 +110,7 @@ public final class HandleDistance {
       int[] own =
           IntStream.range(0, free.edges()).filter(e -> through[e] == number && !fixed[e]).toArray();
       if (own.length > 0) {
-        Map<String, int[]> opens = new HashMap<>();
+        Map<PositionId, int[]> opens = new HashMap<>();
         for (Position position : part.kind().positions()) {
           List<Passage> open = network.passages(i, position.id());
           opens.put(position.id(), IntStream.of(own).filter(e -> isAmong(open, e)).toArray());
@@ -287,7 +289,7 @@ public final class HandleDistance {
 
     private void addOpening(int e, Set<Turn> found) {
       Part part = network.part(free.from(e));
-      String now = open.setting().of(part.id());
+      PositionId now = open.setting().of(part.id());
       part.kind().positions().stream()
           .filter(p -> !p.id().equals(now))
           .forEach(p -> found.add(new Turn(part.id(), p.id())));
@@ -297,7 +299,7 @@ public final class HandleDistance {
   private boolean isWaste(int v) {
     return network.part(v).kind().is(Purpose.USE)
         && !isMiddle(v)
-        && network.port(v).equals("waste");
+        && network.port(v).equals(PortId.of("waste"));
   }
 
   private double head(Part source, int port) {
@@ -328,7 +330,7 @@ public final class HandleDistance {
   }
 
   /** Searches from behind a part that water has passed, and does not pass again. */
-  public From behind(PartId part, String port, Setting setting) {
+  public From behind(PartId part, PortId port, Setting setting) {
     int v = network.vertex(new PortRef(part, port));
     return new From(v, v + 1, network.index(part), setting, Set.of());
   }

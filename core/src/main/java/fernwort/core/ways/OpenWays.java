@@ -1,5 +1,6 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.End;
 import fernwort.core.network.Levels;
@@ -127,8 +128,9 @@ public final class OpenWays {
     }
     for (PartId id : running) {
       Part part = network.rig().parts().get(network.index(id));
-      if (part.kind().ports().contains("waste") && network.hasLine(part.port("waste"))) {
-        int v = network.vertex(part, "waste");
+      if (part.kind().ports().contains(PortId.of("waste"))
+          && network.hasLine(part.port(PortId.of("waste")))) {
+        int v = network.vertex(part, PortId.of("waste"));
         fall(
             new Origin(
                 new Source(Source.Kind.WASTE, id),

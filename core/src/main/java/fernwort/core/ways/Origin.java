@@ -1,6 +1,7 @@
 package fernwort.core.ways;
 
 import fernwort.core.kind.Given;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -56,7 +57,7 @@ record Origin(Source source, double surface, int[] ports) {
   }
 
   private static Origin jug(Network network, Levels levels, Part part, int v) {
-    int into = network.across(part.port("spout"));
+    int into = network.across(part.port(PortId.of("spout")));
     double lip = into < 0 ? levels.height(v) : Math.max(levels.height(v), levels.height(into));
     return new Origin(
         new Source(Source.Kind.JUG, part.id()), lip + OpenWays.POURING_HEIGHT, new int[] {v});

@@ -1,5 +1,6 @@
 package fernwort.core.winter;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
@@ -158,7 +159,7 @@ final class BlowingOut {
             stream.pressure() - AirStream.OPEN,
             bursts,
             swept));
-    for (Map.Entry<PartId, String> need : route.needs().entrySet()) {
+    for (Map.Entry<PartId, PositionId> need : route.needs().entrySet()) {
       sheet.put(
           network.rig().part(need.getKey()),
           need.getValue(),

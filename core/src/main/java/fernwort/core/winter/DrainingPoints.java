@@ -4,6 +4,7 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.TwoWayValve;
@@ -274,7 +275,9 @@ public final class DrainingPoints {
   private boolean endsAtSuction(List<PartId> way, Part pump) {
     return lines(way).stream()
         .map(id -> network.rig().lines().get(network.lineNumber(id)))
-        .anyMatch(l -> l.from().equals(pump.port("in")) || l.to().equals(pump.port("in")));
+        .anyMatch(l ->
+            l.from().equals(pump.port(PortId.of("in")))
+                || l.to().equals(pump.port(PortId.of("in"))));
   }
 
   /** The lines between parts that follow each other. */

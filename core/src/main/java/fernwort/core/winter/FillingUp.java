@@ -5,7 +5,9 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
@@ -164,7 +166,7 @@ final class FillingUp {
   /** The suction hose that comes off a pump to draw from the jug. */
   private Optional<LineId> suction(InjectionPoint.Inlet inlet) {
     return inlet.part().kind().is(Purpose.PUMPS)
-        ? network.lineId(inlet.part().port("in"))
+        ? network.lineId(inlet.part().port(PortId.of("in")))
         : Optional.empty();
   }
 
@@ -194,7 +196,7 @@ final class FillingUp {
     }
     Chain pushed = new Chain(chain);
     double litres = pushed.pushUntil(wish.strength(), COLOURED * wish.strength(), MOST);
-    for (Map.Entry<PartId, String> need : route.needs().entrySet()) {
+    for (Map.Entry<PartId, PositionId> need : route.needs().entrySet()) {
       sheet.put(
           network.rig().part(need.getKey()), need.getValue(), Says.SO_THAT_IT_GOES_THIS_WAY.text());
     }

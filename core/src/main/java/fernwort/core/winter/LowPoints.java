@@ -3,6 +3,7 @@ package fernwort.core.winter;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.line.Valve;
@@ -30,7 +31,7 @@ final class LowPoints {
   }
 
   /** Returns the position that lets one run. */
-  static String open(Part low) {
+  static PositionId open(Part low) {
     return low.kind().positions().stream()
         .map(Position::id)
         .filter(p -> low.kind().rank(p) == Rank.WAY_OPEN)

@@ -2,6 +2,7 @@ package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.ElementId;
@@ -188,9 +189,9 @@ final class OnlyWhatPays {
 
   /** How a part stands, with what was taken off it. */
   private static String stands(Part part, Wintering now) {
-    return now.state().setting().positions().getOrDefault(part.id(), "")
+    return now.state().setting().positions().getOrDefault(part.id(), PositionId.NONE)
         + " "
-        + now.service().getOrDefault(part.id(), "");
+        + now.service().getOrDefault(part.id(), PositionId.NONE);
   }
 
   /** Leaves out what is done to a part from a step on, where that breaks nothing. */

@@ -4,6 +4,7 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -108,12 +109,12 @@ final class SheetRun {
   }
 
   /** Tells whether a part in a position lets more through than before, and nothing less. */
-  private static boolean opens(Part part, String position) {
+  private static boolean opens(Part part, PositionId position) {
     return lets(part, position) && part.kind().inLine() != InLine.SELECTS;
   }
 
   /** Tells whether a part in a position lets something through; what closes guards what follows. */
-  static boolean lets(Part part, String position) {
+  static boolean lets(Part part, PositionId position) {
     Kind kind = part.kind();
     boolean set = kind.positions().stream().anyMatch(p -> p.id().equals(position));
     return set

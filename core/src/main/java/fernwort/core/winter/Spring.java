@@ -8,6 +8,8 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tap;
@@ -174,9 +176,9 @@ public final class Spring {
     putBack(why, part -> part.kind().is(Purpose.TURNS) ? before.of(part.id()) : part.rest().id());
   }
 
-  private void putBack(String why, Function<Part, String> position) {
+  private void putBack(String why, Function<Part, PositionId> position) {
     for (Part part : sheet.byPlace(network.rig().handles())) {
-      String rest = position.apply(part);
+      PositionId rest = position.apply(part);
       if (!sheet.now().state().setting().of(part.id()).equals(rest)) {
         sheet.put(part, rest, why);
       }
@@ -237,14 +239,15 @@ public final class Spring {
         .filter(p -> sheet.now().state().setting().has(p.id(), HoseInlet.MAINS.id()))
         .findFirst()
         .map(p ->
-            new InjectionPoint.Inlet(p, p.port("out"), "", "", Optional.empty(), Optional.empty()))
+            new InjectionPoint.Inlet(
+                p, p.port(PortId.of("out")), "", "", Optional.empty(), Optional.empty()))
         .or(() -> InjectionPoint.forAntifreeze(network, sheet.now()));
   }
 
   /** What is low runs last, until it is clear, too. */
   private void flushLow() {
     for (Part part : LowPoints.of(network)) {
-      String open = LowPoints.open(part);
+      PositionId open = LowPoints.open(part);
       sheet.put(part, open, Says.UNTIL_IT_RUNS_CLEAR_A_CUP.text());
       sheet.put(part, part.rest().id(), Says.THEN_CLOSE_IT.text());
     }
@@ -359,7 +362,7 @@ public final class Spring {
     sheet.heed(
         PlaceId.NONE,
         Says.RUN_EACH_TAP_UNTIL_IT_SMELLS.filled(
-            has(p -> p.kind().ports().contains("hot")) ? Says.COLD_AND_HOT.text() : ""),
+            has(p -> p.kind().ports().contains(PortId.of("hot"))) ? Says.COLD_AND_HOT.text() : ""),
         (has(p -> p.kind().is(Purpose.FILTERS)) ? Says.CARTRIDGES_STAY_OUT.text() : "")
             + (has(p -> p.kind().is(Purpose.HEATS)) ? Says.THE_HEATER_STAYS_OFF.text() : "")
             + Says.UNTIL_THEN_NOBODY_DRINKS_IT.text(),

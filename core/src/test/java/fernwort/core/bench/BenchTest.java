@@ -10,6 +10,8 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.flow.Fluid;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -99,7 +101,7 @@ class BenchTest {
 
   @Test
   void whereNothingIsExpectedAJugSaysSo() {
-    State shut = NOW.with(PartId.of("tank-selector"), "shut");
+    State shut = NOW.with(PartId.of("tank-selector"), PositionId.of("shut"));
     JugAgainstModel jug =
         JugAgainstModel.of(TRUCK, shut, PartId.of("sink"), TimedJug.of(5e-3, List.of(60.0)));
     assertThat(jug.verdict()).isEqualTo(JugAgainstModel.Verdict.NOTHING_EXPECTED);
@@ -237,7 +239,7 @@ class BenchTest {
                         new Shape.Box(0.5, 0.4, 0.3),
                         0,
                         new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
-                        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.3)))
+                        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.3)))
                 .build());
     State state = new State(closed.rig().atRest(), Map.of(PartId.of("can"), 0.02), Slope.LEVEL);
     assertThatThrownBy(() ->

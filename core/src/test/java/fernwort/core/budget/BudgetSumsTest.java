@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Fittings;
 import fernwort.core.diary.Entry;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
@@ -235,8 +236,8 @@ class BudgetSumsTest {
                       new Shape.Box(0.5, 0.5, 0.4),
                       0,
                       Fittings.stick(0.1, 0.1),
-                      Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0.02),
-                      Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.38)))
+                      Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.02),
+                      Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.38)))
               .part("drain", "Drain", 1, 0, 0.2, new Plug(true))
               .build());
 

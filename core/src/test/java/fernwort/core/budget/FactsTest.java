@@ -7,6 +7,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.diary.Entry;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
@@ -37,8 +38,8 @@ class FactsTest {
         new Shape.Box(0.5, 0.5, 0.4),
         0,
         gauge,
-        Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0.02),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.38));
+        Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.02),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.38));
   }
 
   private static Network rig(Gauge gauge) {

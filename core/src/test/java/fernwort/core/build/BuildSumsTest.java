@@ -17,6 +17,8 @@ import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -98,7 +100,11 @@ class BuildSumsTest {
   static Stream<Arguments> kinds() {
     return Stream.of(
         Arguments.of(Fittings.twoWay(90), "a", "b", "1+0 valve, 15 mm tube"),
-        Arguments.of(Fittings.motorised(90, "shut", 5), "a", "b", "1+0 motor valve, 15 mm tube"),
+        Arguments.of(
+            Fittings.motorised(90, PositionId.of("shut"), 5),
+            "a",
+            "b",
+            "1+0 motor valve, 15 mm tube"),
         Arguments.of(new CheckValve(2e3), "in", "out", "1+1 check valve, 15 mm tube"),
         Arguments.of(new CheckValve(3e5), "in", "out", "1+1 relief valve, 15 mm tube"),
         Arguments.of(new Manifold(2), "in", "1", "1+0 manifold, 2 outlets, 15 mm tube"),
@@ -132,7 +138,7 @@ class BuildSumsTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef(PartId.of("pump"), "out"),
+                            new PortRef(PartId.of("pump"), PortId.of("out")),
                             Optional.of(
                                 new Connection(
                                     new Connection.Thread(Standard.NPT, "1/2", Gender.MALE))),
@@ -179,7 +185,7 @@ class BuildSumsTest {
     return face(
             box(
                 new Shape.Box(0.8, 0.4, 0.3),
-                Fittings.port("feed", TankPort.Use.FEED, across - 0.01, 0, up - 0.01)),
+                Fittings.port(PortId.of("feed"), TankPort.Use.FEED, across - 0.01, 0, up - 0.01)),
             new DrillSheet.Measured(Map.of(), Set.of(), seam))
         .holes()
         .getFirst()
@@ -220,7 +226,7 @@ class BuildSumsTest {
         face(
             box(
                 new Shape.Box(0.8, 0.4, 0.3),
-                Fittings.port("feed", TankPort.Use.FEED, 0.4, 0.15, 0.28)),
+                Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0.15, 0.28)),
             new DrillSheet.Measured(Map.of(), Set.of(), Optional.of(0.16)));
     assertThat(top.face()).isEqualTo(Face.TOP);
     assertThat(top.holes().getFirst().slips()).isEmpty();
@@ -261,7 +267,7 @@ class BuildSumsTest {
   void aFaceIsDrawnAsLargeAsItIsOutside(Shape shape, double width, double height) {
     FaceSheet right =
         face(
-            box(shape, Fittings.port("feed", TankPort.Use.FEED, 0.15, 0, 0.12)),
+            box(shape, Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.15, 0, 0.12)),
             DrillSheet.Measured.NOTHING);
     assertThat(right.face()).isEqualTo(Face.RIGHT);
     assertThat(right.width()).isCloseTo(width, within(1e-6));
@@ -314,11 +320,12 @@ class BuildSumsTest {
   void brassIsToldInDrinkingWaterAndNowhereElse() {
     Connection port = thread(Gender.MALE, Made.PLASTIC, Optional.empty());
     Connection brass = thread(Gender.FEMALE, Made.BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), "out"), port, brass)))
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.of("out")), port, brass)))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.BRASS);
     Connection leadFree = thread(Gender.FEMALE, Made.LEAD_FREE_BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), "out"), port, leadFree)))
+    assertThat(
+            JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.of("out")), port, leadFree)))
         .isEmpty();
     // The vent carries air.
     Connection bulkhead =
@@ -327,7 +334,9 @@ class BuildSumsTest {
             Optional.of(Made.BRASS),
             Optional.empty());
     Connection male = thread(Gender.MALE, Made.BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef(PartId.of("tank"), "vent"), bulkhead, male)))
+    assertThat(
+            JointCheck.of(
+                joined(new PortRef(PartId.of("tank"), PortId.of("vent")), bulkhead, male)))
         .isEmpty();
   }
 
@@ -342,7 +351,7 @@ class BuildSumsTest {
   void tapeOnAJointThatARingSealsIsTold(Seal port, Seal line, boolean told) {
     Rig rig =
         joined(
-            new PortRef(PartId.of("pump"), "out"),
+            new PortRef(PartId.of("pump"), PortId.of("out")),
             thread(Gender.MALE, Made.PLASTIC, Optional.of(port)),
             thread(Gender.FEMALE, Made.PLASTIC, Optional.of(line)));
     assertThat(JointCheck.of(rig))

@@ -17,6 +17,7 @@ import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
@@ -223,7 +224,7 @@ class FormsTest {
     assertThat(Sizes.grommetHole(0.015)).isCloseTo(0.023, within(1e-9));
   }
 
-  private static final PortRef SOMEWHERE = new PortRef(PartId.of("a"), "x");
+  private static final PortRef SOMEWHERE = new PortRef(PartId.of("a"), PortId.of("x"));
 
   private static Line line(Material material, double bore) {
     return new Line(LineId.of("l"), "L", SOMEWHERE, SOMEWHERE, bore, 1, material, 1, List.of());
@@ -249,7 +250,7 @@ class FormsTest {
         .isTrue();
   }
 
-  private static String usual(Kind kind, String port, double bore) {
+  private static String usual(Kind kind, PortId port, double bore) {
     Part part = new Part(PartId.of("p"), "P", PlaceId.of("box"), 0, 0, 1, 0, kind);
     return Adapter.words(JointEnds.usualPort(part, port, line(Material.PEX, bore), Region.METRIC));
   }
@@ -261,7 +262,10 @@ class FormsTest {
         0.01,
         List.of(
             new TankPort(
-                "feed", TankPort.Use.FEED, new fernwort.core.kind.tank.Point(0.1, 0, 0.05), bore)),
+                PortId.of("feed"),
+                TankPort.Use.FEED,
+                new fernwort.core.kind.tank.Point(0.1, 0, 0.05),
+                bore)),
         Fittings.stick(0.1, 0.1),
         1e4,
         -1e4);
@@ -270,25 +274,32 @@ class FormsTest {
   @Test
   void appliancesHaveThreadsAndFittingsGripTheirLine() {
     String half = "1/2 BSP parallel thread, male";
-    assertThat(usual(Fittings.pressurePump(10, 2.5), "in", 0.008)).isEqualTo(half);
-    assertThat(usual(Fittings.pressurePump(10, 2.5), "in", 0.019)).startsWith("3/4");
-    assertThat(usual(new Heater(Heater.Type.STORAGE, true, 0), "hot", 0.012)).isEqualTo(half);
-    assertThat(usual(Fittings.inlet(3), "out", 0.012)).isEqualTo(half);
-    assertThat(usual(new Accumulator(1e5), "in", 0.012)).isEqualTo(half);
-    assertThat(usual(Fittings.twoWay(90), "a", 0.012)).isEqualTo("1/2 BSP parallel thread, female");
-    assertThat(usual(Fittings.check(), "in", 0.008)).isEqualTo("1/4 BSP parallel thread, female");
-    assertThat(usual(new Plug(true), "in", 0.012)).endsWith("female");
-    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), "cold", 0.019)).isEqualTo(half);
-    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), "waste", 0.012))
+    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.of("in"), 0.008)).isEqualTo(half);
+    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.of("in"), 0.019)).startsWith("3/4");
+    assertThat(usual(new Heater(Heater.Type.STORAGE, true, 0), PortId.of("hot"), 0.012))
+        .isEqualTo(half);
+    assertThat(usual(Fittings.inlet(3), PortId.of("out"), 0.012)).isEqualTo(half);
+    assertThat(usual(new Accumulator(1e5), PortId.of("in"), 0.012)).isEqualTo(half);
+    assertThat(usual(Fittings.twoWay(90), PortId.of("a"), 0.012))
+        .isEqualTo("1/2 BSP parallel thread, female");
+    assertThat(usual(Fittings.check(), PortId.of("in"), 0.008))
+        .isEqualTo("1/4 BSP parallel thread, female");
+    assertThat(usual(new Plug(true), PortId.of("in"), 0.012)).endsWith("female");
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.of("cold"), 0.019))
+        .isEqualTo(half);
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.of("waste"), 0.012))
         .isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Tee(), "a", 0.012)).isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Macerator(1e-4, 1e4), "in", 0.012)).startsWith("push-fit");
-    assertThat(usual(new GravityFiller(), "mouth", 0.012)).isEqualTo("nothing to join");
-    assertThat(usual(new GravityFiller(), "out", 0.012)).startsWith("push-fit");
-    assertThat(usual(Fittings.end(OpenEnd.Role.DRAIN), "in", 0.012)).isEqualTo("nothing to join");
+    assertThat(usual(new Tee(), PortId.of("a"), 0.012)).isEqualTo("push-fit for 15 mm tube");
+    assertThat(usual(new Macerator(1e-4, 1e4), PortId.of("in"), 0.012)).startsWith("push-fit");
+    assertThat(usual(new GravityFiller(), PortId.of("mouth"), 0.012)).isEqualTo("nothing to join");
+    assertThat(usual(new GravityFiller(), PortId.of("out"), 0.012)).startsWith("push-fit");
+    assertThat(usual(Fittings.end(OpenEnd.Role.DRAIN), PortId.of("in"), 0.012))
+        .isEqualTo("nothing to join");
     // A tank's own opening, where somebody measured it, else the line's bore.
-    assertThat(usual(tank(Optional.of(0.025)), "feed", 0.012)).startsWith("bulkhead with 1 BSP");
-    assertThat(usual(tank(Optional.empty()), "feed", 0.012)).startsWith("bulkhead with 1/2 BSP");
+    assertThat(usual(tank(Optional.of(0.025)), PortId.of("feed"), 0.012))
+        .startsWith("bulkhead with 1 BSP");
+    assertThat(usual(tank(Optional.empty()), PortId.of("feed"), 0.012))
+        .startsWith("bulkhead with 1/2 BSP");
   }
 
   @Test

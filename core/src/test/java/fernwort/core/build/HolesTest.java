@@ -14,6 +14,7 @@ import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
@@ -101,7 +102,8 @@ class HolesTest {
   @MethodSource("forms")
   void aHoleIsAsWideAsWhatGoesIntoIt(Connection.Form form, double wide, double room) {
     Hole hole =
-        holes(rig(0.7, form, Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.15))).getFirst();
+        holes(rig(0.7, form, Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.15)))
+            .getFirst();
     assertThat(1000 * hole.diameter().orElseThrow()).isCloseTo(wide, within(1e-3));
     assertThat(1000 * hole.room()).isCloseTo(room, within(2e-3));
     assertThat(hole.fitting()).isEqualTo(Adapter.words(form));
@@ -118,7 +120,7 @@ class HolesTest {
   @ParameterizedTest
   @MethodSource("sizesNobodyKnows")
   void aSizeNobodyKnowsGivesNoHole(Connection.Form form) {
-    Rig rig = rig(0.7, form, Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.15));
+    Rig rig = rig(0.7, form, Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.15));
     Hole hole = holes(rig).getFirst();
     assertThat(hole.diameter()).isEmpty();
     assertThat(hole.slips()).isEmpty();
@@ -136,12 +138,12 @@ class HolesTest {
         rig(
             0.7,
             BULKHEAD,
-            Fittings.port("feed", TankPort.Use.FEED, 0.2, 0, 0.15),
-            Fittings.port("spare", TankPort.Use.FILL, 0.6, 0, 0.15));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.2, 0, 0.15),
+            Fittings.port(PortId.of("spare"), TankPort.Use.FILL, 0.6, 0, 0.15));
     Built built = rig.built();
     Joint spare =
         new Joint(
-            new PortRef(PartId.of("tank"), "spare"),
+            new PortRef(PartId.of("tank"), PortId.of("spare")),
             Optional.of(new Connection(new Connection.Grommet(0.022))),
             Optional.empty());
     Rig described =
@@ -149,8 +151,8 @@ class HolesTest {
     assertThat(holes(described))
         .extracting(Hole::port, h -> Math.round(1000 * h.diameter().orElseThrow()))
         .containsExactly(
-            org.assertj.core.groups.Tuple.tuple("feed", 29L),
-            org.assertj.core.groups.Tuple.tuple("spare", 30L));
+            org.assertj.core.groups.Tuple.tuple(PortId.of("feed"), 29L),
+            org.assertj.core.groups.Tuple.tuple(PortId.of("spare"), 30L));
     // Nobody said, and no line tells: half an inch.
     assertThat(holes(rig).getLast().fitting()).startsWith("bulkhead with 1/2");
     assertThat(sheet(described).saws()).containsExactly(0.029, 0.03);
@@ -171,8 +173,9 @@ class HolesTest {
         rig(
             0.7,
             BULKHEAD,
-            Fittings.port("feed", TankPort.Use.FEED, 0.3, 0, 0.1),
-            Fittings.port("drain", TankPort.Use.DRAIN, 0.3 + across / 1000, 0, 0.1 + up / 1000));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.3, 0, 0.1),
+            Fittings.port(
+                PortId.of("drain"), TankPort.Use.DRAIN, 0.3 + across / 1000, 0, 0.1 + up / 1000));
     assertThat(holes(rig)).hasSize(2).allMatch(h -> h.slips().isEmpty() != tooNear);
     if (tooNear) {
       assertThat(holes(rig).getFirst().slips().toString())
@@ -188,10 +191,12 @@ class HolesTest {
         rig(
             0.7,
             BULKHEAD,
-            Fittings.port("feed", TankPort.Use.FEED, 0.6, 0, 0.1),
-            Fittings.port("drain", TankPort.Use.DRAIN, 0.1, 0, 0.1),
-            Fittings.port("gauge", TankPort.Use.GAUGE, 0.4, 0, 0.1));
-    assertThat(holes(rig)).extracting(Hole::port).containsExactly("drain", "gauge", "feed");
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.6, 0, 0.1),
+            Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.1, 0, 0.1),
+            Fittings.port(PortId.of("gauge"), TankPort.Use.GAUGE, 0.4, 0, 0.1));
+    assertThat(holes(rig))
+        .extracting(Hole::port)
+        .containsExactly(PortId.of("drain"), PortId.of("gauge"), PortId.of("feed"));
   }
 
   @ParameterizedTest
@@ -209,14 +214,14 @@ class HolesTest {
         rig(
             bottom,
             BULKHEAD,
-            Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.1),
-            Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28),
-            Fittings.port("fill", TankPort.Use.FILL, 0.2, 0.2, 0.28),
-            Fittings.port("air", TankPort.Use.VENT, 0.2, 0.38, 0.2));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.1),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28),
+            Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.2, 0.2, 0.28),
+            Fittings.port(PortId.of("air"), TankPort.Use.VENT, 0.2, 0.38, 0.2));
     assertThat(holes(rig))
         .filteredOn(h -> !h.late().isEmpty())
         .extracting(Hole::port)
-        .isEqualTo(waits ? List.of("vent") : List.of());
+        .isEqualTo(waits ? PortId.all("vent") : List.of());
     List<String> steps = sheet(rig).steps().stream().map(Object::toString).toList();
     assertThat(steps.stream().filter(s -> s.startsWith("Leave until the tank hangs: vent.")))
         .hasSize(waits ? 1 : 0);
@@ -232,7 +237,8 @@ class HolesTest {
 
   /** The rear of a tank of such a shape with walls of 10 mm. */
   private static FaceSheet rear(Shape shape) {
-    Kind tank = SmallVan.tank(shape, Fittings.port("feed", TankPort.Use.FEED, 0, 0.2, 0.15));
+    Kind tank =
+        SmallVan.tank(shape, Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0, 0.2, 0.15));
     Rig rig =
         RigBuilder.named("Ends")
             .vehicle(SmallVan.VAN)

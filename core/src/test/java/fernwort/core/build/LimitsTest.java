@@ -24,6 +24,8 @@ import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
@@ -68,14 +70,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where a verdict about the build turns, to the hair, and what is asked of which kind. */
 class LimitsTest {
 
-  private static final PortRef AT = new PortRef(PartId.of("it"), "in");
+  private static final PortRef AT = new PortRef(PartId.of("it"), PortId.of("in"));
 
   private static Line line(Material material) {
     return new Line(
         LineId.of("l"),
         "L",
         AT,
-        new PortRef(PartId.of("to"), "in"),
+        new PortRef(PartId.of("to"), PortId.of("in")),
         0.013,
         1,
         material,
@@ -162,7 +164,7 @@ class LimitsTest {
     Kind tank =
         SmallVan.tank(
             new Shape.Box(length, width, height),
-            Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.05));
     return RigBuilder.named("Bed")
         .vehicle(SmallVan.VAN)
         .place("bed", "Bed", "reach in", 0, 0, 1)
@@ -216,7 +218,8 @@ class LimitsTest {
 
   static Stream<Arguments> kinds() {
     return Stream.of(
-        Arguments.of(SmallVan.tank(Fittings.port("in", TankPort.Use.FEED, 0, 0, 0)), true),
+        Arguments.of(
+            SmallVan.tank(Fittings.port(PortId.of("in"), TankPort.Use.FEED, 0, 0, 0)), true),
         Arguments.of(Fittings.pressurePump(10, 2.5), true),
         Arguments.of(new Macerator(1e-4, 1e4), true),
         Arguments.of(Fittings.filter(Filter.Grade.CARBON, 10, 0.2), true),
@@ -330,7 +333,9 @@ class LimitsTest {
 
   private static State state(Rig rig) {
     return new State(
-        rig.atRest().with(PartId.of("pump"), "on"), Map.of(PartId.of("tank"), 0.08), Slope.LEVEL);
+        rig.atRest().with(PartId.of("pump"), PositionId.of("on")),
+        Map.of(PartId.of("tank"), 0.08),
+        Slope.LEVEL);
   }
 
   private static double off(Map<PartId, Double> flows, Map<PartId, Double> timed) {
@@ -444,8 +449,8 @@ class LimitsTest {
                 0,
                 1,
                 SmallVan.tank(
-                    Fittings.port("gauge", TankPort.Use.GAUGE, 0.1, 0, 0.1),
-                    Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05)))
+                    Fittings.port(PortId.of("gauge"), TankPort.Use.GAUGE, 0.1, 0, 0.1),
+                    Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.05)))
             .build();
     assertThat(BuyList.of(rig, List.of()))
         .extracting(BuyList.Item::what, BuyList.Item::needed)

@@ -14,6 +14,7 @@ import fernwort.core.build.mount.UsualBuild;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.Connection;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Shop;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Built;
@@ -72,7 +73,7 @@ class ListsTest {
 
   @Test
   void taperedThreadsWantTapeAndSocketsCement() {
-    PortRef out = new PortRef(PartId.of("pump"), "out");
+    PortRef out = new PortRef(PartId.of("pump"), PortId.of("out"));
     Rig tapered =
         described(
             out, new Connection.Thread(Connection.Standard.NPT, "1/2", Connection.Gender.MALE));
@@ -144,7 +145,7 @@ class ListsTest {
     Rig van = UsualBuild.on(SmallVan.rig());
     assertThat(
             van.built()
-                .joint(new PortRef(PartId.of("tank"), "feed"))
+                .joint(new PortRef(PartId.of("tank"), PortId.of("feed")))
                 .orElseThrow()
                 .port()
                 .orElseThrow())
@@ -155,13 +156,13 @@ class ListsTest {
                 Optional.of(Connection.Seal.O_RING)));
     assertThat(
             van.built()
-                .joint(new PortRef(PartId.of("pump"), "in"))
+                .joint(new PortRef(PartId.of("pump"), PortId.of("in")))
                 .orElseThrow()
                 .port()
                 .orElseThrow()
                 .seal())
         .contains(Connection.Seal.FLAT_WASHER);
-    assertThat(van.built().joint(new PortRef(PartId.of("tee"), "a"))).isEmpty();
+    assertThat(van.built().joint(new PortRef(PartId.of("tee"), PortId.of("a")))).isEmpty();
   }
 
   @Test
@@ -177,12 +178,12 @@ class ListsTest {
     Rig van = SmallVan.rig();
     assertThat(JointEnds.of(van).stream().filter(e -> e.isAsked(van)).map(e -> e.at().toString()))
         .containsExactlyInAnyOrder(
-            new PortRef(PartId.of("tank"), "feed").toString(),
-            new PortRef(PartId.of("pump"), "in").toString(),
-            new PortRef(PartId.of("pump"), "out").toString(),
-            new PortRef(PartId.of("sink"), "cold").toString(),
-            new PortRef(PartId.of("rinse"), "cold").toString(),
-            new PortRef(PartId.of("tank"), "vent").toString());
+            new PortRef(PartId.of("tank"), PortId.of("feed")).toString(),
+            new PortRef(PartId.of("pump"), PortId.of("in")).toString(),
+            new PortRef(PartId.of("pump"), PortId.of("out")).toString(),
+            new PortRef(PartId.of("sink"), PortId.of("cold")).toString(),
+            new PortRef(PartId.of("rinse"), PortId.of("cold")).toString(),
+            new PortRef(PartId.of("tank"), PortId.of("vent")).toString());
   }
 
   @Test

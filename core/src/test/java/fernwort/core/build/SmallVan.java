@@ -2,6 +2,7 @@ package fernwort.core.build;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
@@ -55,9 +56,9 @@ public final class SmallVan {
             -0.2,
             0.28,
             tank(
-                Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05),
-                Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28),
-                Fittings.port("spare", TankPort.Use.FILL, 0.1, 0, 0.15)))
+                Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.05),
+                Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28),
+                Fittings.port(PortId.of("spare"), TankPort.Use.FILL, 0.1, 0, 0.15)))
         .part("vent-end", "Vent end", 1.4, 0.3, 0.62, Fittings.end(OpenEnd.Role.VENT))
         .place("box", "Box", "open the door", 2, 0.4, 1)
         .part("pump", "Pump", 2, 0, 0.8, 0.1, Fittings.pressurePump(10, 2.8))

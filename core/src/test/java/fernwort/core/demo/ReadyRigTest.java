@@ -8,6 +8,8 @@ import fernwort.core.describe.RigEdit;
 import fernwort.core.format.RigFormat;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -42,8 +44,8 @@ class ReadyRigTest {
     Setting setting = rig.atRest();
     for (String turn : turned.split(" ")) {
       String[] both = turn.split("=");
-      rig.position(PartId.of(both[0]), both[1]);
-      setting = setting.with(PartId.of(both[0]), both[1]);
+      rig.position(PartId.of(both[0]), PositionId.of(both[1]));
+      setting = setting.with(PartId.of(both[0]), PositionId.of(both[1]));
     }
     Network network = Network.of(rig);
     Map<PartId, Double> volumes = new HashMap<>();
@@ -93,7 +95,7 @@ class ReadyRigTest {
     for (Part part : ready.rig().parts()) {
       assertThat(edit.freePorts(part.id()))
           .as(part.label())
-          .allMatch(port -> port.equals("mouth") || port.equals("waste"));
+          .allMatch(port -> port.equals(PortId.of("mouth")) || port.equals(PortId.of("waste")));
     }
     assertThat(Directions.of(Network.of(ready.rig())).reversedCheckValves()).isEmpty();
   }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.Sampled;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
@@ -98,9 +99,9 @@ class AdditionTest {
     assertThat(
             usual
                 .linesByPort()
-                .get(added(one, usual).port("out"))
-                .other(added(one, usual).port("out")))
-        .isEqualTo(new PortRef(PartId.of("sink"), "cold"));
+                .get(added(one, usual).port(PortId.of("out")))
+                .other(added(one, usual).port(PortId.of("out"))))
+        .isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
     Addition turned =
         new Addition(
             NewParts.of("check"),
@@ -112,26 +113,32 @@ class AdditionTest {
     Part check = added(one, odd);
     assertThat(check.label()).isEqualTo("Odd one");
     assertThat(check.height()).isEqualTo(0.9);
-    assertThat(odd.linesByPort().get(check.port("out")).other(check.port("out")))
-        .isEqualTo(new PortRef(PartId.of("pump"), "out"));
+    assertThat(
+            odd.linesByPort().get(check.port(PortId.of("out"))).other(check.port(PortId.of("out"))))
+        .isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
   }
 
   @Test
   void waterComesFromWhatIsHungBeforeAPumpAndGoesToWhatIsHungBehindIt() {
     Rig open = one;
-    for (String port : List.of("in", "out")) {
+    for (PortId port : PortId.all("in", "out")) {
       Line line = one.linesByPort().get(new PortRef(PartId.of("pump"), port));
       open = RigEdit.of(open).disconnect(line.id());
     }
-    assertThat(hung(open, "tank", new PortRef(PartId.of("pump"), "in"))).isEqualTo("feed");
-    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), "in"))).isEqualTo("out");
-    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), "out"))).isEqualTo("in");
-    assertThat(hung(open, "heater", new PortRef(PartId.of("pump"), "out"))).isEqualTo("cold");
-    assertThat(hung(open, "filler", new PortRef(PartId.of("pump"), "in"))).isEqualTo("out");
+    assertThat(hung(open, "tank", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+        .isEqualTo("feed");
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+        .isEqualTo("out");
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.of("out"))).value())
+        .isEqualTo("in");
+    assertThat(hung(open, "heater", new PortRef(PartId.of("pump"), PortId.of("out"))).value())
+        .isEqualTo("cold");
+    assertThat(hung(open, "filler", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+        .isEqualTo("out");
   }
 
   /** The port by which a new part hangs on another. */
-  private static String hung(Rig rig, String what, PortRef on) {
+  private static PortId hung(Rig rig, String what, PortRef on) {
     Rig after = of(what).at(rig, new Addition.OnPort(on)).on(rig);
     return after.linesByPort().get(on).other(on).port();
   }
@@ -160,12 +167,16 @@ class AdditionTest {
 
   @Test
   void whatIsUsuallyHungOnAPortIsOfferedFirst() {
-    assertThat(NewParts.usualAt(one.part(PartId.of("filler")), "mouth").id()).isEqualTo("jug");
-    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), "vent").id()).isEqualTo("vent");
-    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), "drain").id()).isEqualTo("cap");
-    assertThat(NewParts.usualAt(one.part(PartId.of("sink")), "waste").id()).isEqualTo("trap");
+    assertThat(NewParts.usualAt(one.part(PartId.of("filler")), PortId.of("mouth")).id())
+        .isEqualTo("jug");
+    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), PortId.of("vent")).id())
+        .isEqualTo("vent");
+    assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), PortId.of("drain")).id())
+        .isEqualTo("cap");
+    assertThat(NewParts.usualAt(one.part(PartId.of("sink")), PortId.of("waste")).id())
+        .isEqualTo("trap");
     for (Part part : one.parts()) {
-      for (String port : part.kind().ports()) {
+      for (PortId port : part.kind().ports()) {
         assertThat(NewParts.all()).contains(NewParts.usualAt(part, port));
       }
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -38,7 +39,7 @@ class CalledByLabelTest {
             LineId.of("again"),
             "Again",
             line.from(),
-            RIG.part(PartId.of("sink")).port("waste"),
+            RIG.part(PartId.of("sink")).port(PortId.of("waste")),
             0.01,
             1,
             line.material(),

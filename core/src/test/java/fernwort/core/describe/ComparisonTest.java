@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.LongCoach;
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -32,7 +33,8 @@ class ComparisonTest {
     Rig less = RigEdit.of(before).remove(PartId.of("drain-cap"));
     Part valve =
         new Part(PartId.of("valve"), "Valve", PlaceId.of("bed"), 0, 0, 1, 0, Fittings.twoWay(0));
-    Rig more = RigEdit.of(less).insert(LineId.of("pump-out-sink"), valve, "a", "b");
+    Rig more =
+        RigEdit.of(less).insert(LineId.of("pump-out-sink"), valve, PortId.of("a"), PortId.of("b"));
     Rig after = RigEdit.of(more).change(PartId.of("pump"), p -> p.atHeight(1));
     Comparison c = Comparison.of(before, after);
     assertThat(c.onlyFirst()).extracting(Part::id).containsExactly(PartId.of("drain-cap"));

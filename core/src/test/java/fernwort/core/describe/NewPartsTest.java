@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.OnRecord;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.LineId;
@@ -59,7 +60,8 @@ class NewPartsTest {
     }
     for (PortRef port :
         List.of(
-            new PortRef(PartId.of("fresh"), "drain"), new PortRef(PartId.of("shower"), "waste"))) {
+            new PortRef(PartId.of("fresh"), PortId.of("drain")),
+            new PortRef(PartId.of("shower"), PortId.of("waste")))) {
       Rig rig =
           port.part().equals(PartId.of("shower"))
               ? RigEdit.of(open).remove(PartId.of("shower-trap"))
@@ -92,7 +94,7 @@ class NewPartsTest {
     List<String> told = new ArrayList<>();
     for (String layout : List.of("long-stay", "three-in-a-row", "jug")) {
       for (Part part : ReadyRig.find(layout).orElseThrow().rig().parts()) {
-        for (String port : part.kind().ports()) {
+        for (PortId port : part.kind().ports()) {
           told.add("%s %s: %s".formatted(part.label(), port, NewParts.usualAt(part, port).label()));
         }
       }

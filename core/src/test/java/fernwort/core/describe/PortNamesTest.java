@@ -3,6 +3,7 @@ package fernwort.core.describe;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
@@ -43,16 +44,17 @@ class PortNamesTest {
                 NewParts.of("strainer"), "", Optional.empty(), Optional.empty(), Optional.empty())
             .at(rig, new Addition.OnLine(LineId.of("pump-out-sink")))
             .on(rig);
-    assertThat(PortNames.of(strained).words(new PortRef(PartId.of("pump"), "out")))
+    assertThat(PortNames.of(strained).words(new PortRef(PartId.of("pump"), PortId.of("out"))))
         .isEqualTo("out, towards Sink");
-    assertThat(PortNames.of(strained).full(new PortRef(PartId.of("sink"), "cold")))
+    assertThat(PortNames.of(strained).full(new PortRef(PartId.of("sink"), PortId.of("cold"))))
         .isEqualTo("Sink, cold, towards Pump");
   }
 
   @Test
   void aBranchLeadsToAllThatHangsOnIt() {
-    assertThat(names.leadsTo(new PortRef(PartId.of("pump"), "out"))).hasSizeGreaterThan(2);
-    assertThat(names.words(new PortRef(PartId.of("pump"), "out"))).contains(" more");
+    assertThat(names.leadsTo(new PortRef(PartId.of("pump"), PortId.of("out"))))
+        .hasSizeGreaterThan(2);
+    assertThat(names.words(new PortRef(PartId.of("pump"), PortId.of("out")))).contains(" more");
   }
 
   @Test
@@ -60,9 +62,11 @@ class PortNamesTest {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
     Rig open = RigEdit.of(rig).disconnect(LineId.of("pump-out-sink"));
     PortNames of = PortNames.of(open);
-    assertThat(of.words(new PortRef(PartId.of("pump"), "out"))).isEqualTo("out, free");
+    assertThat(of.words(new PortRef(PartId.of("pump"), PortId.of("out")))).isEqualTo("out, free");
     assertThat(of.free())
-        .contains(new PortRef(PartId.of("pump"), "out"), new PortRef(PartId.of("sink"), "cold"));
+        .contains(
+            new PortRef(PartId.of("pump"), PortId.of("out")),
+            new PortRef(PartId.of("sink"), PortId.of("cold")));
     assertThat(of.free()).hasSize(2 + PortNames.of(rig).free().size());
   }
 }

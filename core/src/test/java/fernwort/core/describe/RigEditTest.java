@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;
@@ -42,13 +43,18 @@ class RigEditTest {
   void aPartPutIntoALineCutsItInTwoAndKeepsItsLength() {
     Line before = RigEdit.of(rig).line(LineId.of("pump-out-sink"));
     Rig changed =
-        RigEdit.of(rig).insert(LineId.of("pump-out-sink"), valve(PartId.of("tap-valve")), "a", "b");
+        RigEdit.of(rig)
+            .insert(
+                LineId.of("pump-out-sink"),
+                valve(PartId.of("tap-valve")),
+                PortId.of("a"),
+                PortId.of("b"));
     List<Line> at = RigEdit.of(changed).linesAt(PartId.of("tap-valve"));
     assertThat(at).hasSize(2);
     assertThat(at.stream().mapToDouble(Line::length).sum())
         .isCloseTo(before.length(), within(1e-9));
-    assertThat(at.getFirst().from()).isEqualTo(new PortRef(PartId.of("pump"), "out"));
-    assertThat(at.getLast().to()).isEqualTo(new PortRef(PartId.of("sink"), "cold"));
+    assertThat(at.getFirst().from()).isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
+    assertThat(at.getLast().to()).isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
   }
 
   /** A rig whose lines rise and sag anyhow on their way. */
@@ -89,7 +95,12 @@ class RigEditTest {
             height,
             0,
             Fittings.twoWay(0));
-    Rig cut = edit.insert(line.id(), added, turned ? "b" : "a", turned ? "a" : "b");
+    Rig cut =
+        edit.insert(
+            line.id(),
+            added,
+            turned ? PortId.of("b") : PortId.of("a"),
+            turned ? PortId.of("a") : PortId.of("b"));
     Rig back = RigEdit.of(cut).remove(PartId.of("extra"));
     Line closed = RigEdit.of(back).line(line.id());
     assertThat(List.of(closed.from(), closed.to())).containsExactly(line.from(), line.to());
@@ -111,7 +122,8 @@ class RigEditTest {
   void aLineGoesOnPassingWhereAPartWasThatIsTakenOut() {
     Part crest =
         new Part(PartId.of("crest"), "Crest", PlaceId.of("bed"), 0, 0, 1.9, 0, Fittings.twoWay(0));
-    Rig raised = RigEdit.of(rig).insert(LineId.of("pump-out-sink"), crest, "a", "b");
+    Rig raised =
+        RigEdit.of(rig).insert(LineId.of("pump-out-sink"), crest, PortId.of("a"), PortId.of("b"));
     double half = RigEdit.of(rig).line(LineId.of("pump-out-sink")).length() / 2;
     Line over =
         RigEdit.of(RigEdit.of(raised).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
@@ -144,8 +156,8 @@ class RigEditTest {
             turnedRound);
     Line back =
         RigEdit.of(RigEdit.of(other).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
-    assertThat(back.from()).isEqualTo(new PortRef(PartId.of("sink"), "cold"));
-    assertThat(back.to()).isEqualTo(new PortRef(PartId.of("pump"), "out"));
+    assertThat(back.from()).isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
+    assertThat(back.to()).isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
     assertThat(back.length()).isCloseTo(half + 0.7, within(1e-9));
     assertThat(back.profile()).hasSize(2);
     assertThat(back.profile().getFirst().along()).isCloseTo(half, within(1e-9));
@@ -170,7 +182,7 @@ class RigEditTest {
             0.3,
             0,
             new Plug(true));
-    Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4, course.lowest());
+    Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.of("in"), 0.4, course.lowest());
     assertThat(low.part(PartId.of("tee")).height()).isEqualTo(0.4);
     List<Line> at = RigEdit.of(low).linesAt(PartId.of("tee"));
     assertThat(at.getFirst().length()).isCloseTo(0.3, within(1e-9));
@@ -181,7 +193,7 @@ class RigEditTest {
     assertThat(at.getLast().minorLoss()).isEqualTo(1);
     assertThat(at.getLast().length()).isEqualTo(0.4);
     // The middle of a sagging line is where it passes, not halfway between its ends.
-    Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, "in", 0.4);
+    Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.of("in"), 0.4);
     assertThat(middle.part(PartId.of("tee")).height())
         .isCloseTo(course.heightAt(line.length() / 2), within(1e-9));
   }
@@ -199,7 +211,8 @@ class RigEditTest {
   @Test
   void aPartAtTheEndOfALineTakesTheLineWithIt() {
     Rig changed = RigEdit.of(rig).remove(PartId.of("drain-cap"));
-    assertThat(RigEdit.of(changed).freePorts(PartId.of("fresh"))).containsExactly("drain");
+    assertThat(RigEdit.of(changed).freePorts(PartId.of("fresh")))
+        .containsExactly(PortId.of("drain"));
   }
 
   @Test
@@ -214,7 +227,7 @@ class RigEditTest {
             0.7,
             0,
             new Plug(true));
-    Rig changed = RigEdit.of(rig).teeOff(LineId.of("pump-out-sink"), drain, "in", 0.4);
+    Rig changed = RigEdit.of(rig).teeOff(LineId.of("pump-out-sink"), drain, PortId.of("in"), 0.4);
     Part tee =
         changed.parts().stream().filter(p -> p.kind() instanceof Tee).findFirst().orElseThrow();
     assertThat(RigEdit.of(changed).linesAt(tee.id())).hasSize(3);
@@ -242,8 +255,8 @@ class RigEditTest {
         new Line(
             LineId.of("extra"),
             "Extra",
-            new PortRef(PartId.of("pump"), "out"),
-            new PortRef(PartId.of("sink"), "cold"),
+            new PortRef(PartId.of("pump"), PortId.of("out")),
+            new PortRef(PartId.of("sink"), PortId.of("cold")),
             0.012,
             1,
             Line.Material.PEX,

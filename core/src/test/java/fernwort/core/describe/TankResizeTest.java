@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
@@ -34,7 +35,7 @@ class TankResizeTest {
         Contents.FRESH, shape, 0.005, List.of(ports), Fittings.stick(0.1, 0.1), 2e4, -5e3);
   }
 
-  private static TankPort port(String id, double x, double y, double z) {
+  private static TankPort port(PortId id, double x, double y, double z) {
     return new TankPort(id, TankPort.Use.FEED, new Point(x, y, z), Optional.of(0.019));
   }
 
@@ -104,22 +105,32 @@ class TankResizeTest {
 
   @Test
   void openingsKeepTheirDistanceToTheNearerWall() {
-    Tank old = tank(BOX, port("near", 0.05, 0.10, 0.02), port("far", 0.75, 0.35, 0.28));
+    Tank old =
+        tank(
+            BOX,
+            port(PortId.of("near"), 0.05, 0.10, 0.02),
+            port(PortId.of("far"), 0.75, 0.35, 0.28));
     Tank now = tank(new Shape.Box(1.01, 0.61, 0.21), old.tankPorts().toArray(TankPort[]::new));
     List<TankPort> carried = TankResize.carried(old, now, old.tankPorts());
-    assertThat(carried).extracting(TankPort::id).containsExactly("near", "far");
+    assertThat(carried)
+        .extracting(TankPort::id)
+        .containsExactly(PortId.of("near"), PortId.of("far"));
     assertAt(carried.getFirst().at(), 0.05, 0.10, 0.02);
     assertAt(carried.getLast().at(), 0.95, 0.55, 0.18);
     assertThat(carried.getLast().bore()).contains(0.019);
     // One that was put elsewhere in the same breath stays where it was put.
-    TankPort moved = port("far", 0.5, 0.2, 0.1);
+    TankPort moved = port(PortId.of("far"), 0.5, 0.2, 0.1);
     assertThat(TankResize.carried(old, now, List.of(moved))).containsExactly(moved);
     assertThat(TankResize.carried(old, old, old.tankPorts())).isEqualTo(old.tankPorts());
   }
 
   @Test
   void openingsStayInATankThatShrinksBelowThem() {
-    Tank old = tank(BOX, port("low", 0.39, 0.19, 0.14), port("high", 0.41, 0.21, 0.16));
+    Tank old =
+        tank(
+            BOX,
+            port(PortId.of("low"), 0.39, 0.19, 0.14),
+            port(PortId.of("high"), 0.41, 0.21, 0.16));
     Tank now = tank(new Shape.Box(0.31, 0.11, 0.11));
     List<TankPort> carried = TankResize.carried(old, now, old.tankPorts());
     assertAt(carried.getFirst().at(), 0.30, 0.10, 0.10);
@@ -128,7 +139,7 @@ class TankResizeTest {
 
   @Test
   void turnedOverTwiceIsAsItWas() {
-    Tank tank = tank(BOX, port("a", 0.05, 0.10, 0.02));
+    Tank tank = tank(BOX, port(PortId.of("a"), 0.05, 0.10, 0.02));
     List<TankPort> once = TankResize.mirrored(tank, tank.tankPorts());
     assertAt(once.getFirst().at(), 0.05, 0.30, 0.28);
     assertAt(TankResize.mirrored(tank, once).getFirst().at(), 0.05, 0.10, 0.02);

@@ -8,6 +8,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
@@ -54,7 +56,10 @@ class BodiesTest {
   private static Wintering after(Network network, String... turns) {
     State rest = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     List<Turn> steps =
-        Stream.of(turns).map(t -> t.split(" ")).map(t -> new Turn(PartId.of(t[0]), t[1])).toList();
+        Stream.of(turns)
+            .map(t -> t.split(" "))
+            .map(t -> new Turn(PartId.of(t[0]), PositionId.of(t[1])))
+            .toList();
     return Procedure.run(network, Filled.of(network, rest), steps);
   }
 
@@ -161,11 +166,12 @@ class BodiesTest {
     List<Kind> kinds =
         List.of(
             Fittings.twoWay(0),
-            Fittings.motorised(0, "", 6),
+            Fittings.motorised(0, PositionId.NONE, 6),
             new TwoWayValve(
                 List.of(
-                    new Stop("shut", "screwed down", 0, List.of()),
-                    new Stop("open", "screwed out", 90, List.of(List.of("a", "b")))),
+                    new Stop(PositionId.of("shut"), "screwed down", 0, List.of()),
+                    new Stop(
+                        PositionId.of("open"), "screwed out", 90, List.of(PortId.all("a", "b")))),
                 Optional.empty(),
                 Optional.of(Valve.Design.GATE)),
             Fittings.check(),
@@ -275,7 +281,7 @@ class BodiesTest {
         .singleElement()
         .satisfies(r -> {
           assertThat(r.how().toString()).contains("closed end");
-          assertThat(r.help()).contains(new Operation.Put(PartId.of("top"), "open"));
+          assertThat(r.help()).contains(new Operation.Put(PartId.of("top"), PositionId.of("open")));
         });
   }
 }

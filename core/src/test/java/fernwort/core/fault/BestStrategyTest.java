@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.fault.FaultFinder.Feeling;
 import fernwort.core.jobs.SmallHouses;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
@@ -63,8 +64,10 @@ class BestStrategyTest {
 
   private static State working(Rig rig, long seed) {
     State state =
-        SmallHouses.state(rig, seed).with(PartId.of("pump"), "on").with(PartId.of("tap"), "open");
-    return state.with(PartId.of("feed1"), "open");
+        SmallHouses.state(rig, seed)
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("tap"), PositionId.of("open"));
+    return state.with(PartId.of("feed1"), PositionId.of("open"));
   }
 
   /** One complaint of a rig, drawn from those by which its faults show. */

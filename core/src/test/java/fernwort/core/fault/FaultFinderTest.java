@@ -10,6 +10,7 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.jobs.SmallHouses;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -191,7 +192,7 @@ class FaultFinderTest {
             state = state.withVolume(part.id(), 0.6 * network.room(part.id()).capacity());
           }
           if (part.kind().is(Purpose.SUPPLIES)) {
-            state = state.with(part.id(), "on");
+            state = state.with(part.id(), PositionId.of("on"));
           }
         }
         List<Played> played = play(rig, inUse(rig, state), FAULTS, lies, 3, Feeling.PLACE_BY_PLACE);
@@ -214,7 +215,8 @@ class FaultFinderTest {
         List<Played> all = new ArrayList<>();
         for (long seed = 0; seed < DRAWN; seed++) {
           Rig rig = SmallHouses.rig(seed);
-          State state = inUse(rig, SmallHouses.state(rig, seed)).with(PartId.of("pump"), "on");
+          State state =
+              inUse(rig, SmallHouses.state(rig, seed)).with(PartId.of("pump"), PositionId.of("on"));
           all.addAll(play(rig, state, FAULTS, lies, seed, feeling));
           Rig other = TankHouses.draw(new Random(seed));
           all.addAll(play(other, inUse(other, halfFull(other)), FAULTS, lies, seed, feeling));
@@ -236,7 +238,7 @@ class FaultFinderTest {
         state = state.with(part.id(), part.kind().positions().get(1).id());
       }
       if (part.kind().is(Purpose.DRIVES)) {
-        state = state.with(part.id(), "on");
+        state = state.with(part.id(), PositionId.of("on"));
       }
     }
     return state;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
@@ -18,7 +19,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class FaultyRigTest {
 
   private static final DemoRig TERN = DemoRig.called("tern");
-  private static final State DRAWING = TERN.state().with(PartId.of("sink"), "cold");
+  private static final State DRAWING = TERN.state().with(PartId.of("sink"), PositionId.of("cold"));
   private static final double SOUND =
       sink(new FaultyRig(TERN.rig(), java.util.Map.of(), java.util.Map.of(), java.util.List.of()));
 
@@ -30,7 +31,7 @@ class FaultyRigTest {
     return Hydraulics.of(Network.of(rig.rig())).solve(rig.state(DRAWING));
   }
 
-  private static FaultyRig with(String on, FaultKind kind, String position) {
+  private static FaultyRig with(String on, FaultKind kind, PositionId position) {
     return FaultyRig.of(
             TERN.rig(), new Fault(TERN.rig().element(on), kind, Optional.ofNullable(position)))
         .orElseThrow();
@@ -55,7 +56,7 @@ class FaultyRigTest {
     "fore-motor, NOT_ARRIVED, shut, 0, 0.01",
   })
   void aFaultTakesWaterFromTheTap(
-      String on, FaultKind kind, String position, double least, double most) {
+      String on, FaultKind kind, PositionId position, double least, double most) {
     assertThat(sink(with(on, kind, position)) / SOUND).isBetween(least, most);
   }
 

@@ -9,6 +9,7 @@ import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.TwoWayValve;
@@ -35,7 +36,7 @@ class FrostValveTest {
 
   private static Rig rig(Optional<Double> below) {
     TwoWayValve plain = (TwoWayValve) Fittings.twoWay(90);
-    String open = plain.opened().orElseThrow().id();
+    PositionId open = plain.opened().orElseThrow().id();
     return CaseRigs.rig()
         .part("top", "Top", 1, 0, 1.8, Fittings.fixture(Fixture.Type.TAP, false, 6))
         .part(
@@ -54,7 +55,7 @@ class FrostValveTest {
   private static Wintering full(PartId tap) {
     State rest =
         new State(PLUMBING.rig().atRest(), Map.of(), Slope.LEVEL)
-            .with(PartId.of("top"), tap.value());
+            .with(PartId.of("top"), PositionId.of(tap.value()));
     return Filled.of(PLUMBING, rest);
   }
 
@@ -115,7 +116,9 @@ class FrostValveTest {
         });
     assertThat(
             FrostValve.tonight(
-                network, Filled.of(network, rest.with(PartId.of("frost"), "open")), asked))
+                network,
+                Filled.of(network, rest.with(PartId.of("frost"), PositionId.of("open"))),
+                asked))
         .isEmpty();
   }
 
@@ -134,7 +137,10 @@ class FrostValveTest {
     Network network = Network.of(tern.rig());
     double lost =
         FrostValve.loses(
-            network, Filled.of(network, tern.state()), PartId.of("frost-motor"), "open");
+            network,
+            Filled.of(network, tern.state()),
+            PartId.of("frost-motor"),
+            PositionId.of("open"));
     assertThat(lost).isGreaterThan(0.8 * tern.state().volume(PartId.of("fore")));
   }
 }

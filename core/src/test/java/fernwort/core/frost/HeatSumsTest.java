@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.describe.Fittings;
 import fernwort.core.drain.Filled;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
@@ -425,7 +426,9 @@ class HeatSumsTest {
         .containsExactlyInAnyOrder(PartId.of("boiler"), LineId.of("up"));
     assertThat(
             FreezeForecast.of(
-                    network, Filled.of(network, off.with(PartId.of("boiler"), "on")), asked)
+                    network,
+                    Filled.of(network, off.with(PartId.of("boiler"), PositionId.of("on"))),
+                    asked)
                 .exposures())
         .extracting(FreezeForecast.Exposure::id)
         .containsExactly(LineId.of("up"));

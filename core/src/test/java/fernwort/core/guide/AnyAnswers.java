@@ -17,6 +17,7 @@ import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.guide.answers.Venting;
 import fernwort.core.guide.answers.WasteParts;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;
@@ -56,7 +57,7 @@ final class AnyAnswers {
   private static TankAnswers anyTank(int n, Contents contents, Random random) {
     TankAnswers tank = plain(n, contents, random);
     List<TankAnswers.Opening> openings = new ArrayList<>();
-    for (String port : List.of("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
+    for (PortId port : PortId.all("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
       if (random.nextInt(4) == 0) {
         openings.add(
             new TankAnswers.Opening(

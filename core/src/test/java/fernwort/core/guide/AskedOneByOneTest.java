@@ -11,6 +11,8 @@ import fernwort.core.guide.answers.RigAnswers.Tap;
 import fernwort.core.guide.answers.RigAnswers.Use;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Axle;
@@ -65,9 +67,9 @@ class AskedOneByOneTest {
                     tap(Use.BASIN, RigAnswers.Water.COLD_AND_HOT),
                     tap(Use.OUTSIDE, RigAnswers.Water.COLD_AND_HOT)))
             .rig();
-    assertThat(rig.part(PartId.of("sink")).kind().ports()).doesNotContain("hot");
-    assertThat(rig.part(PartId.of("basin")).kind().ports()).contains("hot");
-    assertThat(rig.part(PartId.of("outside-shower")).kind().ports()).contains("hot");
+    assertThat(rig.part(PartId.of("sink")).kind().ports()).doesNotContain(PortId.of("hot"));
+    assertThat(rig.part(PartId.of("basin")).kind().ports()).contains(PortId.of("hot"));
+    assertThat(rig.part(PartId.of("outside-shower")).kind().ports()).contains(PortId.of("hot"));
   }
 
   @Test
@@ -80,28 +82,31 @@ class AskedOneByOneTest {
     assertThat(heater.place().value()).isEqualTo("mid-front-left");
     assertThat(heater.height()).isEqualTo(0.9);
     assertThat(made.running())
-        .containsEntry(PartId.of("heater-in"), "open")
-        .containsEntry(PartId.of("heater-bypass"), "shut");
+        .containsEntry(PartId.of("heater-in"), PositionId.of("open"))
+        .containsEntry(PartId.of("heater-bypass"), PositionId.of("shut"));
     assertThat(made.guesses()).noneMatch(g -> g.about() == Guess.About.HEATER);
     // Past the heater with its valves closed, hot water comes cold; with the drain open it runs
     // out.
     Hydraulics hydraulics = Hydraulics.of(Network.of(made.rig()));
     State running = GuidedTest.holding(made.rig(), 0.5);
-    for (Map.Entry<PartId, String> handle : made.running().entrySet()) {
+    for (Map.Entry<PartId, PositionId> handle : made.running().entrySet()) {
       running = running.with(handle.getKey(), handle.getValue());
     }
-    running = running.with(PartId.of("sink"), "hot");
+    running = running.with(PartId.of("sink"), PositionId.of("hot"));
     assertThat(hydraulics.solve(running).fixture(PartId.of("sink"))).isPositive();
-    State past = running.with(PartId.of("heater-in"), "shut").with(PartId.of("heater-out"), "shut");
+    State past =
+        running
+            .with(PartId.of("heater-in"), PositionId.of("shut"))
+            .with(PartId.of("heater-out"), PositionId.of("shut"));
     assertThat(hydraulics.solve(past).fixture(PartId.of("sink"))).isZero();
     assertThat(
             hydraulics
-                .solve(past.with(PartId.of("heater-bypass"), "open"))
+                .solve(past.with(PartId.of("heater-bypass"), PositionId.of("open")))
                 .fixture(PartId.of("sink")))
         .isPositive();
     assertThat(
             hydraulics
-                .solve(running.with(PartId.of("heater-drain"), "open"))
+                .solve(running.with(PartId.of("heater-drain"), PositionId.of("open")))
                 .ends()
                 .get(PartId.of("heater-drain-tail")))
         .isPositive();

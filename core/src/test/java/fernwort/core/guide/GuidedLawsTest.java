@@ -16,6 +16,8 @@ import fernwort.core.guide.answers.TankTies;
 import fernwort.core.guide.answers.Venting;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
@@ -90,10 +92,10 @@ class GuidedLawsTest {
       assertThat(edit.freePorts(part.id()))
           .as(part.label())
           .allMatch(port ->
-              port.equals("mouth")
-                  || port.equals("waste")
+              port.equals(PortId.of("mouth"))
+                  || port.equals(PortId.of("waste"))
                   || dryTap
-                  || port.equals("hot") && part.kind() instanceof Heater
+                  || port.equals(PortId.of("hot")) && part.kind() instanceof Heater
                   || rig.lines().isEmpty());
     }
     assertThat(Directions.of(Network.of(rig)).reversedCheckValves()).isEmpty();
@@ -167,7 +169,7 @@ class GuidedLawsTest {
     rig.tanks(Contents.FRESH)
         .forEach(t -> volumes.put(t.id(), 0.9 * network.room(t.id()).capacity()));
     Setting set = rig.atRest();
-    for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
+    for (Map.Entry<PartId, PositionId> handle : guided.running().entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : rig.parts()) {
@@ -189,7 +191,7 @@ class GuidedLawsTest {
     Network network = Network.of(guided.rig());
     Random random = new Random(seed);
     Setting set = guided.rig().atRest();
-    for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
+    for (Map.Entry<PartId, PositionId> handle : guided.running().entrySet()) {
       set = set.with(handle.getKey(), handle.getValue());
     }
     for (Part part : guided.rig().parts()) {
@@ -225,14 +227,14 @@ class GuidedLawsTest {
           Map.of(from, 0.9 * network.room(from).capacity(), to, 0.2 * network.room(to).capacity());
       Setting set = rig.atRest();
       if (linked) {
-        for (Map.Entry<PartId, String> handle : guided.running().entrySet()) {
+        for (Map.Entry<PartId, PositionId> handle : guided.running().entrySet()) {
           set = set.with(handle.getKey(), handle.getValue());
         }
-        set = set.with(PartId.of("pump"), "off");
+        set = set.with(PartId.of("pump"), PositionId.of("off"));
       } else {
         set =
-            set.with(id(rig, "Valve for " + tank.label()), "open")
-                .with(id(rig, "Pump for " + tank.label()), "on");
+            set.with(id(rig, "Valve for " + tank.label()), PositionId.of("open"))
+                .with(id(rig, "Pump for " + tank.label()), PositionId.of("on"));
       }
       double comes = Hydraulics.of(network).solve(new State(set, volumes, Slope.LEVEL)).tank(to);
       // A link lets water run to the lower one, whichever that is.
@@ -350,11 +352,11 @@ class GuidedLawsTest {
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part part : rig.parts()) {
       if (part.kind() instanceof DrainTrap) {
-        PortRef out = part.port("out");
+        PortRef out = part.port(PortId.of("out"));
         PortRef inlet = lines.get(out).other(out);
         double into = rig.part(inlet.part()).at(inlet.port()).z();
         assertThat(part.height()).as(part.label()).isGreaterThan(into + 0.049);
-        for (Part above : tapsOver(rig, lines, part.port("in"))) {
+        for (Part above : tapsOver(rig, lines, part.port(PortId.of("in")))) {
           // A tap that is hardly over the tank's inlet has no room for a trap below it.
           assertThat(above.height() < into + 0.1 || above.height() > part.height())
               .as("%s over %s", above.label(), part.label())
@@ -362,7 +364,7 @@ class GuidedLawsTest {
         }
       }
       if (part.label().endsWith("drain cap") && part.kind() instanceof Plug) {
-        PortRef in = part.port("in");
+        PortRef in = part.port(PortId.of("in"));
         Part over = rig.part(lines.get(in).other(in).part());
         boolean tank = over.kind() instanceof Tank;
         assertThat(part.height()).isLessThanOrEqualTo(over.at(lines.get(in).other(in).port()).z());
@@ -378,7 +380,9 @@ class GuidedLawsTest {
       return List.of();
     }
     return next.kind() instanceof Tee
-        ? Stream.of("a", "b").flatMap(p -> tapsOver(rig, lines, next.port(p)).stream()).toList()
+        ? Stream.of("a", "b")
+            .flatMap(p -> tapsOver(rig, lines, next.port(PortId.of(p))).stream())
+            .toList()
         : List.of(next);
   }
 

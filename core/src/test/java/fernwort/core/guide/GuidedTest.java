@@ -25,6 +25,8 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -436,7 +438,7 @@ class GuidedTest {
     TankAnswers low = plainVan().tanks().getFirst().vented(0.9, true);
     Rig rig = Guided.of(plainVan().with(List.of(low))).rig();
     assertThat(rig.part(PartId.of("fresh-vent")).height()).isEqualTo(0.9);
-    double top = rig.part(PartId.of("fresh")).at("vent").z();
+    double top = rig.part(PartId.of("fresh")).at(PortId.of("vent")).z();
     assertThat(rig.lines().getFirst().profile())
         .singleElement()
         .satisfies(p -> assertThat(p.height()).isCloseTo(top + 0.25, within(1e-9)));
@@ -453,9 +455,9 @@ class GuidedTest {
     Rig rig = Guided.of(trailer().with(tanks)).rig();
     Tank giving = (Tank) rig.part(PartId.of("near")).kind();
     double lengthwise = TankResize.length(giving);
-    assertThat(giving.port("to-Left").at().x())
+    assertThat(giving.port(PortId.of("to-Left")).at().x())
         .isCloseTo(0.06 + (lengthwise - 0.12) / 3, within(1e-9));
-    assertThat(giving.port("to-Right").at().x())
+    assertThat(giving.port(PortId.of("to-Right")).at().x())
         .isCloseTo(0.06 + 2 * (lengthwise - 0.12) / 3, within(1e-9));
   }
 
@@ -530,8 +532,8 @@ class GuidedTest {
   void theValveJoinsWhatWasSaidOfEachOfItsPositions() {
     Rig rig = Guided.of(plainVan()).rig();
     ThreeWayValve valve = (ThreeWayValve) rig.part(PartId.of("tank-valve")).kind();
-    assertThat(valve.stop("left").joins()).containsExactly(List.of("a", "b"));
-    assertThat(valve.stop("up").joins()).isEmpty();
-    assertThat(valve.stop("right").joins()).containsExactly(List.of("a", "c"));
+    assertThat(valve.stop(PositionId.of("left")).joins()).containsExactly(PortId.all("a", "b"));
+    assertThat(valve.stop(PositionId.of("up")).joins()).isEmpty();
+    assertThat(valve.stop(PositionId.of("right")).joins()).containsExactly(PortId.all("a", "c"));
   }
 }

@@ -3,6 +3,7 @@ package fernwort.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.ReadyAnswers;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -48,9 +49,9 @@ class WaterWalkTest {
     "main-and-low, low-fresh-drain-cap, cap off, Low fresh > Low fresh drain cap",
   })
   void aHandleTellsWhatItDoesInEachPosition(
-      String layout, PartId part, String position, String way) {
+      String layout, PartId part, PositionId position, String way) {
     assertThat(walk(layout, part).stands())
-        .contains(new WaterWalk.Stands(position, List.of(List.of(way.split(" > ")))));
+        .contains(new WaterWalk.Stands(position.value(), List.of(List.of(way.split(" > ")))));
   }
 
   @Test

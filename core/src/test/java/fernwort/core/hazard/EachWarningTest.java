@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Warning.Code;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Tee;
@@ -77,9 +78,9 @@ class EachWarningTest {
 
   private static final State REST =
       new State(SMALL.atRest(), Map.of(PartId.of("tank"), 0.040), Slope.LEVEL)
-          .with(PartId.of("vent-valve"), "open")
-          .with(PartId.of("over-valve"), "open")
-          .with(PartId.of("in-valve"), "shut");
+          .with(PartId.of("vent-valve"), PositionId.of("open"))
+          .with(PartId.of("over-valve"), PositionId.of("open"))
+          .with(PartId.of("in-valve"), PositionId.of("shut"));
 
   /** A warning, what raises it, and what is like it and does not. */
   private record Case(Code code, Rig rig, State raised, State calm) {
@@ -106,7 +107,7 @@ class EachWarningTest {
       state =
           word.contains("=")
               ? state.withVolume(PartId.of(two[0]), Double.parseDouble(two[1]) / 1000)
-              : state.with(PartId.of(two[0]), two[1]);
+              : state.with(PartId.of(two[0]), PositionId.of(two[1]));
     }
     return state;
   }
@@ -174,8 +175,8 @@ class EachWarningTest {
     return new Case(
         Code.RUNS_OVER_SOON,
         rig,
-        state.with(PartId.of("link"), "open"),
-        state.with(PartId.of("link"), "shut"));
+        state.with(PartId.of("link"), PositionId.of("open")),
+        state.with(PartId.of("link"), PositionId.of("shut")));
   }
 
   /** A fast hose into a tank whose vent is four millimetres wide, and into one with a wide vent. */
@@ -194,12 +195,12 @@ class EachWarningTest {
             .build();
     State filling =
         new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
-            .with(PartId.of("inlet"), "mains");
+            .with(PartId.of("inlet"), PositionId.of("mains"));
     return new Case(
         Code.VENT_NARROW,
         rig,
-        filling.with(PartId.of("over-valve"), "shut"),
-        filling.with(PartId.of("over-valve"), "open"));
+        filling.with(PartId.of("over-valve"), PositionId.of("shut")),
+        filling.with(PartId.of("over-valve"), PositionId.of("open")));
   }
 
   /** A pump with a way from its outlet back to its inlet, through a valve. */
@@ -207,13 +208,13 @@ class EachWarningTest {
     Rig rig = Watched.stirring();
     State on =
         new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("tap"), "open");
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("tap"), PositionId.of("open"));
     return new Case(
         Code.PUMP_STIRS,
         rig,
-        on.with(PartId.of("bypass"), "open"),
-        on.with(PartId.of("bypass"), "shut"));
+        on.with(PartId.of("bypass"), PositionId.of("open")),
+        on.with(PartId.of("bypass"), PositionId.of("shut")));
   }
 
   /** A check valve that lets water to the mains but not from them; shut off, it is the same. */
@@ -221,7 +222,10 @@ class EachWarningTest {
     Rig wrong = checked("check.out", "check.in");
     State state = new State(wrong.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL);
     return new Case(
-        Code.CHECK_VALVE_REVERSED, wrong, state.with(PartId.of("inlet"), "mains"), state);
+        Code.CHECK_VALVE_REVERSED,
+        wrong,
+        state.with(PartId.of("inlet"), PositionId.of("mains")),
+        state);
   }
 
   private static Rig checked(String towardsInlet, String towardsTank) {

@@ -7,6 +7,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.Strainer;
 import fernwort.core.kind.machine.Pump;
@@ -32,10 +34,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class HazardsTest {
 
-  private static List<Warning> turned(String id, String... turns) {
+  private static List<Warning> turned(String id, PositionId... turns) {
     State state = DemoRig.called(id).state();
     for (int i = 0; i < turns.length; i += 2) {
-      state = state.with(PartId.of(turns[i]), turns[i + 1]);
+      state = state.with(PartId.of((turns[i]).value()), turns[i + 1]);
     }
     return warnings(DemoRig.called(id).rig(), state);
   }
@@ -75,23 +77,43 @@ class HazardsTest {
   void fillingWithTheOverflowValveShutBulgesTheTank() {
     List<Warning> shut =
         turned(
-            "marginalia", "inlet", "mains", "fill-selector", "low", "low-overflow-valve", "shut");
+            "marginalia",
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("fill-selector"),
+            PositionId.of("low"),
+            PositionId.of("low-overflow-valve"),
+            PositionId.of("shut"));
     assertWarned(shut, Warning.Code.NO_AIR_OUT, Severity.DANGER, PartId.of("low"));
     assertNotWarned(
-        turned("marginalia", "inlet", "mains", "fill-selector", "low"), Warning.Code.NO_AIR_OUT);
+        turned(
+            "marginalia",
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("fill-selector"),
+            PositionId.of("low")),
+        Warning.Code.NO_AIR_OUT);
   }
 
   @Test
   void pumpingWithTheOverflowValveShutSucksTheTankIn() {
-    List<Warning> shut = turned("marginalia", "tank-selector", "low", "low-overflow-valve", "shut");
+    List<Warning> shut =
+        turned(
+            "marginalia",
+            PositionId.of("tank-selector"),
+            PositionId.of("low"),
+            PositionId.of("low-overflow-valve"),
+            PositionId.of("shut"));
     assertWarned(shut, Warning.Code.NO_AIR_IN, Severity.DANGER, PartId.of("low"));
-    assertNotWarned(turned("marginalia", "tank-selector", "low"), Warning.Code.NO_AIR_IN);
+    assertNotWarned(
+        turned("marginalia", PositionId.of("tank-selector"), PositionId.of("low")),
+        Warning.Code.NO_AIR_IN);
   }
 
   @Test
   void thePumpHasNothingToDrawFromAShutSelectorOrAnEmptyTank() {
     assertWarned(
-        turned("marginalia", "tank-selector", "shut"),
+        turned("marginalia", PositionId.of("tank-selector"), PositionId.of("shut")),
         Warning.Code.PUMP_DRY,
         Severity.DANGER,
         PartId.of("pump"));
@@ -106,7 +128,10 @@ class HazardsTest {
   @Test
   void thePumpSucksAirThroughAnEmptyTankBesideAFullOne() {
     DemoRig rig = DemoRig.called("tern");
-    State state = rig.state().with(PartId.of("aft-motor"), "open").withVolume(PartId.of("aft"), 0);
+    State state =
+        rig.state()
+            .with(PartId.of("aft-motor"), PositionId.of("open"))
+            .withVolume(PartId.of("aft"), 0);
     assertWarned(
         warnings(rig.rig(), state),
         Warning.Code.PUMP_SUCKS_AIR,
@@ -125,8 +150,8 @@ class HazardsTest {
                     ? new Line(
                         LineId.of("d9"),
                         "Loop",
-                        new PortRef(PartId.of("delivery"), "c"),
-                        new PortRef(PartId.of("sump"), "b"),
+                        new PortRef(PartId.of("delivery"), PortId.of("c")),
+                        new PortRef(PartId.of("sump"), PortId.of("b")),
                         0.012,
                         1,
                         Line.Material.PEX,
@@ -136,8 +161,8 @@ class HazardsTest {
                         ? new Line(
                             LineId.of("f16"),
                             "Tail",
-                            new PortRef(PartId.of("fill-tee"), "b"),
-                            new PortRef(PartId.of("sump-tail"), "in"),
+                            new PortRef(PartId.of("fill-tee"), PortId.of("b")),
+                            new PortRef(PartId.of("sump-tail"), PortId.of("in")),
                             0.012,
                             1,
                             Line.Material.PEX,
@@ -147,8 +172,8 @@ class HazardsTest {
     State state =
         DemoRig.called("tern")
             .state()
-            .with(PartId.of("delivery"), "tanks")
-            .with(PartId.of("sump"), "open");
+            .with(PartId.of("delivery"), PositionId.of("tanks"))
+            .with(PartId.of("sump"), PositionId.of("open"));
     assertWarned(
         warnings(rig, state), Warning.Code.PUMP_STIRS, Severity.WARNING, PartId.of("pump"));
   }
@@ -156,10 +181,24 @@ class HazardsTest {
   @Test
   void theMainsPushIntoATankNobodyWatchesWhileTheTapsRun() {
     List<Warning> both =
-        turned("marginalia", "inlet", "mains", "mains-valve", "open", "fill-selector", "main");
+        turned(
+            "marginalia",
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("mains-valve"),
+            PositionId.of("open"),
+            PositionId.of("fill-selector"),
+            PositionId.of("main"));
     assertWarned(both, Warning.Code.FILLING_UNWATCHED, Severity.WARNING, PartId.of("main"));
     assertWarned(
-        turned("marginalia", "inlet", "mains", "fill-selector", "main", "sink", "shut"),
+        turned(
+            "marginalia",
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("fill-selector"),
+            PositionId.of("main"),
+            PositionId.of("sink"),
+            PositionId.of("shut")),
         Warning.Code.FILLING,
         Severity.NOTE,
         PartId.of("main"));
@@ -173,8 +212,8 @@ class HazardsTest {
     State filling =
         DemoRig.called("marginalia")
             .state()
-            .with(PartId.of("inlet"), "mains")
-            .with(PartId.of("fill-selector"), "main");
+            .with(PartId.of("inlet"), PositionId.of("mains"))
+            .with(PartId.of("fill-selector"), PositionId.of("main"));
     assertWarned(
         warnings(unguarded, filling), Warning.Code.BACKFLOW, Severity.DANGER, PartId.of("inlet"));
     assertNotWarned(warnings(rig, filling), Warning.Code.BACKFLOW);
@@ -183,12 +222,12 @@ class HazardsTest {
   @Test
   void aCapLeftOffEmptiesTheTankOntoTheGround() {
     assertWarned(
-        turned("marginalia", "low-drain", "off"),
+        turned("marginalia", PositionId.of("low-drain"), PositionId.of("off")),
         Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
         PartId.of("low-drain"));
     assertWarned(
-        turned("marginalia", "cold-drain", "off"),
+        turned("marginalia", PositionId.of("cold-drain"), PositionId.of("off")),
         Warning.Code.OPEN_TO_GROUND,
         Severity.WARNING,
         PartId.of("cold-drain"));
@@ -201,7 +240,10 @@ class HazardsTest {
     assertWarned(
         warnings(rig.rig(), full), Warning.Code.GRAY_FULL, Severity.DANGER, PartId.of("gray"));
     assertWarned(
-        warnings(rig.rig(), full.with(PartId.of("sink"), "shut").with(PartId.of("pump"), "off")),
+        warnings(
+            rig.rig(),
+            full.with(PartId.of("sink"), PositionId.of("shut"))
+                .with(PartId.of("pump"), PositionId.of("off"))),
         Warning.Code.GRAY_FULL,
         Severity.WARNING,
         PartId.of("gray"));
@@ -222,17 +264,31 @@ class HazardsTest {
   @Test
   void outsideWaterReachesTheTanksButThePurifierGuardsTheDrinkingTap() {
     List<Warning> drawing =
-        turned("tern", "bucket", "outside", "suction", "bucket", "delivery", "tanks");
+        turned(
+            "tern",
+            PositionId.of("bucket"),
+            PositionId.of("outside"),
+            PositionId.of("suction"),
+            PositionId.of("bucket"),
+            PositionId.of("delivery"),
+            PositionId.of("tanks"));
     assertWarned(drawing, Warning.Code.UNSAFE_WATER, Severity.DANGER, PartId.of("fore"));
     List<Warning> toHouse =
-        turned("tern", "bucket", "outside", "suction", "bucket", "drink", "open");
+        turned(
+            "tern",
+            PositionId.of("bucket"),
+            PositionId.of("outside"),
+            PositionId.of("suction"),
+            PositionId.of("bucket"),
+            PositionId.of("drink"),
+            PositionId.of("open"));
     assertNotWarned(toHouse, Warning.Code.UNSAFE_WATER);
   }
 
   @Test
   void aBypassedHeaterThatHeatsBoilsDry() {
     assertWarned(
-        turned("marginalia", "heater-in", "shut"),
+        turned("marginalia", PositionId.of("heater-in"), PositionId.of("shut")),
         Warning.Code.HEATER_DRY,
         Severity.DANGER,
         PartId.of("heater"));
@@ -267,8 +323,8 @@ class HazardsTest {
     return new Line(
         line.id(),
         line.label(),
-        new PortRef(PartId.of(a[0]), a[1]),
-        new PortRef(PartId.of(b[0]), b[1]),
+        new PortRef(PartId.of(a[0]), PortId.of(a[1])),
+        new PortRef(PartId.of(b[0]), PortId.of(b[1])),
         line.bore(),
         line.length(),
         line.material(),
@@ -282,14 +338,21 @@ class HazardsTest {
         turned("tern"), Warning.Code.POWER_LOSS, Severity.WARNING, PartId.of("frost-motor"));
     DemoRig rig = DemoRig.called("tern");
     assertNotWarned(
-        warnings(rig.rig(), rig.state().with(PartId.of("fore-motor"), "shut")),
+        warnings(rig.rig(), rig.state().with(PartId.of("fore-motor"), PositionId.of("shut"))),
         Warning.Code.POWER_LOSS);
   }
 
   @Test
   void everyWarningSaysWhatWouldHappenWhyAndWhatToDo() {
     List<Warning> all =
-        turned("tern", "delivery", "tanks", "inlet", "mains", "shore-tanks", "open");
+        turned(
+            "tern",
+            PositionId.of("delivery"),
+            PositionId.of("tanks"),
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("shore-tanks"),
+            PositionId.of("open"));
     assertThat(all)
         .isNotEmpty()
         .allSatisfy(w ->
@@ -316,12 +379,19 @@ class HazardsTest {
         new Part(
             PartId.of("stream"), "Stream", PlaceId.of("bed"), 0, 0, 0.8, 0, new HoseInlet(0, 0.2));
     Rig pumped =
-        RigEdit.of(closed).addAt(pump, "out", new PortRef(PartId.of("fresh"), "fill"), 0.013, 0.5);
-    Rig rig = RigEdit.of(pumped).addAt(stream, "out", pump.port("in"), 0.013, 0.5);
+        RigEdit.of(closed)
+            .addAt(
+                pump,
+                PortId.of("out"),
+                new PortRef(PartId.of("fresh"), PortId.of("fill")),
+                0.013,
+                0.5);
+    Rig rig =
+        RigEdit.of(pumped).addAt(stream, PortId.of("out"), pump.port(PortId.of("in")), 0.013, 0.5);
     State drawing =
         new State(rig.atRest(), Map.of(), Slope.LEVEL)
-            .with(PartId.of("stream"), "outside")
-            .with(PartId.of("draw-pump"), "on");
+            .with(PartId.of("stream"), PositionId.of("outside"))
+            .with(PartId.of("draw-pump"), PositionId.of("on"));
     Network network = Network.of(rig);
     Levels levels = Levels.of(network, drawing);
     assertThat(

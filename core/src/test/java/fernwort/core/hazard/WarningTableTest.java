@@ -10,6 +10,8 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -64,9 +66,9 @@ class WarningTableTest {
                   new Shape.Box(0.51, 0.51, 0.51),
                   0.005,
                   new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
-                  Fittings.port("fill", Use.FILL, 0.1, 0.1, 0.48),
-                  Fittings.port("vent", Use.VENT, 0.4, 0.4, 0.49),
-                  Fittings.port("low", Use.FEED, 0.1, 0.1, 0.02)))
+                  Fittings.port(PortId.of("fill"), Use.FILL, 0.1, 0.1, 0.48),
+                  Fittings.port(PortId.of("vent"), Use.VENT, 0.4, 0.4, 0.49),
+                  Fittings.port(PortId.of("low"), Use.FEED, 0.1, 0.1, 0.02)))
           .part("vent-valve", "Vent valve", 0, 0, 1.6, Fittings.twoWay(0))
           .part("air", "Air", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("tee", "Tee", 0, 0, 0.9, new Tee())
@@ -91,9 +93,9 @@ class WarningTableTest {
           .part("to-float", "To the float", 0, 0, 0.8, Fittings.twoWay(0))
           .part("to-gap", "To the gap", 0, 0, 0.8, Fittings.twoWay(0))
           .part("to-foot", "To the foot", 0, 0, 0.8, Fittings.twoWay(0))
-          .part("floated", "Floated", 0, 0, 1, box("in", Use.FLOAT, 0.45))
-          .part("gapped", "Gapped", 0, 0, 1, box("in", Use.FILL, 0.495))
-          .part("footed", "Footed", 0, 0, 1, box("in", Use.FILL, 0.05))
+          .part("floated", "Floated", 0, 0, 1, box(PortId.of("in"), Use.FLOAT, 0.45))
+          .part("gapped", "Gapped", 0, 0, 1, box(PortId.of("in"), Use.FILL, 0.495))
+          .part("footed", "Footed", 0, 0, 1, box(PortId.of("in"), Use.FILL, 0.05))
           .part("air-1", "Air 1", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("air-2", "Air 2", 0, 0, 1.8, Fittings.end(Role.VENT))
           .part("air-3", "Air 3", 0, 0, 1.8, Fittings.end(Role.VENT))
@@ -115,15 +117,15 @@ class WarningTableTest {
           .line("n", "N", "footed.low > cap-3.in", 19, 0.2, Material.PVC_HOSE, 1)
           .build();
 
-  private static Kind box(String inlet, Use use, double height) {
+  private static Kind box(PortId inlet, Use use, double height) {
     return Fittings.tank(
         Contents.FRESH,
         new Shape.Box(0.51, 0.51, 0.51),
         0.005,
         Fittings.sender(4, 0.2, 0.2),
         Fittings.port(inlet, use, 0.1, 0.1, height),
-        Fittings.port("vent", Use.VENT, 0.4, 0.4, 0.47),
-        Fittings.port("low", Use.FEED, 0.1, 0.1, 0.02));
+        Fittings.port(PortId.of("vent"), Use.VENT, 0.4, 0.4, 0.47),
+        Fittings.port(PortId.of("low"), Use.FEED, 0.1, 0.1, 0.02));
   }
 
   /** A pump without a switch between two tanks, with a return to the first. */
@@ -220,13 +222,14 @@ class WarningTableTest {
     Rig rig = Watched.stirring();
     State on =
         new State(rig.atRest(), Map.of(PartId.of("tank"), 0.04), Slope.LEVEL)
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("bypass"), "open");
-    Flows flows = Hydraulics.of(Network.of(rig)).solve(on.with(PartId.of("tap"), "open"));
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("bypass"), PositionId.of("open"));
+    Flows flows =
+        Hydraulics.of(Network.of(rig)).solve(on.with(PartId.of("tap"), PositionId.of("open")));
     double stirred =
         1 - flows.fixture(PartId.of("tap")) / flows.pumps().get(PartId.of("pump")).flow();
     assertThat(stirred).isBetween(0.05, 0.95);
-    assertThat(warnings(rig, on.with(PartId.of("tap"), "open")))
+    assertThat(warnings(rig, on.with(PartId.of("tap"), PositionId.of("open"))))
         .extracting(w -> w.title().toString())
         .contains(
             String.format(
@@ -240,13 +243,13 @@ class WarningTableTest {
 
   @Test
   void aTankWithAFloatIsSaidToStopByItselfAndAnotherNot() {
-    State open = RESTS.get("mains").with(PartId.of("inlet"), "mains");
-    assertThat(warnings(MAINS, open.with(PartId.of("to-float"), "open")))
+    State open = RESTS.get("mains").with(PartId.of("inlet"), PositionId.of("mains"));
+    assertThat(warnings(MAINS, open.with(PartId.of("to-float"), PositionId.of("open"))))
         .extracting(w -> w.title() + ". " + w.what())
         .containsExactly(
             "Floated fills from mains water until its float closes. "
                 + "It stops by itself; a float that sticks lets it run over.");
-    assertThat(warnings(MAINS, open.with(PartId.of("to-gap"), "open")))
+    assertThat(warnings(MAINS, open.with(PartId.of("to-gap"), PositionId.of("open"))))
         .extracting(w -> w.title().toString())
         .containsExactly("Gapped fills from mains water");
   }
@@ -260,8 +263,8 @@ class WarningTableTest {
       if (word.contains("=")) {
         state = state.withVolume(PartId.of(two[0]), Double.parseDouble(two[1]) / 1000);
       } else {
-        rig.position(PartId.of(two[0]), two[1]);
-        state = state.with(PartId.of(two[0]), two[1]);
+        rig.position(PartId.of(two[0]), PositionId.of(two[1]));
+        state = state.with(PartId.of(two[0]), PositionId.of(two[1]));
       }
     }
     return warnings(rig, state);

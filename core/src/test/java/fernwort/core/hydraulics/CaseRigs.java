@@ -4,6 +4,7 @@ import static fernwort.core.Reference.number;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
@@ -53,9 +54,9 @@ public final class CaseRigs {
         new Shape.Box(area / 0.5, 0.5, 0.5),
         0,
         Fittings.stick(0.1, 0.1),
-        Fittings.port("low", TankPort.Use.FEED, 0.1, 0.1, 0),
-        Fittings.port("high", TankPort.Use.VENT, 0.1, 0.1, 0.2),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+        Fittings.port(PortId.of("low"), TankPort.Use.FEED, 0.1, 0.1, 0),
+        Fittings.port(PortId.of("high"), TankPort.Use.VENT, 0.1, 0.1, 0.2),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
   }
 
   /** Adds an open vent to a tank that is called like its id. */

@@ -12,6 +12,7 @@ import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.HoseInlet;
@@ -194,9 +195,13 @@ class HydraulicsTest {
     String open = c.get("id").asString().substring("open-pump-".length());
     State state =
         new State(rig.atRest(), Map.of(PartId.of("tank"), 0.1 * 0.25), Slope.LEVEL)
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("one"), open.equals("second") ? "shut" : "open")
-            .with(PartId.of("two"), open.equals("first") ? "shut" : "open");
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(
+                PartId.of("one"),
+                open.equals("second") ? PositionId.of("shut") : PositionId.of("open"))
+            .with(
+                PartId.of("two"),
+                open.equals("first") ? PositionId.of("shut") : PositionId.of("open"));
     Flows flows = solve(rig, state);
     assertThat(flows.fixture(PartId.of("one")) / LITRES_PER_MINUTE)
         .isCloseTo(number(c, "fixture_1_l_per_min"), tolerance(c));
@@ -242,7 +247,9 @@ class HydraulicsTest {
             .build();
     rig = withPipe(rig, LineId.of("hose"), c.get("hose"));
     rig = withPipe(rig, LineId.of("inlet"), c.get("inlet_line"));
-    State state = new State(rig.atRest(), Map.of(), Slope.LEVEL).with(PartId.of("tap"), "mains");
+    State state =
+        new State(rig.atRest(), Map.of(), Slope.LEVEL)
+            .with(PartId.of("tap"), PositionId.of("mains"));
     assertThat(solve(rig, state).tank(PartId.of("tank")) / LITRES_PER_MINUTE)
         .isCloseTo(number(c, "flow_l_per_min"), tolerance(c));
   }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
@@ -52,7 +54,7 @@ class TurnedTest {
       State state = new State(demo.state().setting(), demo.state().volumes(), slope);
       Levels levels = Levels.of(network, state);
       for (Part part : demo.rig().parts()) {
-        for (String port : part.kind().ports()) {
+        for (PortId port : part.kind().ports()) {
           assertThat(levels.height(part.port(port)))
               .as("%s.%s", part.id(), port)
               .isCloseTo(turned(part.at(port), slope).z(), within(1e-9));
@@ -91,9 +93,9 @@ class TurnedTest {
     Slope slope = new Slope(pitch, roll);
     Rig rig = scattered(seed, Slope.LEVEL);
     Rig turned = scattered(seed, slope);
-    Setting open = rig.atRest().with(PartId.of("inlet"), "mains");
+    Setting open = rig.atRest().with(PartId.of("inlet"), PositionId.of("mains"));
     for (Part part : rig.parts()) {
-      open = part.kind() instanceof Fixture ? open.with(part.id(), "open") : open;
+      open = part.kind() instanceof Fixture ? open.with(part.id(), PositionId.of("open")) : open;
     }
     Flows onSlope = Hydraulics.of(Network.of(rig)).solve(new State(open, Map.of(), slope));
     Flows onLevel = Hydraulics.of(Network.of(turned)).solve(new State(open, Map.of(), Slope.LEVEL));

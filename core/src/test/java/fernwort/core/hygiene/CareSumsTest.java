@@ -8,6 +8,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.diary.Entry;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Accumulator;
 import fernwort.core.kind.line.Filter;
@@ -48,9 +49,9 @@ class CareSumsTest {
         new Shape.Box(0.5, 0.5, 0.4),
         0,
         Fittings.sender(4, 0.1, 0.1),
-        Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0.0),
-        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0.1, 0.39),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.4));
+        Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.0),
+        Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0.1, 0.39),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.4));
   }
 
   private static final Rig RIG =

@@ -14,6 +14,7 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.mistake.Slips;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Strainer;
@@ -57,7 +58,9 @@ class ByHandTest {
     assertThat(waits(plan))
         .containsExactly(
             Job.Until.What.HOSE_IN, Job.Until.What.POURED_FULL, Job.Until.What.HOSE_OUT);
-    assertThat(plan.moves()).extracting(Step.Move::to).containsExactly("open", "shut");
+    assertThat(plan.moves())
+        .extracting(Step.Move::to)
+        .containsExactly(PositionId.of("open"), PositionId.of("shut"));
     assertThat(plan.steps().getLast()).isInstanceOf(Step.Move.class);
   }
 
@@ -129,7 +132,8 @@ class ByHandTest {
   @Test
   void aPumpThatDrawsNoAirIsPrimedBeforeItIsSwitchedOn() {
     Rig rig = lame(Pump.Type.CENTRIFUGAL);
-    Plan plan = plan(rig, TERN.state().with(PartId.of("pump"), "off"), "lift-fore-bucket");
+    Plan plan =
+        plan(rig, TERN.state().with(PartId.of("pump"), PositionId.of("off")), "lift-fore-bucket");
 
     assertThat(plan.trouble()).isEmpty();
     int primed = waitOf(plan, Job.Until.What.PRIMED);
@@ -138,11 +142,13 @@ class ByHandTest {
             Step.Move.class,
             m -> {
               assertThat(m.part().value()).isEqualTo("pump");
-              assertThat(m.to()).isEqualTo(Kind.ON);
+              assertThat(m.to().value()).isEqualTo(Kind.ON.value());
             });
     assertThat(
             Slips.of(Network.of(rig), Plans.of(Network.of(rig)))
-                .of(job(rig, "lift-fore-bucket"), TERN.state().with(PartId.of("pump"), "off")))
+                .of(
+                    job(rig, "lift-fore-bucket"),
+                    TERN.state().with(PartId.of("pump"), PositionId.of("off"))))
         .isNotEmpty();
   }
 

@@ -14,7 +14,9 @@ import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.plan.Hands;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -47,7 +49,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** When each condition holds, from several settings of two rigs and every turn away from them. */
 class ConditionsTest {
 
-  private static final Map<PartId, String> TAPS = Map.of(PartId.of("sink"), "cold");
+  private static final Map<PartId, PositionId> TAPS =
+      Map.of(PartId.of("sink"), PositionId.of("cold"));
 
   private static Need need(Source.Kind kind, PartId from, End.Kind end, PartId to) {
     return Need.of(new Source(kind, from), new End(end, to), Finder.PUMPED_OR_FALLING);
@@ -71,7 +74,7 @@ class ConditionsTest {
           new Condition.Alone(
               List.of(need(Source.Kind.TANK, tank, End.Kind.FIXTURE, PartId.of("sink")))));
     }
-    all.add(new Condition.Placed(pump, "on"));
+    all.add(new Condition.Placed(pump, PositionId.of("on")));
     all.add(new Condition.Runs(need(Source.Kind.TANK, first, End.Kind.FIXTURE, PartId.of("sink"))));
     all.add(new Condition.Linked(first, tanks.get(1)));
     all.add(new Condition.Joined(first, PartId.of("sink")));
@@ -108,8 +111,8 @@ class ConditionsTest {
                 Map.of(
                     "at rest", rest,
                     "as left", demo.state(),
-                    "on the mains", rest.with(inlet, "mains"),
-                    "pumping", rest.with(pump, "on")))
+                    "on the mains", rest.with(inlet, PositionId.of("mains")),
+                    "pumping", rest.with(pump, PositionId.of("on"))))
             .entrySet()) {
       Goal goal = Goal.of(Map.of(), List.of(), TAPS);
       ConditionEvaluator scout =
@@ -158,18 +161,22 @@ class ConditionsTest {
             .line("c", "C", "tee.c > valve.a", 19, 1, Material.PEX, 1)
             .line("d", "D", "valve.b > drain.in", 19, 1, Material.PEX, 1);
     Network network = Network.of(builder.build());
-    Setting filling = network.rig().atRest().with(PartId.of("inlet"), "mains");
+    Setting filling = network.rig().atRest().with(PartId.of("inlet"), PositionId.of("mains"));
     State from = new State(filling, Map.of(PartId.of("tank"), 0.03), Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
     assertThat(tight.fault(scout, filling, scout.levels())).isEmpty();
-    assertThat(tight.fault(scout, filling.with(PartId.of("valve"), "open"), scout.levels()))
+    assertThat(
+            tight.fault(
+                scout, filling.with(PartId.of("valve"), PositionId.of("open")), scout.levels()))
         .containsInstanceOf(Fault.Leaking.class);
     assertThat(
             tight.fault(
                 scout,
-                filling.with(PartId.of("valve"), "open").with(PartId.of("inlet"), "capped"),
+                filling
+                    .with(PartId.of("valve"), PositionId.of("open"))
+                    .with(PartId.of("inlet"), PositionId.of("capped")),
                 scout.levels()))
         .as("nothing runs back through the check valve")
         .isEmpty();
@@ -196,17 +203,19 @@ class ConditionsTest {
     Network network = Network.of(CaseRigs.vented(builder, PartId.of("tank"), 1).build());
     State from =
         new State(
-            network.rig().atRest().with(PartId.of("pump"), "on"),
+            network.rig().atRest().with(PartId.of("pump"), PositionId.of("on")),
             Map.of(PartId.of("tank"), 0.03),
             Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition filtered = new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")));
-    Setting past = from.setting().with(PartId.of("past"), "open");
+    Setting past = from.setting().with(PartId.of("past"), PositionId.of("open"));
     assertThat(filtered.fault(scout, from.setting(), scout.levels())).isEmpty();
     assertThat(filtered.fault(scout, past, scout.levels()))
         .containsInstanceOf(Fault.Bypassed.class);
-    assertThat(filtered.fault(scout, past.with(PartId.of("pump"), "off"), scout.levels()))
+    assertThat(
+            filtered.fault(
+                scout, past.with(PartId.of("pump"), PositionId.of("off")), scout.levels()))
         .isEmpty();
     assertThat(
             new Condition.Filtered(PartId.of("another"), List.of(PartId.of("filter")))
@@ -230,16 +239,19 @@ class ConditionsTest {
     State from = new State(network.rig().atRest(), Map.of(PartId.of("tank"), 0.03), Slope.LEVEL);
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
-    Setting draining = from.setting().with(PartId.of("valve"), "open");
-    Setting both = draining.with(PartId.of("inlet"), "mains");
-    Condition stops = new Condition.Stops(PartId.of("tank"), "high");
+    Setting draining = from.setting().with(PartId.of("valve"), PositionId.of("open"));
+    Setting both = draining.with(PartId.of("inlet"), PositionId.of("mains"));
+    Condition stops = new Condition.Stops(PartId.of("tank"), PortId.of("high"));
     assertThat(stops.fault(scout, draining, scout.levels())).isEmpty();
     assertThat(stops.fault(scout, both, scout.levels())).isPresent();
     Condition without =
         new Condition.Without(scout.ways(draining).ways().stream().findFirst().get().key());
     assertThat(without.fault(scout, draining, scout.levels())).isPresent();
     assertThat(
-            without.fault(scout, from.setting().with(PartId.of("inlet"), "mains"), scout.levels()))
+            without.fault(
+                scout,
+                from.setting().with(PartId.of("inlet"), PositionId.of("mains")),
+                scout.levels()))
         .isEmpty();
   }
 
@@ -263,7 +275,7 @@ class ConditionsTest {
                 .build());
     State from =
         new State(
-            network.rig().atRest().with(PartId.of("pump"), "on"),
+            network.rig().atRest().with(PartId.of("pump"), PositionId.of("on")),
             Map.of(PartId.of("tank"), 0.03, PartId.of("other"), 0.03),
             Slope.LEVEL);
     ConditionEvaluator scout =
@@ -294,7 +306,11 @@ class ConditionsTest {
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
     assertThat(tight.fault(scout, from.setting(), scout.levels()).isPresent()).isEqualTo(leaks);
-    assertThat(tight.fault(scout, from.setting().with(PartId.of("valve"), "open"), scout.levels()))
+    assertThat(
+            tight.fault(
+                scout,
+                from.setting().with(PartId.of("valve"), PositionId.of("open")),
+                scout.levels()))
         .as("with its drain open")
         .containsInstanceOf(Fault.Leaking.class);
   }
@@ -303,28 +319,36 @@ class ConditionsTest {
   void aHoseComesOffOnlyOnceItsTapIsShut() {
     DemoRig truck = DemoRig.called("marginalia");
     Part inlet = truck.rig().part(PartId.of("inlet"));
-    assertThat(Hands.canTurn(inlet, "mains", "hose")).isTrue();
-    assertThat(Hands.canTurn(inlet, "mains", "capped")).isFalse();
-    assertThat(Hands.canTurn(inlet, "hose", "capped")).isTrue();
-    assertThat(Hands.canTurn(inlet, "capped", "mains")).isTrue();
-    assertThat(Hands.canTurn(truck.rig().part(PartId.of("tank-selector")), "main", "low")).isTrue();
+    assertThat(Hands.canTurn(inlet, PositionId.of("mains"), PositionId.of("hose"))).isTrue();
+    assertThat(Hands.canTurn(inlet, PositionId.of("mains"), PositionId.of("capped"))).isFalse();
+    assertThat(Hands.canTurn(inlet, PositionId.of("hose"), PositionId.of("capped"))).isTrue();
+    assertThat(Hands.canTurn(inlet, PositionId.of("capped"), PositionId.of("mains"))).isTrue();
+    assertThat(
+            Hands.canTurn(
+                truck.rig().part(PartId.of("tank-selector")),
+                PositionId.of("main"),
+                PositionId.of("low")))
+        .isTrue();
   }
 
   @Test
   void aGoalKeepsWhatItDoesNotAskFor() {
     DemoRig truck = DemoRig.called("marginalia");
     Setting rest = truck.rig().atRest();
-    Goal goal = Goal.of(Map.of(PartId.of("pump"), "on"));
+    Goal goal = Goal.of(Map.of(PartId.of("pump"), PositionId.of("on")));
     Goal kept = goal.keeping(rest, Set.of(PartId.of("pump"), PartId.of("heater")));
     assertThat(kept.conditions())
         .containsExactly(
-            new Condition.Placed(PartId.of("heater"), "off"),
-            new Condition.Placed(PartId.of("pump"), "on"),
+            new Condition.Placed(PartId.of("heater"), PositionId.of("off")),
+            new Condition.Placed(PartId.of("pump"), PositionId.of("on")),
             new Condition.Alone(List.of()));
     assertThat(goal.stuck(rest, Set.of(PartId.of("heater")))).isEmpty();
     assertThat(goal.stuck(rest, Set.of(PartId.of("pump"))))
-        .contains(new Turn(PartId.of("pump"), "on"));
-    assertThat(goal.stuck(rest.with(PartId.of("pump"), "on"), Set.of(PartId.of("pump")))).isEmpty();
+        .contains(new Turn(PartId.of("pump"), PositionId.of("on")));
+    assertThat(
+            goal.stuck(
+                rest.with(PartId.of("pump"), PositionId.of("on")), Set.of(PartId.of("pump"))))
+        .isEmpty();
     Need sink = need(Source.Kind.TANK, PartId.of("main"), End.Kind.FIXTURE, PartId.of("sink"));
     assertThat(goal.letting(List.of(sink)).of(Condition.Alone.class))
         .singleElement()

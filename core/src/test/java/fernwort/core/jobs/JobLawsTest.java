@@ -16,6 +16,7 @@ import fernwort.core.jobs.plan.Offer;
 import fernwort.core.jobs.plan.Planner;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Stop;
@@ -96,7 +97,9 @@ class JobLawsTest {
   @MethodSource("rigs")
   void whoeverJoinsAHoseToTheMainsIsToldOfTheHoseAndOfBackflow(Rig rig) {
     for (Job job : Jobs.of(Network.of(rig)).all()) {
-      boolean mains = job.stages().stream().anyMatch(s -> s.goal().musts().containsValue("mains"));
+      boolean mains =
+          job.stages().stream()
+              .anyMatch(s -> s.goal().musts().containsValue(PositionId.of("mains")));
       assertThat(job.cautions().contains(Caution.BACKFLOW)).as(job.id()).isEqualTo(mains);
       if (mains) {
         assertThat(job.cautions()).as(job.id()).contains(Caution.DRINKING_HOSE);
@@ -186,8 +189,10 @@ class JobLawsTest {
       told.addAll(Told.plan(plan, from));
       State at = from;
       for (Step.Move move : plan.moves()) {
-        assertThat(at.setting().of(move.part())).as(job.id()).isEqualTo(move.from());
-        assertThat(move.to()).isNotEqualTo(move.from());
+        assertThat(at.setting().of(move.part()).value())
+            .as(job.id())
+            .isEqualTo(move.from().value());
+        assertThat(move.to().value()).isNotEqualTo(move.from().value());
         assertThat(Hands.canTurn(rig.part(move.part()), move.from(), move.to()))
             .as("%s: %s", job.id(), move)
             .isTrue();

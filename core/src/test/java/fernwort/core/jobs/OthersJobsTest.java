@@ -15,6 +15,7 @@ import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.mistake.Slips;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Moved;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.machine.GangSwitch;
 import fernwort.core.network.Network;
 import fernwort.core.rig.InvalidRigException;
@@ -125,9 +126,10 @@ class OthersJobsTest {
         .containsExactly("Turn on Pump with Galley switch.", "Turn on Heater with Galley switch.");
     assertThat(Acts.of(trailer.rig(), plan).subList(0, 2)).containsExactly(1, 1);
     Rig rig = trailer.rig();
-    assertThat(rig.movedAlong(plan.after().setting(), PartId.of("heater"), "off"))
-        .isEqualTo(Map.of(PartId.of("pump"), "off"));
-    assertThat(rig.movedAlong(rig.atRest(), PartId.of("fill-valve"), "open")).isEmpty();
+    assertThat(rig.movedAlong(plan.after().setting(), PartId.of("heater"), PositionId.of("off")))
+        .isEqualTo(Map.of(PartId.of("pump"), PositionId.of("off")));
+    assertThat(rig.movedAlong(rig.atRest(), PartId.of("fill-valve"), PositionId.of("open")))
+        .isEmpty();
   }
 
   @Test
@@ -141,8 +143,8 @@ class OthersJobsTest {
                         p.with(
                             new GangSwitch(
                                 List.of(
-                                    new Moved(PartId.of("boat"), "on"),
-                                    new Moved(PartId.of("pump"), "sideways"))))))
+                                    new Moved(PartId.of("boat"), PositionId.of("on")),
+                                    new Moved(PartId.of("pump"), PositionId.of("sideways")))))))
         .isInstanceOfSatisfying(
             InvalidRigException.class,
             e ->
@@ -170,6 +172,6 @@ class OthersJobsTest {
     List<PartId> turned = plan.moves().stream().map(Step.Move::part).toList();
     assertThat(turned.indexOf(PartId.of("diverter")))
         .isLessThan(turned.lastIndexOf(PartId.of("inlet")));
-    assertThat(plan.moves().stream().filter(m -> m.to().equals("mains"))).hasSize(1);
+    assertThat(plan.moves().stream().filter(m -> m.to().equals(PositionId.of("mains")))).hasSize(1);
   }
 }

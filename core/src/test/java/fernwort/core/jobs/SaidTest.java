@@ -22,6 +22,7 @@ import fernwort.core.jobs.plan.Reasons;
 import fernwort.core.jobs.plan.Troubles;
 import fernwort.core.jobs.wait.WaitWords;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
@@ -69,9 +70,9 @@ class SaidTest {
     State running =
         TRUCK
             .state()
-            .with(PartId.of("tank-selector"), "main")
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("sink"), "cold");
+            .with(PartId.of("tank-selector"), PositionId.of("main"))
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("sink"), PositionId.of("cold"));
     ConditionEvaluator scout = scout(running, GOAL);
     return scout.ways(running.setting()).ways().stream()
         .filter(w -> w.end().part().equals(PartId.of("sink")))
@@ -81,7 +82,10 @@ class SaidTest {
 
   private static Warning warning() {
     State open =
-        TRUCK.state().with(PartId.of("dump-outlet"), "open").with(PartId.of("gray-dump"), "open");
+        TRUCK
+            .state()
+            .with(PartId.of("dump-outlet"), PositionId.of("open"))
+            .with(PartId.of("gray-dump"), PositionId.of("open"));
     return scout(open, GOAL)
         .unseen(open.setting(), scout(open, GOAL).levels())
         .orElseGet(() ->
@@ -102,7 +106,7 @@ class SaidTest {
             Message.of("water is lost"),
             Message.of("Shut it."));
     return List.of(
-        new Fault.Misplaced(PartId.of("pump"), "on"),
+        new Fault.Misplaced(PartId.of("pump"), PositionId.of("on")),
         new Fault.Missing(NEED),
         new Fault.Missing(MAINS),
         new Fault.Apart(PartId.of("main"), PartId.of("low")),
@@ -140,7 +144,9 @@ class SaidTest {
     }
     told.add("none: " + troubles.blocked(GOAL, Optional.empty()).words());
     told.add("no need: " + troubles.blocked(Goal.of(Map.of()), Optional.empty()).words());
-    told.add("needed: " + troubles.needed(new Turn(PartId.of("gray-dump"), "open")).words());
+    told.add(
+        "needed: "
+            + troubles.needed(new Turn(PartId.of("gray-dump"), PositionId.of("open"))).words());
     told.add("without a valve: " + troubles.without(GOAL));
     told.add(
         "without parting: "
@@ -159,9 +165,10 @@ class SaidTest {
     Part pump = TRUCK.rig().part(PartId.of("pump"));
     List<String> told = new ArrayList<>();
     for (Fault fault : faults()) {
-      told.add(fault.getClass().getSimpleName() + ": " + reasons.why(fault, pump, "on"));
+      told.add(
+          fault.getClass().getSimpleName() + ": " + reasons.why(fault, pump, PositionId.of("on")));
     }
-    told.add("Stray, quiet: " + quiet.why(new Fault.Stray(way()), pump, "on"));
+    told.add("Stray, quiet: " + quiet.why(new Fault.Stray(way()), pump, PositionId.of("on")));
     for (Source.Kind kind : Source.Kind.values()) {
       told.add(kind + ": " + reasons.name(new Source(kind, PartId.of("main"))));
     }

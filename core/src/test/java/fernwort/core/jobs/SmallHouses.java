@@ -6,6 +6,7 @@ import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Manifold;
@@ -123,7 +124,7 @@ public final class SmallHouses {
     return switch (random.nextInt(4)) {
       case 0 ->
           Goal.of(
-                  Map.of(PartId.of("inlet"), "mains"),
+                  Map.of(PartId.of("inlet"), PositionId.of("mains")),
                   List.of(
                       Need.of(
                           new Source(Source.Kind.MAINS, PartId.of("inlet")),
@@ -146,7 +147,7 @@ public final class SmallHouses {
                       tank,
                       new End(End.Kind.FIXTURE, PartId.of("tap")),
                       Set.of(DrivenBy.Kind.PUMP, DrivenBy.Kind.FALL))),
-              Map.of(PartId.of("tap"), "open"));
+              Map.of(PartId.of("tap"), PositionId.of("open")));
     };
   }
 }

@@ -6,6 +6,7 @@ import static fernwort.core.OnRecord.tell;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
@@ -79,7 +80,7 @@ public final class Told {
   }
 
   private static String changed(State from, State after) {
-    Map<PartId, String> changed = new TreeMap<>();
+    Map<PartId, PositionId> changed = new TreeMap<>();
     after
         .setting()
         .positions()

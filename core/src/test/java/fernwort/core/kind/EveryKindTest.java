@@ -111,7 +111,7 @@ class EveryKindTest {
   @Test
   void theExampleAtTheDoorHolds() {
     Kind check = new CheckValve(2_000);
-    assertThat(check.links("")).containsExactly(new Link(0, 1, Link.Law.CHECK, 2_000));
+    assertThat(check.links(PositionId.NONE)).containsExactly(new Link(0, 1, Link.Law.CHECK, 2_000));
     assertThat(check.is(Purpose.CHECKS)).isTrue();
     assertThat(check.frost()).isEqualTo(Frost.CRACKS);
   }
@@ -129,15 +129,15 @@ class EveryKindTest {
   @MethodSource("parts")
   void itsDeclarationsAgreeWithEachOther(NewPart what) {
     Kind kind = what.kind();
-    List<String> positions = kind.positions().stream().map(Position::id).toList();
+    List<PositionId> positions = kind.positions().stream().map(Position::id).toList();
     assertThat(positions).doesNotHaveDuplicates();
-    for (String at : positions.isEmpty() ? List.of("") : positions) {
+    for (PositionId at : positions.isEmpty() ? List.of(PositionId.NONE) : positions) {
       for (Link link : kind.links(at)) {
         assertThat(link.from()).isBetween(0, kind.ports().size());
         assertThat(link.to()).isBetween(0, kind.ports().size()).isNotEqualTo(link.from());
       }
       assertThat(kind.mouths(at)).allMatch(m -> m.port() < kind.ports().size());
-      assertThat(kind.purpose(at.isEmpty() ? "x" : at)).isNotBlank();
+      assertThat(kind.purpose(at.isEmpty() ? PositionId.of("x") : at)).isNotBlank();
       assertThat(at.isEmpty() || !kind.notice(at).isBlank()).isTrue();
     }
     Stream.of(kind.drained(), kind.unpowered(), kind.rest().map(Position::id))
@@ -147,7 +147,7 @@ class EveryKindTest {
                     Stream.concat(kind.positions().stream(), kind.service().stream())
                         .map(Position::id))
                 .contains(p));
-    for (String port : kind.ports()) {
+    for (PortId port : kind.ports()) {
       assertThat(kind.end(port)).isNotNull();
       assertThat(NewParts.all().stream().map(NewPart::id)).contains(kind.usuallyAt(port));
     }
@@ -225,7 +225,7 @@ class EveryKindTest {
   @Test
   void aBottleFillerGivesWaterWhileItIsHeldAndCountsAsDrinkingWater() {
     Rig rig = with(one(), "bottle-filler", TAP_LINE);
-    State held = running(rig).with(odd(rig).id(), "open");
+    State held = running(rig).with(odd(rig).id(), PositionId.of("open"));
     Flows flows = Hydraulics.of(Network.of(rig)).solve(held);
     // Two bar at a pump of 2.8 bar: a little over its rated 2 L/min, an orifice.
     assertThat(flows.fixture(odd(rig).id())).isBetween(3.3e-5, 4.5e-5);
@@ -250,8 +250,8 @@ class EveryKindTest {
                 new Shape.Box(0.8, 0.4, 0.3),
                 0.01,
                 List.of(
-                    Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.05),
-                    Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)),
+                    Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.05),
+                    Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28)),
                 Fittings.stick(0.1, 0.1),
                 1e4,
                 -1e4))
@@ -283,13 +283,13 @@ class EveryKindTest {
   void aMixingValveGivesOfBothAndDoesNotLetHotWaterCrossIntoTheCold() {
     Rig rig = mixing();
     Hydraulics hydraulics = Hydraulics.of(Network.of(rig));
-    Flows open = hydraulics.solve(running(rig).with(PartId.of("sink"), "open"));
+    Flows open = hydraulics.solve(running(rig).with(PartId.of("sink"), PositionId.of("open")));
     assertThat(open.line(LineId.of("to-mix"))).isGreaterThan(1e-5);
     assertThat(open.line(LineId.of("hot"))).isGreaterThan(1e-5);
     assertThat(open.fixture(PartId.of("sink")))
         .isCloseTo(open.line(LineId.of("to-mix")) + open.line(LineId.of("hot")), within(1e-7));
     // The outside tap draws the pressure down; nothing comes back through the valve.
-    Flows outside = hydraulics.solve(running(rig).with(PartId.of("rinse"), "open"));
+    Flows outside = hydraulics.solve(running(rig).with(PartId.of("rinse"), PositionId.of("open")));
     assertThat(outside.line(LineId.of("to-rinse"))).isGreaterThan(1e-5);
     assertThat(outside.line(LineId.of("to-mix"))).isCloseTo(0, within(1e-12));
     assertThat(outside.line(LineId.of("hot"))).isCloseTo(0, within(1e-12));
@@ -312,8 +312,8 @@ class EveryKindTest {
                     new Shape.Box(0.8, 0.4, 0.3),
                     0.01,
                     List.of(
-                        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0, 0.05),
-                        Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)),
+                        Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0, 0.05),
+                        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28)),
                     Fittings.stick(0.1, 0.1),
                     1e4,
                     -1e4))
@@ -359,9 +359,9 @@ class EveryKindTest {
     Rig rig = with(one(), "float-vent", TAP_LINE);
     Flows flows = Hydraulics.of(Network.of(rig)).solve(running(rig));
     assertThat(flows.end(odd(rig).id())).isZero();
-    assertThat(odd(rig).kind().mouths("open"))
+    assertThat(odd(rig).kind().mouths(PositionId.of("open")))
         .extracting(Mouth::onto)
         .containsExactly(Mouth.Onto.AIR);
-    assertThat(odd(rig).kind().mouths("shut")).isEmpty();
+    assertThat(odd(rig).kind().mouths(PositionId.of("shut"))).isEmpty();
   }
 }

@@ -2,6 +2,7 @@ package fernwort.core.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.SignalKind.Where;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.PlaceId;
@@ -81,7 +82,7 @@ class AlarmWatchTest {
   @Test
   void aMotorThatLeavesWhereItWasToldToBeIsSaidOnceAndNotForGood() {
     LiveBench motor = new LiveBench().withMotor("frost", LiveBench.VALVE);
-    motor.live().command("c1", LiveBench.VALVE, "shut", "ida", motor.now);
+    motor.live().command("c1", LiveBench.VALVE, PositionId.of("shut"), "ida", motor.now);
     motor.later(1);
     motor.say("frost", "CLOSE");
     assertThat(motor.causes()).isEmpty();
@@ -149,13 +150,17 @@ class AlarmWatchTest {
   void waterInALineThatNothingOpenLeadsToIsAContradictionAndADrawIsNone() {
     LiveBench metered = new LiveBench().with("meter", SignalKind.FLOW, Where.LINE, "f1");
     metered.state =
-        metered.demo.state().with(PartId.of("pump"), "on").with(PartId.of("fore-motor"), "open");
+        metered
+            .demo
+            .state()
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("fore-motor"), PositionId.of("open"));
     metered.keepSaying("meter", "0.0001", 60);
     metered.causes();
     metered.keepSaying("meter", "0.0001", 150);
     // A tap may be open that nobody noted.
     assertThat(metered.causes()).isEmpty();
-    metered.state = metered.state.with(PartId.of("fore-motor"), "shut");
+    metered.state = metered.state.with(PartId.of("fore-motor"), PositionId.of("shut"));
     metered.causes();
     metered.keepSaying("meter", "0.0001", 150);
     assertThat(contradiction(metered).part()).isEqualTo("f1");
@@ -173,9 +178,9 @@ class AlarmWatchTest {
         metered
             .demo
             .state()
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("fore-motor"), "open")
-            .with(PartId.of("sink"), "cold");
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("fore-motor"), PositionId.of("open"))
+            .with(PartId.of("sink"), PositionId.of("cold"));
     String litres = Double.toString(metered.capacity() * 500);
     for (int second = 0; second < 120; second++) {
       metered.keepSaying("litres", litres, 1);
@@ -187,7 +192,8 @@ class AlarmWatchTest {
 
   @Test
   void aMotorThatNeverSaysWhereItIsCountsAsThereAfterItsTravelTime() {
-    MotorCommand told = bench.live().command("c1", LiveBench.VALVE, "open", "Ida", bench.now);
+    MotorCommand told =
+        bench.live().command("c1", LiveBench.VALVE, PositionId.of("open"), "Ida", bench.now);
     assertThat(told.state()).isEqualTo(MotorCommand.Progress.MOVING);
     bench.later(told.travel() - 0.5);
     assertThat(bench.live().watchCommands(bench.now)).isEmpty();
@@ -200,7 +206,8 @@ class AlarmWatchTest {
   @Test
   void aMotorThatReportsHasToArriveOrItIsAnAlarm() {
     bench.say("motor", "CLOSE");
-    MotorCommand told = bench.live().command("c1", LiveBench.VALVE, "open", "Ida", bench.now);
+    MotorCommand told =
+        bench.live().command("c1", LiveBench.VALVE, PositionId.of("open"), "Ida", bench.now);
     bench.later(MotorCommand.PATIENCE * told.travel() - 1);
     bench.live().watchCommands(bench.now);
     assertThat(bench.causes()).isEmpty();
@@ -215,10 +222,10 @@ class AlarmWatchTest {
   @Test
   void anotherCommandTakesThePlaceOfOneThatFailed() {
     bench.say("motor", "CLOSE");
-    bench.live().command("c1", LiveBench.VALVE, "open", "Ida", bench.now);
+    bench.live().command("c1", LiveBench.VALVE, PositionId.of("open"), "Ida", bench.now);
     bench.later(60);
     bench.live().watchCommands(bench.now);
-    bench.live().command("c2", LiveBench.VALVE, "shut", "Ida", bench.now);
+    bench.live().command("c2", LiveBench.VALVE, PositionId.of("shut"), "Ida", bench.now);
     bench.say("motor", "CLOSE");
     assertThat(bench.causes()).isEmpty();
   }

@@ -2,6 +2,7 @@ package fernwort.core.live;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hazard.Hazards;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Signal.Drive;
 import fernwort.core.live.Signal.Source;
 import fernwort.core.live.Signal.Subject;
@@ -83,7 +84,10 @@ final class LiveBench {
             "",
             new Source("van/" + name, "", 1, 0),
             Optional.of(
-                new Drive("van/" + name + "/set", Map.of("open", "OPEN", "shut", "CLOSE"), ""))));
+                new Drive(
+                    "van/" + name + "/set",
+                    Map.of(PositionId.of("open"), "OPEN", PositionId.of("shut"), "CLOSE"),
+                    PositionId.NONE))));
     return this;
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.SignalKind.Where;
 import fernwort.core.rig.LineId;
 import fernwort.core.rig.PartId;
@@ -158,8 +159,8 @@ class SignalReaderTest {
 
   @Test
   void aMotorTellsWhereItIsByTheTextsItIsSent() {
-    assertThat(bench.say("motor", "OPEN")).contains(new Value.Stop("open"));
-    assertThat(bench.say("motor", "shut")).contains(new Value.Stop("shut"));
+    assertThat(bench.say("motor", "OPEN")).contains(new Value.Stop(PositionId.of("open")));
+    assertThat(bench.say("motor", "shut")).contains(new Value.Stop(PositionId.of("shut")));
     assertThat(bench.say("motor", "half")).isEmpty();
   }
 
@@ -178,7 +179,11 @@ class SignalReaderTest {
         .hasMessageContaining("belongs to the broker");
     assertThatThrownBy(() -> bind(SignalKind.SWITCH, Where.PART, "fore", "van/x"))
         .hasMessageContaining("how high");
-    assertThatThrownBy(() -> new Signal.Drive("van/x", Map.of("open", "GO", "shut", "GO"), ""))
+    assertThatThrownBy(() ->
+            new Signal.Drive(
+                "van/x",
+                Map.of(PositionId.of("open"), "GO", PositionId.of("shut"), "GO"),
+                PositionId.NONE))
         .hasMessageContaining("same text");
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.describe.Fittings;
 import fernwort.core.flow.SteadyFlow;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.Line.Material;
@@ -35,7 +36,7 @@ class AirEntriesTest {
           .build();
 
   private static final Network NETWORK = Network.of(RIG);
-  private static final Setting OPEN = RIG.atRest().with(PartId.of("tap"), "open");
+  private static final Setting OPEN = RIG.atRest().with(PartId.of("tap"), PositionId.of("open"));
 
   /**
    * The parts at whose ports air comes in, at a head of so much over each port (m); a tank's ports

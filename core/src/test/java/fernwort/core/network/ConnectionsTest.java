@@ -3,6 +3,8 @@ package fernwort.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.rig.LineId;
@@ -43,12 +45,13 @@ class ConnectionsTest {
     assertThat(
             route(
                 marginalia,
-                open.with(PartId.of("tank-selector"), "shut"),
+                open.with(PartId.of("tank-selector"), PositionId.of("shut")),
                 PartId.of("main"),
                 PartId.of("sink")))
         .isEmpty();
     Setting filling =
-        open.with(PartId.of("fill-selector"), "main").with(PartId.of("inlet"), "mains");
+        open.with(PartId.of("fill-selector"), PositionId.of("main"))
+            .with(PartId.of("inlet"), PositionId.of("mains"));
     assertThat(route(marginalia, filling, PartId.of("inlet"), PartId.of("main"))).isPresent();
     assertThat(route(marginalia, filling, PartId.of("main"), PartId.of("inlet"))).isEmpty();
   }
@@ -58,10 +61,14 @@ class ConnectionsTest {
     Connections connections =
         Connections.of(Network.of(marginalia.rig()), marginalia.state().setting());
     Part main = marginalia.rig().part(PartId.of("main"));
-    assertThat(connections.leaving(main, "feed"::equals, p -> p.id().equals(PartId.of("sink"))))
+    assertThat(
+            connections.leaving(
+                main, PortId.of("feed")::equals, p -> p.id().equals(PartId.of("sink"))))
         .hasValueSatisfying(
             way -> assertThat(way).startsWith(PartId.of("main")).endsWith(PartId.of("sink")));
-    assertThat(connections.leaving(main, "vent"::equals, p -> p.id().equals(PartId.of("sink"))))
+    assertThat(
+            connections.leaving(
+                main, PortId.of("vent")::equals, p -> p.id().equals(PartId.of("sink"))))
         .isEmpty();
   }
 

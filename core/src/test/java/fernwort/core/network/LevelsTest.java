@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.LineId;
@@ -43,8 +44,8 @@ class LevelsTest {
           .build();
 
   private static final Network NETWORK = Network.of(RIG);
-  private static final PortRef LOW = new PortRef(PartId.of("tank"), "low");
-  private static final PortRef HIGH = new PortRef(PartId.of("tank"), "high");
+  private static final PortRef LOW = new PortRef(PartId.of("tank"), PortId.of("low"));
+  private static final PortRef HIGH = new PortRef(PartId.of("tank"), PortId.of("high"));
 
   private static Levels holding(double litres, Slope slope) {
     return Levels.of(
@@ -111,14 +112,14 @@ class LevelsTest {
   void onASlopeEverythingStandsWhereTheVehicleTiltsIt() {
     Slope up = new Slope(Math.toDegrees(Math.atan(0.05)), 0);
     double way =
-        up.heightOf(RIG.part(PartId.of("tank")).at("low"))
-            - RIG.part(PartId.of("tank")).at("low").z();
+        up.heightOf(RIG.part(PartId.of("tank")).at(PortId.of("low")))
+            - RIG.part(PartId.of("tank")).at(PortId.of("low")).z();
     assertThat(Math.abs(way)).isCloseTo(0.05, within(0.01));
     double middle = (holding(0, up).height(LOW) + holding(0, up).top(LOW)) / 2;
     double level = (holding(0).height(LOW) + holding(0).top(LOW)) / 2;
     assertThat(middle - level).isCloseTo(way, within(2e-3));
     assertThat(holding(0, up).height(RIG.part(PartId.of("drain"))))
-        .isCloseTo(up.heightOf(RIG.part(PartId.of("drain")).at("in")), within(1e-12));
+        .isCloseTo(up.heightOf(RIG.part(PartId.of("drain")).at(PortId.of("in"))), within(1e-12));
     assertThat(holding(0, up).slope()).isEqualTo(up);
   }
 

@@ -1,7 +1,9 @@
 package fernwort.core.network;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -110,8 +112,8 @@ public final class RandomRigs {
   private static Kind valve() {
     return new TwoWayValve(
         List.of(
-            new Stop("shut", "across", 90, List.of()),
-            new Stop("open", "along", 0, List.of(List.of("a", "b")))),
+            new Stop(PositionId.of("shut"), "across", 90, List.of()),
+            new Stop(PositionId.of("open"), "along", 0, List.of(PortId.all("a", "b")))),
         Optional.empty());
   }
 
@@ -125,9 +127,9 @@ public final class RandomRigs {
         new Shape.Box(0.6, 0.3, 0.3),
         0,
         List.of(
-            new TankPort("low", TankPort.Use.FEED, new Point(0.1, 0.1, 0.02)),
-            new TankPort("mid", TankPort.Use.FILL, new Point(0.3, 0.1, 0.15)),
-            new TankPort("top", TankPort.Use.VENT, new Point(0.5, 0.1, 0.28))),
+            new TankPort(PortId.of("low"), TankPort.Use.FEED, new Point(0.1, 0.1, 0.02)),
+            new TankPort(PortId.of("mid"), TankPort.Use.FILL, new Point(0.3, 0.1, 0.15)),
+            new TankPort(PortId.of("top"), TankPort.Use.VENT, new Point(0.5, 0.1, 0.28))),
         new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
         5000,
         -2000);

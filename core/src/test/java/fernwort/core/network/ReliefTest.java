@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.PartId;
@@ -32,10 +33,14 @@ class ReliefTest {
         TRUCK
             .state()
             .setting()
-            .with(PartId.of("low-overflow-valve"), "shut")
-            .with(PartId.of("tank-selector"), "shut");
+            .with(PartId.of("low-overflow-valve"), PositionId.of("shut"))
+            .with(PartId.of("tank-selector"), PositionId.of("shut"));
     assertThat(has(shut, PartId.of("low"))).isFalse();
-    assertThat(has(shut.with(PartId.of("low-overflow-valve"), "open"), PartId.of("low"))).isTrue();
+    assertThat(
+            has(
+                shut.with(PartId.of("low-overflow-valve"), PositionId.of("open")),
+                PartId.of("low")))
+        .isTrue();
   }
 
   @Test
@@ -56,7 +61,7 @@ class ReliefTest {
             .line("b", "B", "inlet.out > tank.high", 12, 1, Line.Material.PEX, 0)
             .build();
     Network network = Network.of(rig);
-    Relief open = Relief.of(network, rig.atRest().with(PartId.of("tap"), "open"));
+    Relief open = Relief.of(network, rig.atRest().with(PartId.of("tap"), PositionId.of("open")));
     assertThat(open.has(PartId.of("tank"), Optional.of(PartId.of("inlet")))).isTrue();
     assertThat(open.hasByVents(PartId.of("tank"))).isFalse();
     assertThat(open.hasAtMostOutlets(PartId.of("tank"), PartId.of("inlet"))).isTrue();

@@ -8,6 +8,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;
@@ -64,33 +65,34 @@ class WalksTest {
   @Test
   void aWalkGoesOnThroughWhatItMayPassAndNoFurther() {
     Walk walk = new Walk(RIG, p -> p.kind() instanceof Tee);
-    assertThat(walk.lines(List.of(RIG.part(PartId.of("pump")).port("out"))))
+    assertThat(walk.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
         .containsExactly(LineId.of("main"), LineId.of("cold"), LineId.of("warm"));
-    assertThat(walk.parts(List.of(RIG.part(PartId.of("pump")).port("out"))))
+    assertThat(walk.parts(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
         .containsExactly(
             PartId.of("tee"), PartId.of("pump"), PartId.of("mixer"), PartId.of("boiler"));
-    assertThat(walk.lines(List.of(RIG.part(PartId.of("tank")).port("high")))).isEmpty();
+    assertThat(walk.lines(List.of(RIG.part(PartId.of("tank")).port(PortId.of("high"))))).isEmpty();
     Walk nothing = new Walk(RIG, p -> false);
-    assertThat(nothing.lines(List.of(RIG.part(PartId.of("pump")).port("out"))))
+    assertThat(nothing.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
         .containsExactly(LineId.of("main"));
     // From the other end it comes to where the line began.
-    assertThat(nothing.parts(List.of(RIG.part(PartId.of("tee")).port("a"))))
+    assertThat(nothing.parts(List.of(RIG.part(PartId.of("tee")).port(PortId.of("a")))))
         .containsExactly(PartId.of("pump"));
     Walk everything = new Walk(RIG, p -> true);
-    assertThat(everything.lines(List.of(RIG.part(PartId.of("trap")).port("in")))).hasSize(8);
+    assertThat(everything.lines(List.of(RIG.part(PartId.of("trap")).port(PortId.of("in")))))
+        .hasSize(8);
   }
 
   @Test
   void beyondAPortLiesWhatItsLinesLeadToUpToWhatTakesOrGivesWater() {
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), "out"))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.of("out")))
         .containsExactly(PartId.of("tee"), PartId.of("mixer"), PartId.of("boiler"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), "in"))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.of("in")))
         .containsExactly(PartId.of("tank"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("mixer")), "waste"))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("mixer")), PortId.of("waste")))
         .containsExactly(PartId.of("trap"), PartId.of("out"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("hose")), "out"))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("hose")), PortId.of("out")))
         .containsExactly(PartId.of("valve"), PartId.of("stop"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("tank")), "high")).isEmpty();
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("tank")), PortId.of("high"))).isEmpty();
   }
 
   @Test

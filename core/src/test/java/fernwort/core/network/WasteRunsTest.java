@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -25,7 +26,7 @@ class WasteRunsTest {
 
   private static Stream<Part> fixtures(Rig rig) {
     return rig.parts().stream()
-        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("waste"));
+        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")));
   }
 
   @ParameterizedTest
@@ -38,12 +39,13 @@ class WasteRunsTest {
                 .allMatch(f ->
                     rig.lines().stream()
                         .noneMatch(l ->
-                            l.from().equals(f.port("waste")) || l.to().equals(f.port("waste")))));
+                            l.from().equals(f.port(PortId.of("waste")))
+                                || l.to().equals(f.port(PortId.of("waste"))))));
     fixtures(rig)
         .forEach(fixture -> {
           List<WasteRuns.Run> way =
               all.stream().filter(r -> r.fixture().equals(fixture.id())).toList();
-          PortRef at = fixture.port("waste");
+          PortRef at = fixture.port(PortId.of("waste"));
           Set<PartId> parts = new HashSet<>(Set.of(fixture.id()));
           for (WasteRuns.Run run : way) {
             PartId here = at.part();

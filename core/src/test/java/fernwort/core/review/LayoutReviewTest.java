@@ -14,6 +14,8 @@ import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.PortableContainer;
@@ -66,7 +68,7 @@ class LayoutReviewTest {
         .findFirst();
   }
 
-  private static Rig port(Rig rig, PartId tank, String port, double z) {
+  private static Rig port(Rig rig, PartId tank, PortId port, double z) {
     return RigEdit.of(rig).change(tank, p -> OutletCheck.movePort(p, port, z));
   }
 
@@ -102,8 +104,8 @@ class LayoutReviewTest {
             new Line(
                 LineId.of("wrong"),
                 "Wrong",
-                new PortRef(PartId.of("gray-valve"), "b"),
-                new PortRef(PartId.of("fresh"), "drain"),
+                new PortRef(PartId.of("gray-valve"), PortId.of("b")),
+                new PortRef(PartId.of("fresh"), PortId.of("drain")),
                 0.02,
                 1,
                 Line.Material.PVC_HOSE,
@@ -133,8 +135,8 @@ class LayoutReviewTest {
   /** The pump where the main tank belongs, and the main tank where the pump does. */
   private static Rig wrongWayRound() {
     Rig rig = DemoRig.all().getFirst().rig();
-    PortRef pump = new PortRef(PartId.of("tank-selector"), "a");
-    PortRef main = new PortRef(PartId.of("tank-selector"), "b");
+    PortRef pump = new PortRef(PartId.of("tank-selector"), PortId.of("a"));
+    PortRef main = new PortRef(PartId.of("tank-selector"), PortId.of("b"));
     Line toPump = rig.linesByPort().get(pump);
     Line toMain = rig.linesByPort().get(main);
     Rig open = RigEdit.of(RigEdit.of(rig).disconnect(toPump.id())).disconnect(toMain.id());
@@ -166,7 +168,7 @@ class LayoutReviewTest {
             1,
             0,
             new PortableContainer(0.02, true));
-    return RigEdit.of(GOOD).teeOff(LineId.of("pump-out-sink"), jug, "spout", 0.5);
+    return RigEdit.of(GOOD).teeOff(LineId.of("pump-out-sink"), jug, PortId.of("spout"), 0.5);
   }
 
   @ParameterizedTest
@@ -180,7 +182,9 @@ class LayoutReviewTest {
   private static Rig deadEnd() {
     Rig open = RigEdit.of(GOOD).remove(PartId.of("outlet"));
     Part tee = new Part(PartId.of("tee"), "Tee", PlaceId.of("belly"), 0, 0, 0.4, 0, new Tee());
-    return RigEdit.of(open).addAt(tee, "a", new PortRef(PartId.of("gray-valve"), "b"), 0.038, 0.3);
+    return RigEdit.of(open)
+        .addAt(
+            tee, PortId.of("a"), new PortRef(PartId.of("gray-valve"), PortId.of("b")), 0.038, 0.3);
   }
 
   /** Two tanks side by side, the first running over into the second through an open line. */
@@ -198,9 +202,9 @@ class LayoutReviewTest {
         new Shape.Box(0.5, 0.5, 0.5),
         0,
         Fittings.stick(0.1, 0.1),
-        Fittings.port("side", TankPort.Use.LINK, 0.1, 0.1, side),
-        Fittings.port("low", TankPort.Use.FEED, 0.2, 0.1, 0.02),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+        Fittings.port(PortId.of("side"), TankPort.Use.LINK, 0.1, 0.1, side),
+        Fittings.port(PortId.of("low"), TankPort.Use.FEED, 0.2, 0.1, 0.02),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
   }
 
   /** A tank of two lobes and a bridge over an arch, with an outlet in the front one. */
@@ -221,21 +225,21 @@ class LayoutReviewTest {
                         new Shape.Block(0.6, 0, 0, 0.2, 0.3, 0.4))),
                 0,
                 Fittings.stick(0.1, 0.1),
-                Fittings.port("front", TankPort.Use.FEED, 0.7, 0.1, 0.02),
-                Fittings.port("vent", TankPort.Use.VENT, 0.7, 0.1, 0.39),
+                Fittings.port(PortId.of("front"), TankPort.Use.FEED, 0.7, 0.1, 0.02),
+                Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.7, 0.1, 0.39),
                 rear))
         .part("tee", "Tee", 0.4, 0.1, 0.5, new Tee())
         .line("one", "One", "saddle.front > tee.a", 20, 0.5, Line.Material.PEX, 0);
   }
 
   private static Rig saddleWith(TankPort.Use use, double height) {
-    return saddle(Fittings.port("rear", use, 0.1, 0.1, height)).build();
+    return saddle(Fittings.port(PortId.of("rear"), use, 0.1, 0.1, height)).build();
   }
 
   @Test
   void lobesThatALineJoinsLowDownAreOneTank() {
     Rig joined =
-        saddle(Fittings.port("rear", TankPort.Use.FEED, 0.1, 0.1, 0.02))
+        saddle(Fittings.port(PortId.of("rear"), TankPort.Use.FEED, 0.1, 0.1, 0.02))
             .line("two", "Two", "saddle.rear > tee.b", 20, 0.5, Line.Material.PEX, 0)
             .build();
     assertThat(review(joined))
@@ -278,7 +282,7 @@ class LayoutReviewTest {
     assertThat(find(drained, Code.OUTLET_LOW, PartId.of("one"))).isEmpty();
     assertThat(Network.of(drained).joined(drained.part(PartId.of("one"))).tankPorts())
         .extracting(TankPort::id)
-        .containsExactly("side");
+        .containsExactly(PortId.of("side"));
   }
 
   /** A rig with one weakness, the finding it must give, the part it is about. */
@@ -288,14 +292,17 @@ class LayoutReviewTest {
         Arguments.of(Code.LEADS_NOWHERE, "gray-valve", deadEnd()),
         Arguments.of(Code.NO_REGULATOR, "inlet", RigEdit.of(SHORE).remove(PartId.of("regulator"))),
         Arguments.of(Code.NO_AIR, "fresh", withoutVent()),
-        Arguments.of(Code.VENT_LOW, "fresh", port(GOOD, PartId.of("fresh"), "vent", 0.15)),
+        Arguments.of(
+            Code.VENT_LOW, "fresh", port(GOOD, PartId.of("fresh"), PortId.of("vent"), 0.15)),
         Arguments.of(Code.VENT_SAG, "vent-tee-1", saggingSharedVent()),
         Arguments.of(
             Code.OVERFLOW_SIPHON,
             "fresh",
             RigEdit.of(GOOD).change(PartId.of("vent"), p -> p.atHeight(0.4))),
-        Arguments.of(Code.OUTLET_LOW, "fresh", port(GOOD, PartId.of("fresh"), "feed", 0.002)),
-        Arguments.of(Code.OUTLET_HIGH, "fresh", port(GOOD, PartId.of("fresh"), "feed", 0.1)),
+        Arguments.of(
+            Code.OUTLET_LOW, "fresh", port(GOOD, PartId.of("fresh"), PortId.of("feed"), 0.002)),
+        Arguments.of(
+            Code.OUTLET_HIGH, "fresh", port(GOOD, PartId.of("fresh"), PortId.of("feed"), 0.1)),
         Arguments.of(Code.LOBE_KEEPS, "saddle", saddleWith(TankPort.Use.FILL, 0.38)),
         Arguments.of(Code.LOBES_APART, "saddle", saddleWith(TankPort.Use.DRAIN, 0.02)),
         Arguments.of(Code.NO_BACKFLOW, "inlet", RigEdit.of(SHORE).remove(PartId.of("check"))),
@@ -365,9 +372,12 @@ class LayoutReviewTest {
     Finding finding = find(plain.rig(), Code.HEATER_BYPASS, PartId.of("heater")).orElseThrow();
     Rig fitted = finding.change().orElseThrow().apply(plain.rig());
     assertThat(find(fitted, Code.HEATER_BYPASS, PartId.of("heater"))).isEmpty();
-    assertThat(hotAtSink(fitted, plain.running(), "open", "shut")).isGreaterThan(1e-5);
-    assertThat(hotAtSink(fitted, plain.running(), "shut", "open")).isGreaterThan(1e-5);
-    assertThat(hotAtSink(fitted, plain.running(), "shut", "shut")).isZero();
+    assertThat(hotAtSink(fitted, plain.running(), PositionId.of("open"), PositionId.of("shut")))
+        .isGreaterThan(1e-5);
+    assertThat(hotAtSink(fitted, plain.running(), PositionId.of("shut"), PositionId.of("open")))
+        .isGreaterThan(1e-5);
+    assertThat(hotAtSink(fitted, plain.running(), PositionId.of("shut"), PositionId.of("shut")))
+        .isZero();
     // One of the three is there already: it is used, and none is put beside it.
     Part heater = plain.rig().part(PartId.of("heater"));
     Part in =
@@ -380,8 +390,8 @@ class LayoutReviewTest {
             heater.height(),
             2e-5,
             Fittings.twoWay(0));
-    Line cold = plain.rig().linesByPort().get(heater.port("cold"));
-    Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, "a", "b");
+    Line cold = plain.rig().linesByPort().get(heater.port(PortId.of("cold")));
+    Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, PortId.of("a"), PortId.of("b"));
     Rig second =
         find(valved, Code.HEATER_BYPASS, PartId.of("heater"))
             .orElseThrow()
@@ -389,15 +399,16 @@ class LayoutReviewTest {
             .orElseThrow()
             .apply(valved);
     assertThat(second.parts()).extracting(Part::label).containsOnlyOnce("Heater in");
-    assertThat(hotAtSink(second, plain.running(), "open", "shut")).isGreaterThan(1e-5);
+    assertThat(hotAtSink(second, plain.running(), PositionId.of("open"), PositionId.of("shut")))
+        .isGreaterThan(1e-5);
   }
 
   /** What comes hot at the sink by how the valve past the heater and those at it stand (m³/s). */
   private static double hotAtSink(
-      Rig rig, Map<PartId, String> running, String past, String through) {
-    Map<PartId, String> set = new HashMap<>(rig.atRest().positions());
+      Rig rig, Map<PartId, PositionId> running, PositionId past, PositionId through) {
+    Map<PartId, PositionId> set = new HashMap<>(rig.atRest().positions());
     set.putAll(running);
-    set.put(PartId.of("sink"), "hot");
+    set.put(PartId.of("sink"), PositionId.of("hot"));
     set.put(PartId.of("heater-bypass"), past);
     set.put(PartId.of("heater-in"), through);
     set.put(PartId.of("heater-out"), through);

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
@@ -87,9 +89,10 @@ class RigTest {
                 1,
                 new TwoWayValve(
                     List.of(
-                        new Stop("shut", "across", 0, List.of()),
-                        new Stop("open", "along", 90, List.of(List.of("a", "z")))),
-                    Optional.of(new Motor(Optional.of("half"), 5))))
+                        new Stop(PositionId.of("shut"), "across", 0, List.of()),
+                        new Stop(
+                            PositionId.of("open"), "along", 90, List.of(PortId.all("a", "z")))),
+                    Optional.of(new Motor(Optional.of(PositionId.of("half")), 5))))
             .line("l1", "One", "v.a > nowhere.in", 12, 1, Line.Material.PEX, 0)
             .line("l2", "Two", "v.a > v.b", 12, 1, Line.Material.PEX, 0)
             .line("l3", "Three", "v.q > v.b", -12, 1, Line.Material.PEX, 0);
@@ -119,7 +122,7 @@ class RigTest {
                 tank(
                     new Shape.Box(0.5, 0.4, 0.3),
                     0,
-                    new TankPort("high", TankPort.Use.VENT, new Point(0.1, 0.1, 0.4))));
+                    new TankPort(PortId.of("high"), TankPort.Use.VENT, new Point(0.1, 0.1, 0.4))));
     assertThat(problems(outside)).singleElement().asString().contains("port high", "outside");
     RigBuilder thick = van().part("t", "Tank", 0, 0, 1, tank(new Shape.Box(0.1, 0.4, 0.3), 0.06));
     assertThat(problems(thick)).singleElement().asString().contains("walls", "length");
@@ -135,10 +138,10 @@ class RigTest {
   @Test
   void aPositionThatAHandleDoesNotHaveIsRefusedWithThoseItHas() {
     Rig rig = DemoRig.all().getFirst().rig();
-    assertThatThrownBy(() -> rig.position(PartId.of("fill-selector"), "both"))
+    assertThatThrownBy(() -> rig.position(PartId.of("fill-selector"), PositionId.of("both")))
         .hasMessageContaining("Fill selector")
         .hasMessageContaining("\"main\"");
-    assertThatThrownBy(() -> rig.position(PartId.of("inlet-tee"), "open"))
+    assertThatThrownBy(() -> rig.position(PartId.of("inlet-tee"), PositionId.of("open")))
         .hasMessageContaining("nothing to turn");
   }
 

@@ -3,6 +3,7 @@ package fernwort.core.rig;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.say.Refusal;
 import java.util.HashMap;
 import java.util.List;
@@ -14,20 +15,22 @@ import org.junit.jupiter.api.Test;
 class SettingTest {
 
   private static final Setting START =
-      new Setting(Map.of(PartId.of("pump"), "off", PartId.of("bypass"), "shut"));
+      new Setting(
+          Map.of(
+              PartId.of("pump"), PositionId.of("off"), PartId.of("bypass"), PositionId.of("shut")));
 
   @Test
   void isAsItsPositionsHoweverItCameAbout() {
     Random random = new Random(3);
     List<PartId> parts = List.of(PartId.of("a"), PartId.of("b"), PartId.of("c"), PartId.of("d"));
-    Map<PartId, String> meant = new HashMap<>();
-    parts.forEach(part -> meant.put(part, "1"));
+    Map<PartId, PositionId> meant = new HashMap<>();
+    parts.forEach(part -> meant.put(part, PositionId.of("1")));
     Setting setting = new Setting(meant);
     for (int turn = 0; turn < 200; turn++) {
       PartId part = parts.get(random.nextInt(parts.size()));
-      String position = Integer.toString(random.nextInt(3));
+      PositionId position = PositionId.of(Integer.toString(random.nextInt(3)));
       Setting before = setting;
-      Map<PartId, String> stood = Map.copyOf(meant);
+      Map<PartId, PositionId> stood = Map.copyOf(meant);
       setting = setting.with(part, position);
       meant.put(part, position);
       assertThat(setting.positions()).isEqualTo(meant);
@@ -39,18 +42,19 @@ class SettingTest {
 
   @Test
   void anotherPartAtTheSamePositionIsAnotherSetting() {
-    assertThat(new Setting(Map.of(PartId.of("pump"), "on")))
-        .isNotEqualTo(new Setting(Map.of(PartId.of("heater"), "on")));
-    assertThat(START).isNotEqualTo(START.with(PartId.of("tap"), "open"));
+    assertThat(new Setting(Map.of(PartId.of("pump"), PositionId.of("on"))))
+        .isNotEqualTo(new Setting(Map.of(PartId.of("heater"), PositionId.of("on"))));
+    assertThat(START).isNotEqualTo(START.with(PartId.of("tap"), PositionId.of("open")));
   }
 
   @Test
   void tellsHowEachPartStands() {
-    assertThat(START.of(PartId.of("pump"))).isEqualTo("off");
-    assertThat(START.has(PartId.of("pump"), "off")).isTrue();
-    assertThat(START.has(PartId.of("pump"), "on")).isFalse();
-    assertThat(START.has(PartId.of("tap"), "open")).isFalse();
-    assertThat(START.with(PartId.of("tap"), "open").of(PartId.of("tap"))).isEqualTo("open");
+    assertThat(START.of(PartId.of("pump")).value()).isEqualTo("off");
+    assertThat(START.has(PartId.of("pump"), PositionId.of("off"))).isTrue();
+    assertThat(START.has(PartId.of("pump"), PositionId.of("on"))).isFalse();
+    assertThat(START.has(PartId.of("tap"), PositionId.of("open"))).isFalse();
+    assertThat(START.with(PartId.of("tap"), PositionId.of("open")).of(PartId.of("tap")).value())
+        .isEqualTo("open");
     assertThat(START.positions().keySet()).containsExactly(PartId.of("bypass"), PartId.of("pump"));
     assertThat(START).hasToString("{bypass=shut, pump=off}");
   }
@@ -58,7 +62,7 @@ class SettingTest {
   @Test
   void tellsWhatWasTurned() {
     assertThat(START.turnedFrom(START)).isEmpty();
-    assertThat(START.with(PartId.of("pump"), "on").turnedFrom(START))
+    assertThat(START.with(PartId.of("pump"), PositionId.of("on")).turnedFrom(START))
         .containsExactly(PartId.of("pump"));
   }
 
@@ -71,7 +75,7 @@ class SettingTest {
 
   @Test
   void cannotBeChangedThroughItsPositions() {
-    assertThatThrownBy(() -> START.positions().put(PartId.of("pump"), "on"))
+    assertThatThrownBy(() -> START.positions().put(PartId.of("pump"), PositionId.of("on")))
         .isInstanceOf(UnsupportedOperationException.class);
   }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -33,19 +34,19 @@ class DriveTest {
   @Test
   void aPassPushesWaterOutOfAnOpenOverflowAndAShutValveKeepsIt() {
     Drive pass = Drive.READY.getFirst();
-    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
+    State open = FULL.with(PartId.of("low-overflow-valve"), PositionId.of("open"));
     Map<PartId, Drive.Lost> losses = pass.losses(Network.of(TRUCK.rig()), open).ends();
     assertThat(losses).containsKey(PartId.of("low-tail"));
     assertThat(losses.get(PartId.of("low-tail")).low())
         .isLessThanOrEqualTo(losses.get(PartId.of("low-tail")).high());
     State shut = Drive.travelValvesShut(TRUCK.rig(), open).orElseThrow();
-    assertThat(shut.setting().of(PartId.of("low-overflow-valve"))).isEqualTo("shut");
+    assertThat(shut.setting().of(PartId.of("low-overflow-valve")).value()).isEqualTo("shut");
     assertThat(lost(TRUCK.rig(), shut, pass)).isLessThan(lost(TRUCK.rig(), open, pass));
   }
 
   @Test
   void whatEndsLoseTanksLose() {
-    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
+    State open = FULL.with(PartId.of("low-overflow-valve"), PositionId.of("open"));
     for (Drive drive : Drive.READY) {
       Drive.Losses losses = drive.losses(Network.of(TRUCK.rig()), open);
       assertThat(losses.tanks().values().stream().mapToDouble(Drive.Lost::expected).sum())
@@ -59,7 +60,7 @@ class DriveTest {
 
   @Test
   void aRaisedVentThatAdmitsAirLosesLessThanAnOverflowThatSiphons() {
-    State open = FULL.with(PartId.of("low-overflow-valve"), "open");
+    State open = FULL.with(PartId.of("low-overflow-valve"), PositionId.of("open"));
     Rig raised = Drive.withRaisedVents(TRUCK.rig());
     for (Drive drive : Drive.READY) {
       assertThat(lost(raised, open, drive)).isLessThanOrEqualTo(lost(TRUCK.rig(), open, drive));

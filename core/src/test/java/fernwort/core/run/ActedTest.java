@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import java.util.ArrayList;
@@ -16,7 +17,7 @@ class ActedTest {
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final Network PLUMBING = Network.of(TRUCK.rig());
 
-  private static WorkList.Due due(double seconds, PartId part, String position) {
+  private static WorkList.Due due(double seconds, PartId part, PositionId position) {
     return new WorkList.Due(seconds, new Actor.Act(part, position));
   }
 
@@ -28,9 +29,9 @@ class ActedTest {
   void whatAHandDoesAtItsTimeIsWhatSettingItThenDoes() {
     Simulation plain = begin();
     plain.runTo(60);
-    plain.set(PartId.of("sink"), "shut");
+    plain.set(PartId.of("sink"), PositionId.of("shut"));
     plain.runTo(90);
-    plain.set(PartId.of("shower"), "warm");
+    plain.set(PartId.of("shower"), PositionId.of("warm"));
     plain.runTo(300);
 
     Simulation acted = begin();
@@ -38,7 +39,9 @@ class ActedTest {
     List<Double> times = new ArrayList<>();
     WorkList hand =
         new WorkList(
-            List.of(due(90, PartId.of("shower"), "warm"), due(60, PartId.of("sink"), "shut")));
+            List.of(
+                due(90, PartId.of("shower"), PositionId.of("warm")),
+                due(60, PartId.of("sink"), PositionId.of("shut"))));
     new Acted(
             acted,
             List.of(hand),
@@ -51,7 +54,8 @@ class ActedTest {
 
     assertThat(done)
         .containsExactly(
-            new Actor.Act(PartId.of("sink"), "shut"), new Actor.Act(PartId.of("shower"), "warm"));
+            new Actor.Act(PartId.of("sink"), PositionId.of("shut")),
+            new Actor.Act(PartId.of("shower"), PositionId.of("warm")));
     assertThat(times.get(0)).isCloseTo(60, within(1e-6));
     assertThat(times.get(1)).isCloseTo(90, within(1e-6));
     for (PartId tank : List.of(PartId.of("main"), PartId.of("low"), PartId.of("gray"))) {
@@ -66,18 +70,20 @@ class ActedTest {
     Simulation run = begin();
     WorkList first =
         new WorkList(
-            List.of(due(0, PartId.of("sink"), "shut"), due(400, PartId.of("sink"), "cold")));
-    WorkList second = new WorkList(List.of(due(0, PartId.of("pump"), "off")));
+            List.of(
+                due(0, PartId.of("sink"), PositionId.of("shut")),
+                due(400, PartId.of("sink"), PositionId.of("cold"))));
+    WorkList second = new WorkList(List.of(due(0, PartId.of("pump"), PositionId.of("off"))));
     new Acted(run, List.of(first, second), h -> {}, (at, act) -> {}).runTo(300);
-    assertThat(run.moment().state().setting().of(PartId.of("sink"))).isEqualTo("shut");
-    assertThat(run.moment().state().setting().of(PartId.of("pump"))).isEqualTo("off");
+    assertThat(run.moment().state().setting().of(PartId.of("sink")).value()).isEqualTo("shut");
+    assertThat(run.moment().state().setting().of(PartId.of("pump")).value()).isEqualTo("off");
     assertThat(run.time()).isCloseTo(300, within(1e-6));
   }
 
   @Test
   void whatBeginsInTheWaterIsToldTheHandItselfIsNot() {
     List<Event.Kind> told = new ArrayList<>();
-    WorkList hand = new WorkList(List.of(due(30, PartId.of("sink"), "shut")));
+    WorkList hand = new WorkList(List.of(due(30, PartId.of("sink"), PositionId.of("shut"))));
     new Acted(begin(), List.of(hand), h -> told.add(h.kind()), (at, act) -> {}).runTo(3600);
     assertThat(told).isNotEmpty().doesNotContain(Event.Kind.HAND);
   }

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Tee;
@@ -51,10 +53,13 @@ class SaddleTankTest {
       List<TankPort> ports = new ArrayList<>();
       double ahead = rear + gap + front / 2;
       ports.add(
-          Fittings.port("feed", TankPort.Use.FEED, ahead, 0.1, 0.02 + 0.05 * random.nextDouble()));
-      ports.add(Fittings.port("vent", TankPort.Use.VENT, ahead, 0.1, high - 0.01));
+          Fittings.port(
+              PortId.of("feed"), TankPort.Use.FEED, ahead, 0.1, 0.02 + 0.05 * random.nextDouble()));
+      ports.add(Fittings.port(PortId.of("vent"), TankPort.Use.VENT, ahead, 0.1, high - 0.01));
       if (bothLobes) {
-        ports.add(Fittings.port("other", TankPort.Use.FEED, rear / 2, 0.1, ports.get(0).at().z()));
+        ports.add(
+            Fittings.port(
+                PortId.of("other"), TankPort.Use.FEED, rear / 2, 0.1, ports.get(0).at().z()));
       }
       return new Saddle(
           new Shape.Straddling(
@@ -227,8 +232,8 @@ class SaddleTankTest {
                     new Shape.Block(0.6, 0, 0, 0.2, WIDTH, high))),
             0,
             Fittings.stick(0.05, 0.1),
-            Fittings.port("fill", TankPort.Use.FILL, 0.7, 0.1, 0.05),
-            Fittings.port("vent", TankPort.Use.VENT, 0.7, 0.1, top));
+            Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.7, 0.1, 0.05),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.7, 0.1, top));
     Rig rig =
         rig()
             .part("tank", "Tank", 0, 0, 1, tank)
@@ -245,7 +250,8 @@ class SaddleTankTest {
     Simulation run =
         Simulation.start(
             network,
-            new State(rig.atRest(), Map.of(), Slope.LEVEL).with(PartId.of("inlet"), "mains"));
+            new State(rig.atRest(), Map.of(), Slope.LEVEL)
+                .with(PartId.of("inlet"), PositionId.of("mains")));
     assertThat(run.runUntil(Event.Kind.FULL, PartId.of("tank"), 3600)).isPresent();
     assertThat(run.moment().state().volume(PartId.of("tank")))
         .isCloseTo(figures.full(), within(1e-4));

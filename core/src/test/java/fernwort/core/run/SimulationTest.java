@@ -14,6 +14,8 @@ import fernwort.core.Reference;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
@@ -56,7 +58,7 @@ public class SimulationTest {
 
   private static final double MINUTE = 60;
 
-  private static Simulation start(Rig rig, Map<PartId, Double> litres, String... set) {
+  private static Simulation start(Rig rig, Map<PartId, Double> litres, PositionId... set) {
     State state =
         new State(
             rig.atRest(),
@@ -64,7 +66,7 @@ public class SimulationTest {
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue() / 1000)),
             Slope.LEVEL);
     for (int i = 0; i < set.length; i += 2) {
-      state = state.with(PartId.of(set[i]), set[i + 1]);
+      state = state.with(PartId.of((set[i]).value()), set[i + 1]);
     }
     return Simulation.start(Network.of(rig), state);
   }
@@ -193,10 +195,10 @@ public class SimulationTest {
 
   @Test
   void anOverflowOnceRunningSiphonsDownToItsPort() {
-    Simulation run = start(filled(false), Map.of(), "inlet", "mains");
+    Simulation run = start(filled(false), Map.of(), PositionId.of("inlet"), PositionId.of("mains"));
     assertThat(run.runUntil(Event.Kind.RUNS_OUT, PartId.of("tail"), 3600)).isPresent();
     assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.25 * 0.45, within(1e-4));
-    run.set(PartId.of("inlet"), "capped");
+    run.set(PartId.of("inlet"), PositionId.of("capped"));
     List<Event> after = run.runTo(run.time() + 3600);
     assertThat(after)
         .anyMatch(h -> h.kind() == Event.Kind.SIPHONS && h.begins())
@@ -206,10 +208,10 @@ public class SimulationTest {
 
   @Test
   void airThatComesInAtTheCrestKeepsItFromSiphoning() {
-    Simulation run = start(filled(true), Map.of(), "inlet", "mains");
+    Simulation run = start(filled(true), Map.of(), PositionId.of("inlet"), PositionId.of("mains"));
     assertThat(run.runUntil(Event.Kind.RUNS_OUT, PartId.of("tail"), 3600)).isPresent();
     run.runTo(run.time() + 5);
-    run.set(PartId.of("inlet"), "capped");
+    run.set(PartId.of("inlet"), PositionId.of("capped"));
     run.runTo(run.time() + 3600);
     assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.25 * 0.45, within(5e-4));
   }
@@ -224,7 +226,14 @@ public class SimulationTest {
             .line("suction", "Suction", "tank.low > pump.in", 13, 1, Material.PEX, 1)
             .line("delivery", "Delivery", "pump.out > tap.cold", 13, 1, Material.PEX, 1)
             .build();
-    Simulation run = start(rig, Map.of(PartId.of("tank"), 50.0), "pump", "on", "tap", "open");
+    Simulation run =
+        start(
+            rig,
+            Map.of(PartId.of("tank"), 50.0),
+            PositionId.of("pump"),
+            PositionId.of("on"),
+            PositionId.of("tap"),
+            PositionId.of("open"));
     double first = run.moment().flows().fixture(PartId.of("tap"));
     List<Event> seen = run.runTo(20 * MINUTE);
     assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.SUCKED_IN);
@@ -267,8 +276,8 @@ public class SimulationTest {
             new Shape.Box(0.8, 0.5, 0.2),
             0,
             Fittings.stick(0.1, 0.1),
-            Fittings.port("waste", TankPort.Use.FILL, 0.1, 0.1, 0.18),
-            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.2, 0.17));
+            Fittings.port(PortId.of("waste"), TankPort.Use.FILL, 0.1, 0.1, 0.18),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.2, 0.17));
     Rig rig =
         vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), PartId.of("gray"), 1.5)
             .part("inlet", "Inlet", 0, 0, 0.8, Fittings.inlet(2))
@@ -278,7 +287,14 @@ public class SimulationTest {
             .line("waste", "Waste", "tap.waste > trap.in", 30, 0.4, Material.PVC_HOSE, 1)
             .line("down", "Down", "trap.out > gray.waste", 30, 0.4, Material.PVC_HOSE, 1)
             .build();
-    Simulation run = start(rig, Map.of(PartId.of("gray"), 60.0), "inlet", "mains", "tap", "open");
+    Simulation run =
+        start(
+            rig,
+            Map.of(PartId.of("gray"), 60.0),
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("tap"),
+            PositionId.of("open"));
     List<Event> seen = run.runTo(1800);
     assertThat(seen).anyMatch(h -> h.kind() == Event.Kind.BACKS_UP);
     assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
@@ -301,9 +317,9 @@ public class SimulationTest {
   void restCostsNothingAndChangesNothing() {
     DemoRig truck = DemoRig.all().getFirst();
     Simulation run = Simulation.start(Network.of(truck.rig()), truck.state());
-    run.set(PartId.of("sink"), "shut");
-    run.set(PartId.of("pump"), "off");
-    run.set(PartId.of("heater"), "off");
+    run.set(PartId.of("sink"), PositionId.of("shut"));
+    run.set(PartId.of("pump"), PositionId.of("off"));
+    run.set(PartId.of("heater"), PositionId.of("off"));
     State before = run.moment().state();
     assertThat(run.runTo(180 * 86_400.0)).isEmpty();
     assertThat(run.moment().state()).isEqualTo(before);
@@ -352,7 +368,7 @@ public class SimulationTest {
   private static Rig withFloatValve() {
     Tank plain = (Tank) tank();
     List<TankPort> ports = new ArrayList<>(plain.tankPorts());
-    ports.add(Fittings.port("float", TankPort.Use.FLOAT, 0.4, 0.4, 0.3));
+    ports.add(Fittings.port(PortId.of("float"), TankPort.Use.FLOAT, 0.4, 0.4, 0.3));
     return vented(
             rig().part("tank", "Tank", 0, 0, 0.5, plain.withPorts(ports)), PartId.of("tank"), 0.5)
         .part("inlet", "Inlet", 0, 0, 0.6, Fittings.inlet(3))
@@ -384,13 +400,13 @@ public class SimulationTest {
             Slope.LEVEL);
     for (String set :
         List.of("arch-motor open", "sump open", "heater-valve open", "mace-outlet hose")) {
-      state = state.with(PartId.of(set.split(" ")[0]), set.split(" ")[1]);
+      state = state.with(PartId.of(set.split(" ")[0]), PositionId.of(set.split(" ")[1]));
     }
     for (int pause = 0; pause < 8; pause++) {
       Simulation run = Simulation.start(network, state);
-      List<Event> seen = new ArrayList<>(run.set(PartId.of("shore-tanks"), "open"));
+      List<Event> seen = new ArrayList<>(run.set(PartId.of("shore-tanks"), PositionId.of("open")));
       seen.addAll(run.runTo(run.time() + pause));
-      seen.addAll(run.set(PartId.of("inlet"), "mains"));
+      seen.addAll(run.set(PartId.of("inlet"), PositionId.of("mains")));
       seen.addAll(run.runTo(2400));
       assertThat(seen).noneMatch(h -> h.kind() == Event.Kind.BULGES);
       assertThat(seen.stream().filter(h -> h.kind() == Event.Kind.FULL)).hasSizeLessThan(80);
@@ -400,21 +416,27 @@ public class SimulationTest {
 
   @Test
   void aFloatValveStopsAFillAtItsHeightAndLetsNothingBack() {
-    Simulation run = start(withFloatValve(), Map.of(PartId.of("tank"), 20.0), "inlet", "mains");
+    Simulation run =
+        start(
+            withFloatValve(),
+            Map.of(PartId.of("tank"), 20.0),
+            PositionId.of("inlet"),
+            PositionId.of("mains"));
     double shuts = run.runUntil(Event.Kind.FLOAT_SHUTS, PartId.of("tank"), 3600).orElseThrow();
     assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.075, within(1e-4));
     assertThat(shuts).isGreaterThan(2 * MINUTE);
     run.runTo(7200);
     assertThat(run.moment().state().volume(PartId.of("tank"))).isCloseTo(0.075, within(1e-4));
     assertThat(run.moment().totals().allOut()).isZero();
-    run.set(PartId.of("inlet"), "capped");
+    run.set(PartId.of("inlet"), PositionId.of("capped"));
     assertThat(run.moment().flows().line(LineId.of("fill"))).isZero();
   }
 
   @Test
   void aStorageHeaterIsHotWhenItsPowerHasWarmedItsWater() {
     Rig rig = withHeater();
-    Simulation run = start(rig, Map.of(PartId.of("tank"), 50.0), "heater", "on");
+    Simulation run =
+        start(rig, Map.of(PartId.of("tank"), 50.0), PositionId.of("heater"), PositionId.of("on"));
     double hot = run.runUntil(Event.Kind.HOT, PartId.of("heater"), 7200).orElseThrow();
     assertThat(hot).isCloseTo(999.1 * 4186 * 0.01 * 45 / 1000, within(0.01));
     assertThat(run.moment().warmth()).containsEntry(PartId.of("heater"), Heater.THERMOSTAT);
@@ -422,15 +444,20 @@ public class SimulationTest {
 
   @Test
   void drawingHotWaterCoolsTheHeaterUntilItHeatsAgain() {
-    Simulation run = start(withHeater(), Map.of(PartId.of("tank"), 50.0), "heater", "on");
+    Simulation run =
+        start(
+            withHeater(),
+            Map.of(PartId.of("tank"), 50.0),
+            PositionId.of("heater"),
+            PositionId.of("on"));
     run.runTo(3600);
-    run.set(PartId.of("tap"), "hot");
+    run.set(PartId.of("tap"), PositionId.of("hot"));
     List<Event> found = run.runToNext(7200);
     assertThat(found).extracting(Event::kind).containsExactly(Event.Kind.HOT);
     assertThat(found.getFirst().begins()).isFalse();
     double q = run.moment().flows().fixture(PartId.of("tap"));
     assertThat(run.time() - 3600).isCloseTo(0.01 / q * Math.log(45.0 / 40), within(0.3));
-    run.set(PartId.of("heater"), "off");
+    run.set(PartId.of("heater"), PositionId.of("off"));
     run.runTo(7200);
     assertThat(run.moment().warmth().get(PartId.of("heater"))).isCloseTo(288.15, within(2.0));
   }

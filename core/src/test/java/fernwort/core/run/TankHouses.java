@@ -4,6 +4,7 @@ import static fernwort.core.hydraulics.CaseRigs.rig;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
@@ -101,11 +102,12 @@ public final class TankHouses {
           default -> between(0.6, 1) * tall;
         };
     List<TankPort> ports = new ArrayList<>();
-    ports.add(Fittings.port("feed", Use.FEED, 0.1, 0.1, between(0.005, 0.06)));
-    ports.add(Fittings.port("link", Use.LINK, 0.2, 0.1, 0.03));
-    ports.add(Fittings.port("weep", Use.LINK, 0.2, 0.2, between(0.02, 0.9) * tall));
-    ports.add(Fittings.port("fill", once(4) ? Use.FLOAT : Use.FILL, 0.1, 0.2, 0.9 * tall));
-    ports.add(Fittings.port("vent", Use.VENT, 0.3, 0.2, port));
+    ports.add(Fittings.port(PortId.of("feed"), Use.FEED, 0.1, 0.1, between(0.005, 0.06)));
+    ports.add(Fittings.port(PortId.of("link"), Use.LINK, 0.2, 0.1, 0.03));
+    ports.add(Fittings.port(PortId.of("weep"), Use.LINK, 0.2, 0.2, between(0.02, 0.9) * tall));
+    ports.add(
+        Fittings.port(PortId.of("fill"), once(4) ? Use.FLOAT : Use.FILL, 0.1, 0.2, 0.9 * tall));
+    ports.add(Fittings.port(PortId.of("vent"), Use.VENT, 0.3, 0.2, port));
     rig.part(
         id,
         id,

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.rig.PartId;
@@ -47,7 +48,7 @@ class SimulatedRigTest {
 
   @Test
   void levelsFollowTheWater() {
-    rig.turn(PartId.of("sink"), "cold");
+    rig.turn(PartId.of("sink"), PositionId.of("cold"));
     rig.run(120);
     assertThat(rig.holds(PartId.of("fore"))).isLessThan(0.045);
     assertThat(amount("fore-level")).isCloseTo(rig.holds(PartId.of("fore")), within(0.001));
@@ -57,11 +58,11 @@ class SimulatedRigTest {
 
   @Test
   void aMotorTakesItsTravelTime() {
-    rig.command(PartId.of("aft-motor"), "open");
+    rig.command(PartId.of("aft-motor"), PositionId.of("open"));
     rig.run(4);
-    assertThat(told("aft-motor-position")).contains(new Value.Stop("shut"));
+    assertThat(told("aft-motor-position")).contains(new Value.Stop(PositionId.of("shut")));
     rig.run(4);
-    assertThat(told("aft-motor-position")).contains(new Value.Stop("open"));
+    assertThat(told("aft-motor-position")).contains(new Value.Stop(PositionId.of("open")));
   }
 
   @Test
@@ -81,12 +82,12 @@ class SimulatedRigTest {
   @Test
   void aStuckValveStaysAndWithoutPowerItFallsBackAndAllIsSilent() {
     rig.begin(Mishap.VALVE_STUCK, "aft-motor");
-    rig.command(PartId.of("aft-motor"), "open");
+    rig.command(PartId.of("aft-motor"), PositionId.of("open"));
     rig.run(20);
-    assertThat(told("aft-motor-position")).contains(new Value.Stop("shut"));
+    assertThat(told("aft-motor-position")).contains(new Value.Stop(PositionId.of("shut")));
     rig.begin(Mishap.POWER_CUT, "");
     assertThat(rig.told()).isEmpty();
-    assertThat(rig.state().setting().of(PartId.of("frost-motor"))).isEqualTo("open");
+    assertThat(rig.state().setting().of(PartId.of("frost-motor")).value()).isEqualTo("open");
     rig.end(Mishap.POWER_CUT);
     assertThat(rig.told()).isNotEmpty();
   }
@@ -97,7 +98,7 @@ class SimulatedRigTest {
     double stuck = amount("fore-level");
     rig.begin(Mishap.SENSOR_DRIFTS, "arch-level");
     rig.begin(Mishap.SENSOR_LOST, "aft-level");
-    rig.turn(PartId.of("sink"), "cold");
+    rig.turn(PartId.of("sink"), PositionId.of("cold"));
     rig.run(300);
     assertThat(amount("fore-level"))
         .isEqualTo(stuck)
@@ -131,7 +132,7 @@ class SimulatedRigTest {
   @Test
   void whatIsNotThereCannotGoWrong() {
     assertThatThrownBy(() -> rig.begin(Mishap.LEAK, "nothing")).isInstanceOf(Refusal.class);
-    assertThatThrownBy(() -> rig.command(PartId.of("aft-motor"), "sideways"))
+    assertThatThrownBy(() -> rig.command(PartId.of("aft-motor"), PositionId.of("sideways")))
         .isInstanceOf(Refusal.class);
   }
 

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Tee;
@@ -169,8 +170,8 @@ class PlainLineTest {
             0.010);
     State open =
         new State(RIG.atRest(), Map.of(PartId.of("tank"), 0.05), Slope.LEVEL)
-            .with(PartId.of("pump"), "on")
-            .with(PartId.of("high"), "open");
+            .with(PartId.of("pump"), PositionId.of("on"))
+            .with(PartId.of("high"), PositionId.of("open"));
     PumpAndLines.Trial tried =
         high.bores().stream().filter(t -> t.what() == 0.010).findFirst().orElseThrow();
     assertThat(tried.total()).isCloseTo(ten.solve(open).fixture(PartId.of("high")), within(1e-9));

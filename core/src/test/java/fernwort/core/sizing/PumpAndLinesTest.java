@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.network.WasteRuns;
 import fernwort.core.rig.Line;
@@ -113,7 +114,7 @@ class PumpAndLinesTest {
 
   @Test
   void shutHandlesAreNamedAsTheReason() {
-    State shut = TRUCK.state().with(PartId.of("tank-selector"), "shut");
+    State shut = TRUCK.state().with(PartId.of("tank-selector"), PositionId.of("shut"));
     assertThatThrownBy(() -> figures(shut)).hasMessageContaining("handles");
   }
 

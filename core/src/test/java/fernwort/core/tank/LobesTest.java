@@ -3,6 +3,7 @@ package fernwort.core.tank;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
@@ -35,10 +36,10 @@ class LobesTest {
   private static final double BRIDGE = 0.3 * 0.2;
   private static final double TAN5 = Math.tan(Math.toRadians(5));
 
-  private static final TankPort FEED = port("feed", Use.FEED, 0.1, 0.02);
-  private static final TankPort VENT = port("vent", Use.VENT, 0.1, 0.39);
+  private static final TankPort FEED = port(PortId.of("feed"), Use.FEED, 0.1, 0.02);
+  private static final TankPort VENT = port(PortId.of("vent"), Use.VENT, 0.1, 0.39);
 
-  private static TankPort port(String id, Use use, double x, double z) {
+  private static TankPort port(PortId id, Use use, double x, double z) {
     return new TankPort(id, use, new Point(x, 0.15, z));
   }
 
@@ -69,14 +70,14 @@ class LobesTest {
 
   @Test
   void anOpeningInEachLobeKeepsNothing() {
-    TankPort drain = port("drain", Use.DRAIN, 0.65, 0.02);
+    TankPort drain = port(PortId.of("drain"), Use.DRAIN, 0.65, 0.02);
     assertThat(room(FEED, VENT, drain).kept(Slope.LEVEL)).isEmpty();
     // One that lies lower leaves the other lobe what is below that one's own.
-    TankPort lower = port("drain", Use.DRAIN, 0.65, 0);
+    TankPort lower = port(PortId.of("drain"), Use.DRAIN, 0.65, 0);
     assertThat(room(FEED, VENT, lower).kept(Slope.LEVEL).getFirst().volume())
         .isCloseTo(REAR * 0.02, within(1e-9));
     // A float valve lets nothing out, so it is no opening to run out by.
-    TankPort floats = port("float", Use.FLOAT, 0.65, 0);
+    TankPort floats = port(PortId.of("float"), Use.FLOAT, 0.65, 0);
     assertThat(room(FEED, VENT, floats).kept(Slope.LEVEL)).hasSize(1);
   }
 
@@ -130,10 +131,10 @@ class LobesTest {
 
   @Test
   void openingsArePartedWhereWaterComesFromOneToTheOtherOnlyOverTheBridge() {
-    TankPort low = port("low", Use.LINK, 0.65, 0.02);
-    TankPort high = port("high", Use.LINK, 0.65, 0.3);
-    TankPort beside = port("beside", Use.LINK, 0.2, 0.1);
-    TankPort above = port("above", Use.LINK, 0.1, 0.3);
+    TankPort low = port(PortId.of("low"), Use.LINK, 0.65, 0.02);
+    TankPort high = port(PortId.of("high"), Use.LINK, 0.65, 0.3);
+    TankPort beside = port(PortId.of("beside"), Use.LINK, 0.2, 0.1);
+    TankPort above = port(PortId.of("above"), Use.LINK, 0.1, 0.3);
     TankRoom room = room(FEED, VENT, low, high, beside, above);
     assertThat(room.parted(FEED, low, Slope.LEVEL)).isTrue();
     assertThat(room.parted(low, FEED, Slope.LEVEL)).isTrue();
@@ -141,15 +142,15 @@ class LobesTest {
     assertThat(room.parted(FEED, high, Slope.LEVEL)).isFalse();
     assertThat(room.parted(above, high, Slope.LEVEL)).isFalse();
     // 9 mm below the bridge's floor is within the tape's error of it, 12 mm is not.
-    assertThat(room.parted(port("a", Use.LINK, 0.1, 0.241), low, Slope.LEVEL)).isFalse();
-    assertThat(room.parted(port("b", Use.LINK, 0.1, 0.238), low, Slope.LEVEL)).isTrue();
+    assertThat(room.parted(port(PortId.of("a"), Use.LINK, 0.1, 0.241), low, Slope.LEVEL)).isFalse();
+    assertThat(room.parted(port(PortId.of("b"), Use.LINK, 0.1, 0.238), low, Slope.LEVEL)).isTrue();
   }
 
   @Test
   void aPortThatWasMeasuredALittleOutsideStillBelongsToItsLobe() {
-    TankPort outside = port("feed", Use.FEED, -0.009, 0.02);
+    TankPort outside = port(PortId.of("feed"), Use.FEED, -0.009, 0.02);
     assertThat(room(outside, VENT).kept(Slope.LEVEL)).hasSize(1);
-    TankPort beyond = port("feed", Use.FEED, -0.011, 0.02);
+    TankPort beyond = port(PortId.of("feed"), Use.FEED, -0.011, 0.02);
     assertThat(room(beyond, VENT).kept(Slope.LEVEL)).isEmpty();
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
@@ -34,7 +35,7 @@ class ParkedTest {
   private static final Tank DRAINED =
       box(
           new Gauge(Gauge.GaugeKind.SENDER, 4, 0.25, 0.1),
-          new TankPort("drain", Use.DRAIN, new Point(0.95, 0.2, 0.005)));
+          new TankPort(PortId.of("drain"), Use.DRAIN, new Point(0.95, 0.2, 0.005)));
 
   private static final TankRoom ROOM = TankRoom.of(DRAINED);
 
@@ -76,7 +77,8 @@ class ParkedTest {
     Tank wide =
         box(
             new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
-            new TankPort("drain", Use.DRAIN, new Point(0.5, 0.2, 0.02), Optional.of(0.03)));
+            new TankPort(
+                PortId.of("drain"), Use.DRAIN, new Point(0.5, 0.2, 0.02), Optional.of(0.03)));
     Parked parked = Parked.of(wide, TankRoom.of(wide), 0.06, Slope.LEVEL);
     assertThat(parked.leftAfterDraining()).isCloseTo(0.4 * 0.005, within(1e-9));
   }
@@ -113,7 +115,7 @@ class ParkedTest {
   }
 
   private static double left(Tank tank, TankRoom room, Slope slope) {
-    return room.volumeBelow(slope.heightOf(tank.port("drain").at()), slope);
+    return room.volumeBelow(slope.heightOf(tank.port(PortId.of("drain")).at()), slope);
   }
 
   @ParameterizedTest
@@ -128,7 +130,7 @@ class ParkedTest {
     Tank tank =
         box(
             new Gauge(Gauge.GaugeKind.NONE, 0, 0, 0),
-            new TankPort("drain", Use.DRAIN, new Point(x, y, z)));
+            new TankPort(PortId.of("drain"), Use.DRAIN, new Point(x, y, z)));
     TankRoom room = TankRoom.of(tank);
     Slope best = Parked.bestToDrain(tank, room);
     double least = least(tank, room);

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
@@ -108,8 +109,8 @@ class TankRoomTest {
         tank(
             new Shape.Box(1, 0.4, 0.3),
             0,
-            new TankPort("feed", TankPort.Use.FEED, new Point(0.1, 0.2, 0.02)),
-            new TankPort("vent", TankPort.Use.VENT, new Point(0.9, 0.2, 0.28)));
+            new TankPort(PortId.of("feed"), TankPort.Use.FEED, new Point(0.1, 0.2, 0.02)),
+            new TankPort(PortId.of("vent"), TankPort.Use.VENT, new Point(0.9, 0.2, 0.28)));
     TankFigures figures = TankFigures.of(tank, TankRoom.of(tank), Slope.LEVEL);
     assertThat(figures.stranded()).isCloseTo(0.008, within(1e-9));
     assertThat(figures.unreachable()).isCloseTo(0.008, within(1e-9));

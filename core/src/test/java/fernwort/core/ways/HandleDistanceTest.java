@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Pump;
@@ -42,7 +43,7 @@ class HandleDistanceTest {
     while (!front.isEmpty()) {
       Setting at = front.remove();
       boolean open =
-          OpenWays.find(network, at.with(tap, "open"), levels)
+          OpenWays.find(network, at.with(tap, PositionId.of("open")), levels)
               .from(tank)
               .anyMatch(w -> w.end().part().equals(tap));
       if (open) {
@@ -117,8 +118,8 @@ class HandleDistanceTest {
   void barriersAreTheHandlesThatStopTheWaterFirst() {
     assertThat(FULL.from(PartId.of("inlet"), TRUCK.rig().atRest()).barriers())
         .contains(
-            new Turn(PartId.of("fill-selector"), "main"),
-            new Turn(PartId.of("mains-valve"), "open"))
+            new Turn(PartId.of("fill-selector"), PositionId.of("main")),
+            new Turn(PartId.of("mains-valve"), PositionId.of("open")))
         .noneMatch(t -> t.part().equals(PartId.of("gray-dump")));
   }
 }

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
@@ -36,10 +38,11 @@ class OneSettingTest {
 
   private static Kind selector(boolean all) {
     List<Stop> stops = new ArrayList<>();
-    stops.add(new Stop("left", "to the left", 180, List.of(List.of("a", "c"))));
-    stops.add(new Stop("right", "to the right", 0, List.of(List.of("b", "c"))));
+    stops.add(new Stop(PositionId.of("left"), "to the left", 180, List.of(PortId.all("a", "c"))));
+    stops.add(new Stop(PositionId.of("right"), "to the right", 0, List.of(PortId.all("b", "c"))));
     if (all) {
-      stops.add(new Stop("all", "in the middle", 90, List.of(List.of("a", "b", "c"))));
+      stops.add(
+          new Stop(PositionId.of("all"), "in the middle", 90, List.of(PortId.all("a", "b", "c"))));
     }
     return new ThreeWayValve(stops, Optional.empty());
   }
@@ -123,7 +126,7 @@ class OneSettingTest {
     OpenGraph graph = new OpenGraph(network, setting);
     Deque<Integer> next = new ArrayDeque<>();
     Set<Integer> seen = new HashSet<>();
-    for (String port : List.of("low", "high", "vent")) {
+    for (PortId port : PortId.all("low", "high", "vent")) {
       next.add(network.vertex(network.rig().part(PartId.of("near")), port));
     }
     while (!next.isEmpty()) {

@@ -3,6 +3,7 @@ package fernwort.core.ways;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.rig.Line;
@@ -64,10 +65,10 @@ class OpenWaysTest {
         });
   }
 
-  private static FlowPaths ways(DemoRig demo, String... turned) {
+  private static FlowPaths ways(DemoRig demo, PositionId... turned) {
     State state = demo.state();
     for (int i = 0; i < turned.length; i += 2) {
-      state = state.with(PartId.of(turned[i]), turned[i + 1]);
+      state = state.with(PartId.of((turned[i]).value()), turned[i + 1]);
     }
     return OpenWays.find(Network.of(demo.rig()), state);
   }
@@ -77,14 +78,25 @@ class OpenWaysTest {
     DemoRig rig = DemoRig.called("marginalia");
     assertThat(ways(rig).to(PartId.of("sink")).map(w -> w.source().part()))
         .containsOnly(PartId.of("main"));
-    assertThat(ways(rig, "tank-selector", "low").to(PartId.of("sink")).map(w -> w.source().part()))
+    assertThat(
+            ways(rig, PositionId.of("tank-selector"), PositionId.of("low"))
+                .to(PartId.of("sink"))
+                .map(w -> w.source().part()))
         .containsOnly(PartId.of("low"));
-    assertThat(ways(rig, "tank-selector", "shut").to(PartId.of("sink"))).isEmpty();
+    assertThat(
+            ways(rig, PositionId.of("tank-selector"), PositionId.of("shut")).to(PartId.of("sink")))
+        .isEmpty();
   }
 
   @Test
   void theMainsHoldThePumpsSwitchOpen() {
-    FlowPaths ways = ways(DemoRig.called("marginalia"), "inlet", "mains", "mains-valve", "open");
+    FlowPaths ways =
+        ways(
+            DemoRig.called("marginalia"),
+            PositionId.of("inlet"),
+            PositionId.of("mains"),
+            PositionId.of("mains-valve"),
+            PositionId.of("open"));
     assertThat(ways.pumps()).singleElement().matches(PumpWork::heldOff);
     assertThat(ways.to(PartId.of("sink")).map(w -> w.drive().kind()))
         .containsOnly(DrivenBy.Kind.MAINS);
@@ -92,7 +104,8 @@ class OpenWaysTest {
 
   @Test
   void waterRunsThroughBothBranchesOfAnOpenBypass() {
-    FlowPaths ways = ways(DemoRig.called("marginalia"), "bypass", "open");
+    FlowPaths ways =
+        ways(DemoRig.called("marginalia"), PositionId.of("bypass"), PositionId.of("open"));
     assertThat(ways.moving()).containsKeys(LineId.of("b1"), LineId.of("b6"));
   }
 
@@ -106,15 +119,33 @@ class OpenWaysTest {
   @Test
   void aJugPouredIntoAnOpenNeckFillsTheTankAndIntoAShutOneDoesNot() {
     DemoRig rig = DemoRig.called("samphire");
-    assertThat(ways(rig, "jug", "pouring", "filler", "open").to(PartId.of("tank"))).hasSize(1);
-    assertThat(ways(rig, "jug", "pouring").to(PartId.of("tank"))).isEmpty();
+    assertThat(
+            ways(
+                    rig,
+                    PositionId.of("jug"),
+                    PositionId.of("pouring"),
+                    PositionId.of("filler"),
+                    PositionId.of("open"))
+                .to(PartId.of("tank")))
+        .hasSize(1);
+    assertThat(ways(rig, PositionId.of("jug"), PositionId.of("pouring")).to(PartId.of("tank")))
+        .isEmpty();
   }
 
   @Test
   void aFootPumpLiftsWaterToTheTapOnlyWhileItIsWorked() {
     DemoRig rig = DemoRig.called("samphire");
-    assertThat(ways(rig, "tap", "open").to(PartId.of("tap"))).isEmpty();
-    assertThat(ways(rig, "tap", "open", "foot-pump", "on").to(PartId.of("tap"))).hasSize(1);
+    assertThat(ways(rig, PositionId.of("tap"), PositionId.of("open")).to(PartId.of("tap")))
+        .isEmpty();
+    assertThat(
+            ways(
+                    rig,
+                    PositionId.of("tap"),
+                    PositionId.of("open"),
+                    PositionId.of("foot-pump"),
+                    PositionId.of("on"))
+                .to(PartId.of("tap")))
+        .hasSize(1);
   }
 
   @Test
@@ -125,7 +156,9 @@ class OpenWaysTest {
     FlowPaths after =
         OpenWays.find(
             network,
-            rig.state().with(PartId.of("suction"), "bucket").with(PartId.of("suction"), "tanks"));
+            rig.state()
+                .with(PartId.of("suction"), PositionId.of("bucket"))
+                .with(PartId.of("suction"), PositionId.of("tanks")));
     assertThat(after).isEqualTo(before);
   }
 }

@@ -1,5 +1,7 @@
 package fernwort.core.ways;
 
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -56,11 +58,11 @@ final class SimplePaths {
 
   private void mains(Network network) {
     for (Part part : rig.parts()) {
-      if (part.kind() instanceof HoseInlet inlet && at(part, "mains")) {
+      if (part.kind() instanceof HoseInlet inlet && at(part, PositionId.of("mains"))) {
         double head = part.height() + Water.head(inlet.mainsPressure());
         Source source = new Source(Source.Kind.MAINS, part.id());
         walk(
-            part.port("out"),
+            part.port(PortId.of("out")),
             head,
             true,
             PartId.NONE,
@@ -76,9 +78,9 @@ final class SimplePaths {
   private void pumps() {
     Set<PortRef> mainsPressed = Set.copyOf(pressed);
     for (Part pump : rig.parts()) {
-      boolean running = pump.kind() instanceof Pump && at(pump, "on");
+      boolean running = pump.kind() instanceof Pump && at(pump, PositionId.of("on"));
       // Every random pump cuts out at 2 bar and the mains bring 3 bar to any height here.
-      if (running && !mainsPressed.contains(pump.port("out"))) {
+      if (running && !mainsPressed.contains(pump.port(PortId.of("out")))) {
         pump(pump);
       }
     }
@@ -99,7 +101,7 @@ final class SimplePaths {
             pump.id(),
             Set.of(),
             suction -> {
-              if (suction.port().equals(pump.port("in"))) {
+              if (suction.port().equals(pump.port(PortId.of("in")))) {
                 delivered(pump, source, surface, suction);
               }
             });
@@ -109,9 +111,15 @@ final class SimplePaths {
 
   private void delivered(Part pump, Source source, double surface, Path suction) {
     double head = surface + Water.head(3e5);
-    walk(pump.port("out"), head, true, pump.id(), Set.of(), path -> pressed.add(path.port()));
     walk(
-        pump.port("out"),
+        pump.port(PortId.of("out")),
+        head,
+        true,
+        pump.id(),
+        Set.of(),
+        path -> pressed.add(path.port()));
+    walk(
+        pump.port(PortId.of("out")),
         head,
         true,
         pump.id(),
@@ -123,7 +131,7 @@ final class SimplePaths {
     if (part.kind() instanceof Tank && !starts(part).isEmpty()) {
       return new Source(Source.Kind.TANK, part.id());
     }
-    return part.kind() instanceof HoseInlet && at(part, "outside")
+    return part.kind() instanceof HoseInlet && at(part, PositionId.of("outside"))
         ? new Source(Source.Kind.OUTSIDE, part.id())
         : null;
   }
@@ -132,10 +140,10 @@ final class SimplePaths {
     if (part.kind() instanceof Tank) {
       return part.kind().ports().stream().filter(p -> wet(part, p)).map(part::port).toList();
     }
-    return List.of(part.port("out"));
+    return List.of(part.port(PortId.of("out")));
   }
 
-  private boolean wet(Part tank, String port) {
+  private boolean wet(Part tank, PortId port) {
     return state.volume(tank.id()) > 0
         && surfaces.getOrDefault(tank.id(), 0.0) > tank.at(port).z() + 1e-6;
   }
@@ -165,18 +173,18 @@ final class SimplePaths {
     switch (part.kind()) {
       case OpenEnd k ->
           found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
-      case HoseInlet k when at(part, "outside") -> {
+      case HoseInlet k when at(part, PositionId.of("outside")) -> {
         boolean own = part.id().equals(source.part());
         if (!own && path.head() > k.outsideHeight() + 1e-4) {
           found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
         }
       }
-      case HoseInlet k when at(part, "open") ->
+      case HoseInlet k when at(part, PositionId.of("open")) ->
           found.add(new FlowPath.Key(source, new End(End.Kind.GROUND, part.id()), drive));
-      case Fixture k when at(part, "open") ->
+      case Fixture k when at(part, PositionId.of("open")) ->
           found.add(new FlowPath.Key(source, new End(End.Kind.FIXTURE, part.id()), drive));
       case Tank k -> {
-        String port = path.port().port();
+        PortId port = path.port().port();
         double against =
             wet(part, port) ? surfaces.getOrDefault(part.id(), 0.0) : part.at(port).z();
         boolean same = drive.equals(DrivenBy.FALL) && part.id().equals(source.part());
@@ -188,7 +196,7 @@ final class SimplePaths {
     }
   }
 
-  private boolean at(Part part, String position) {
+  private boolean at(Part part, PositionId position) {
     return state.setting().has(part.id(), position);
   }
 
@@ -209,7 +217,7 @@ final class SimplePaths {
   }
 
   private PortRef startOf(PartId pump) {
-    return new PortRef(pump, "out");
+    return new PortRef(pump, PortId.of("out"));
   }
 
   private void step(
@@ -252,16 +260,16 @@ final class SimplePaths {
       next.add(line.other(port));
     }
     Part part = rig.part(port.part());
-    boolean in = port.port().equals("in");
+    boolean in = port.port().equals(PortId.of("in"));
     switch (part.kind()) {
       case Tee k ->
           k.ports().stream().map(part::port).filter(p -> !p.equals(port)).forEach(next::add);
-      case TwoWayValve k when at(part, "open") ->
-          next.add(part.port(port.port().equals("a") ? "b" : "a"));
-      case CheckValve k when in -> next.add(part.port("out"));
-      case Pump k when at(part, "on") -> {
+      case TwoWayValve k when at(part, PositionId.of("open")) ->
+          next.add(part.port(port.port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a")));
+      case CheckValve k when in -> next.add(part.port(PortId.of("out")));
+      case Pump k when at(part, PositionId.of("on")) -> {
         if (in && throughPumps && !part.id().equals(notThrough)) {
-          next.add(part.port("out"));
+          next.add(part.port(PortId.of("out")));
         }
       }
       case Pump k -> {
@@ -272,7 +280,7 @@ final class SimplePaths {
               case IMPELLER -> false;
             };
         if (passes) {
-          next.add(part.port(in ? "out" : "in"));
+          next.add(part.port(in ? PortId.of("out") : PortId.of("in")));
         }
       }
       default -> {}

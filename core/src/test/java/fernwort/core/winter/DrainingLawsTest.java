@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.network.Network;
@@ -73,7 +74,8 @@ class DrainingLawsTest {
     Wintering fewer = Procedure.run(network, full(network, WetHouses.slope(seed)), steps);
     for (Part part : rig.parts()) {
       if (part.kind() instanceof Plug) {
-        Wintering more = Procedure.run(network, fewer, List.of(new Turn(part.id(), "off")));
+        Wintering more =
+            Procedure.run(network, fewer, List.of(new Turn(part.id(), PositionId.of("off"))));
         for (Line line : rig.lines()) {
           assertThat(more.wetness().volume(line))
               .isLessThanOrEqualTo(fewer.wetness().volume(line) + 1e-12);

@@ -1,5 +1,7 @@
 package fernwort.core.winter;
 
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
@@ -81,7 +83,7 @@ final class EveryWay {
       for (Part part : rig.parts()) {
         if (isOpen(part)) {
           walk(part, part, new ArrayList<>(), new HashSet<>(Set.of(part.id())));
-          back(part, part, "", List.of(), new HashSet<>(Set.of(part.id())));
+          back(part, part, PortId.NONE, List.of(), new HashSet<>(Set.of(part.id())));
         }
       }
       ran = false;
@@ -112,16 +114,16 @@ final class EveryWay {
 
   private boolean isOpen(Part part) {
     return switch (part.kind()) {
-      case Plug k -> setting.of(part.id()).equals("off");
-      case HoseInlet k -> setting.of(part.id()).equals("open");
-      case Fixture k -> !setting.of(part.id()).equals("shut");
+      case Plug k -> setting.of(part.id()).equals(PositionId.of("off"));
+      case HoseInlet k -> setting.of(part.id()).equals(PositionId.of("open"));
+      case Fixture k -> !setting.of(part.id()).equals(PositionId.of("shut"));
       default -> false;
     };
   }
 
-  private boolean opens(Part part, String port) {
+  private boolean opens(Part part, PortId port) {
     return part.kind() instanceof Fixture f
-        ? port.equals("hot")
+        ? port.equals(PortId.of("hot"))
             ? f.opensHot(setting.of(part.id()))
             : f.opensCold(setting.of(part.id()))
         : isOpen(part);
@@ -129,11 +131,11 @@ final class EveryWay {
 
   /** Goes on from a part, along every line that it lets out by. */
   private void walk(Part start, Part at, List<Leg> legs, Set<PartId> seen) {
-    String came = legs.isEmpty() ? "" : port(legs.getLast(), at);
+    PortId came = legs.isEmpty() ? PortId.NONE : port(legs.getLast(), at);
     if (!legs.isEmpty() && isOpen(at) && opens(at, came)) {
       judge(legs, start, at);
     }
-    for (String port : at.kind().ports()) {
+    for (PortId port : at.kind().ports()) {
       if (passes(at, came, port) && lines.containsKey(at.port(port))) {
         Line line = lines.get(at.port(port));
         PortRef far = line.other(at.port(port));
@@ -149,8 +151,8 @@ final class EveryWay {
   }
 
   /** Goes back from an outlet, along every line that leads to it, for what needs no air. */
-  private void back(Part outlet, Part at, String left, List<Spot> way, Set<PartId> seen) {
-    for (String port : at.kind().ports()) {
+  private void back(Part outlet, Part at, PortId left, List<Spot> way, Set<PartId> seen) {
+    for (PortId port : at.kind().ports()) {
       boolean leads = left.isEmpty() ? opens(at, port) : passes(at, port, left);
       if (leads && lines.containsKey(at.port(port))) {
         Line line = lines.get(at.port(port));
@@ -174,12 +176,12 @@ final class EveryWay {
     }
   }
 
-  private static String port(Leg leg, Part at) {
+  private static PortId port(Leg leg, Part at) {
     PortRef end = leg.back() ? leg.line().from() : leg.line().to();
-    return end.part().equals(at.id()) ? end.port() : "";
+    return end.part().equals(at.id()) ? end.port() : PortId.NONE;
   }
 
-  private boolean passes(Part part, String in, String out) {
+  private boolean passes(Part part, PortId in, PortId out) {
     if (in.isEmpty()) {
       return opens(part, out);
     }
@@ -188,8 +190,8 @@ final class EveryWay {
     }
     return switch (part.kind()) {
       case Tee k -> true;
-      case TwoWayValve k -> !setting.of(part.id()).matches("shut|turned");
-      case CheckValve k -> in.equals("in");
+      case TwoWayValve k -> !setting.of(part.id()).value().matches("shut|turned");
+      case CheckValve k -> in.equals(PortId.of("in"));
       case Fixture k -> opens(part, in) && opens(part, out);
       default -> false;
     };

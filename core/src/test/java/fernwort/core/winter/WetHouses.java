@@ -1,7 +1,9 @@
 package fernwort.core.winter;
 
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
@@ -52,7 +54,7 @@ final class WetHouses {
       rig.part(
           id, "Part " + id, 3 * random.nextDouble(), random.nextDouble(), height(random), kind);
       kind.ports().stream()
-          .filter(port -> !port.equals("waste"))
+          .filter(port -> !port.equals(PortId.of("waste")))
           .forEach(port -> ports.add(id + "." + port));
     }
     Collections.shuffle(ports, random);
@@ -117,8 +119,8 @@ final class WetHouses {
     kinds.add(
         new TwoWayValve(
             List.of(
-                new Stop("shut", "across", 90, List.of()),
-                new Stop("open", "along", 0, List.of(List.of("a", "b")))),
+                new Stop(PositionId.of("shut"), "across", 90, List.of()),
+                new Stop(PositionId.of("open"), "along", 0, List.of(PortId.all("a", "b")))),
             Optional.empty()));
     kinds.add(new CheckValve(random.nextInt(2) * 2000.0));
     return kinds;
@@ -133,7 +135,7 @@ final class WetHouses {
     for (Part part : parts) {
       List<Position> all =
           Stream.concat(part.kind().positions().stream(), part.kind().service().stream()).toList();
-      all = all.stream().filter(p -> !p.id().matches("turned|fitted|undone")).toList();
+      all = all.stream().filter(p -> !p.id().value().matches("turned|fitted|undone")).toList();
       if (!all.isEmpty() && random.nextInt(4) > 0) {
         steps.add(new Turn(part.id(), all.get(random.nextInt(all.size())).id()));
       }

@@ -11,6 +11,7 @@ import fernwort.core.drain.Wetness;
 import fernwort.core.drain.Wintering;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -284,16 +285,16 @@ class WinterWaysTest {
         .hasMessageContaining(named);
   }
 
-  private static Wintering dry(Network network, double litres, Map<PartId, String> turned) {
+  private static Wintering dry(Network network, double litres, Map<PartId, PositionId> turned) {
     State state =
         new State(network.rig().atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL);
-    for (Map.Entry<PartId, String> turn : turned.entrySet()) {
+    for (Map.Entry<PartId, PositionId> turn : turned.entrySet()) {
       state = state.with(turn.getKey(), turn.getValue());
     }
     return new Wintering(state, Map.of(), Wetness.DRY, Map.of());
   }
 
-  private static Set<LineId> wet(Network network, double litres, Map<PartId, String> turned) {
+  private static Set<LineId> wet(Network network, double litres, Map<PartId, PositionId> turned) {
     return Rewetting.of(network, dry(network, litres, turned)).wetness().lines().keySet();
   }
 
@@ -310,9 +311,9 @@ class WinterWaysTest {
             LineId.of("main"),
             LineId.of("up"),
             LineId.of("wide"));
-    assertThat(wet(network, 0, Map.of(PartId.of("pump"), "on"))).isEmpty();
+    assertThat(wet(network, 0, Map.of(PartId.of("pump"), PositionId.of("on")))).isEmpty();
     // Which way a pump's own valves hold is not asked: too much counts as full, never too little.
-    assertThat(wet(network, 0, Map.of(PartId.of("inlet"), "mains")))
+    assertThat(wet(network, 0, Map.of(PartId.of("inlet"), PositionId.of("mains"))))
         .containsExactlyInAnyOrder(
             LineId.of("feed"),
             LineId.of("out"),
@@ -320,7 +321,8 @@ class WinterWaysTest {
             LineId.of("main"),
             LineId.of("up"),
             LineId.of("wide"));
-    Wintering again = Rewetting.of(network, dry(network, 0, Map.of(PartId.of("inlet"), "mains")));
+    Wintering again =
+        Rewetting.of(network, dry(network, 0, Map.of(PartId.of("inlet"), PositionId.of("mains"))));
     assertThat(again.wetness().body(PartId.of("tee"))).isEqualTo(0.01e-3);
     assertThat(again.wetness().body(PartId.of("pump"))).isEqualTo(0.2e-3);
   }
@@ -339,7 +341,7 @@ class WinterWaysTest {
     assertThat(wet(network, 50, Map.of())).containsExactly(LineId.of("feed"));
     assertThat(Rewetting.of(network, dry(network, 50, Map.of())).wetness().body(PartId.of("pump")))
         .isZero();
-    assertThat(wet(network, 50, Map.of(PartId.of("pump"), "on")))
+    assertThat(wet(network, 50, Map.of(PartId.of("pump"), PositionId.of("on"))))
         .containsExactlyInAnyOrder(LineId.of("feed"), LineId.of("up"));
   }
 }

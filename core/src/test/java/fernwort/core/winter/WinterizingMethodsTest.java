@@ -13,6 +13,8 @@ import fernwort.core.drain.Rewetting;
 import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.line.Filter;
@@ -138,15 +140,18 @@ class WinterizingMethodsTest {
         assertThat(drawing).as(words).isPresent();
       }
       if (words.contains("until it comes coloured") && drawing.isPresent()) {
-        assertThat(now.state().setting().of(drawing.get().id())).as(words).isEqualTo(Kind.ON);
+        assertThat(now.state().setting().of(drawing.get().id()).value())
+            .as(words)
+            .isEqualTo(Kind.ON.value());
       }
       open += words.matches(".*(into the jug|adapter (on|in)).*") ? 1 : 0;
       open -= words.matches(".*(out of the jug|adapter off).*") ? 1 : 0;
       now = step.act().on(network, now);
     }
     assertThat(open).as("%s: what was taken off is back on", plan.school()).isZero();
-    drawing.ifPresent(
-        pump -> assertThat(plan.after().state().setting().of(pump.id())).isNotEqualTo(Kind.ON));
+    drawing.ifPresent(pump ->
+        assertThat(plan.after().state().setting().of(pump.id()).value())
+            .isNotEqualTo(Kind.ON.value()));
   }
 
   private static List<String> told(WinterPlan plan) {
@@ -243,7 +248,7 @@ class WinterizingMethodsTest {
     // With the pump off only what lies lower than the water in the tank.
     Wintering off =
         new Wintering(
-            van.state().with(PartId.of("pump"), "off"),
+            van.state().with(PartId.of("pump"), PositionId.of("off")),
             asleep.service(),
             asleep.wetness(),
             asleep.glycol());
@@ -368,11 +373,11 @@ class WinterizingMethodsTest {
       assertPumpRunsBeforeTheFirstFlush(one, spring);
       assertAsksForNothingThatIsNotThere(one, spring);
       for (Part part : one.rig().handles().toList()) {
-        String expected =
+        PositionId expected =
             part.kind() instanceof Valve ? one.state().setting().of(part.id()) : part.rest().id();
-        assertThat(spring.after().state().setting().of(part.id()))
+        assertThat(spring.after().state().setting().of(part.id()).value())
             .as(one.name() + " " + part.id())
-            .isEqualTo(expected);
+            .isEqualTo(expected.value());
       }
     }
   }
@@ -405,7 +410,7 @@ class WinterizingMethodsTest {
                     k -> k instanceof Pump p && p.duty() == Pump.Duty.SUPPLY && p.cutIn() > 0));
     assertThat(told.contains("cold and hot"))
         .as(one.name())
-        .isEqualTo(kinds.stream().anyMatch(k -> k.ports().contains("hot")));
+        .isEqualTo(kinds.stream().anyMatch(k -> k.ports().contains(PortId.of("hot"))));
     assertThat(told.toLowerCase(Locale.ROOT).contains("cartridge"))
         .as(one.name())
         .isEqualTo(kinds.stream().anyMatch(Filter.class::isInstance));
@@ -423,8 +428,8 @@ class WinterizingMethodsTest {
     for (WinterStep step : spring.steps()) {
       on |=
           step.act() instanceof Operation.Put p
-              && (pumps.contains(p.part()) && p.position().equals("on")
-                  || p.position().equals("mains"));
+              && (pumps.contains(p.part()) && p.position().equals(PositionId.of("on"))
+                  || p.position().equals(PositionId.of("mains")));
       if (step.act() instanceof Operation.Filled && !pumps.isEmpty() && spring.notes().size() < 2) {
         assertThat(on).as("%s: %s", one.name(), step.words()).isTrue();
       }
@@ -436,8 +441,9 @@ class WinterizingMethodsTest {
     DemoRig marginalia = DemoRig.all().getFirst();
     Network network = Network.of(marginalia.rig());
     Wintering now = Filled.of(network, marginalia.state());
-    assertThatThrownBy(
-            () -> Procedure.run(network, now, List.of(new Turn(PartId.of("sediment"), "ajar"))))
+    assertThatThrownBy(() ->
+            Procedure.run(
+                network, now, List.of(new Turn(PartId.of("sediment"), PositionId.of("ajar")))))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("Sediment filter")
         .hasMessageContaining("\"off\"");

@@ -102,9 +102,17 @@ public record BoardLayout(
         jobs.add(
             from
                 ? new Router.Job(
-                    line.id().value(), line.from().part().value(), line.from().port(), tag, "exit")
+                    line.id().value(),
+                    line.from().part().value(),
+                    line.from().port().value(),
+                    tag,
+                    "exit")
                 : new Router.Job(
-                    line.id().value(), tag, "exit", line.to().part().value(), line.to().port()));
+                    line.id().value(),
+                    tag,
+                    "exit",
+                    line.to().part().value(),
+                    line.to().port().value()));
       }
     }
     return narrow(place, Packing.inOrder(pieces), widthPixels / Grid.CELL, jobs, tags);
@@ -149,9 +157,9 @@ public record BoardLayout(
     return new Router.Job(
         line.id().value(),
         line.from().part().value(),
-        line.from().port(),
+        line.from().port().value(),
         line.to().part().value(),
-        line.to().port());
+        line.to().port().value());
   }
 
   /** A sheet of a size on which a rig is tried. */

@@ -2,6 +2,7 @@ package fernwort.app.board.layout;
 
 import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -26,7 +27,7 @@ final class Glyphs {
 
   static Glyph of(Part part) {
     List<String> label = Lettering.lines(part.label());
-    List<String> ports = part.kind().ports();
+    List<PortId> ports = part.kind().ports();
     if (part.kind() instanceof Tank tank) {
       return tank(tank, label);
     }
@@ -52,11 +53,11 @@ final class Glyphs {
   /** A tag at the edge of a phone's drawing that names where a line goes on. */
   static Glyph exit(String label) {
     int half = (Grid.cells(Lettering.width(label) + 14) + 1) / 2;
-    return round(half, 1, List.of(label), LabelAt.INSIDE, List.of("exit"), Side.UP, Side.DOWN);
+    return round(half, 1, List.of(label), LabelAt.INSIDE, PortId.all("exit"), Side.UP, Side.DOWN);
   }
 
   private static Glyph below(
-      int halfWidth, int halfHeight, List<String> label, List<String> ports) {
+      int halfWidth, int halfHeight, List<String> label, List<PortId> ports) {
     return round(
         halfWidth, halfHeight, label, LabelAt.BELOW, ports, Side.LEFT, Side.RIGHT, Side.UP);
   }
@@ -66,7 +67,7 @@ final class Glyphs {
       int halfHeight,
       List<String> label,
       LabelAt at,
-      List<String> ports,
+      List<PortId> ports,
       Side... sides) {
     List<Pin> pins = new ArrayList<>();
     for (Side side : sides) {
@@ -99,16 +100,16 @@ final class Glyphs {
     Set<Side> taken = new HashSet<>();
     List<Pin> pins = new ArrayList<>();
     for (Stop stop : valve.stops()) {
-      for (List<String> group : stop.joins()) {
+      for (List<PortId> group : stop.joins()) {
         Side side = side(stop.angle());
-        String pointed = group.getLast();
-        boolean known = pins.stream().anyMatch(p -> p.ports().contains(pointed));
+        String pointed = group.getLast().value();
+        boolean known = pins.stream().anyMatch(p -> p.ports().contains(PortId.of(pointed)));
         if (group.size() == 2 && !known && taken.add(side)) {
-          pins.add(Pin.of(side, 2, 2, List.of(pointed)));
+          pins.add(Pin.of(side, 2, 2, List.of(PortId.of(pointed))));
         }
       }
     }
-    List<String> rest =
+    List<PortId> rest =
         valve.ports().stream()
             .filter(p -> pins.stream().noneMatch(pin -> pin.ports().contains(p)))
             .toList();
@@ -138,17 +139,17 @@ final class Glyphs {
     };
   }
 
-  private static Glyph fixture(List<String> ports, List<String> label) {
-    List<String> supply = ports.stream().filter(p -> !p.equals("waste")).toList();
+  private static Glyph fixture(List<PortId> ports, List<String> label) {
+    List<PortId> supply = ports.stream().filter(p -> !p.equals(PortId.of("waste"))).toList();
     List<Pin> pins =
         List.of(
             Pin.of(Side.LEFT, 2, 2, supply),
             Pin.of(Side.RIGHT, 2, 2, supply),
-            Pin.of(Side.DOWN, 2, 2, List.of("waste")));
+            Pin.of(Side.DOWN, 2, 2, PortId.all("waste")));
     return new Glyph(2, 2, label, LabelAt.ABOVE, pins);
   }
 
-  private static Glyph manifold(Part part, List<String> ports) {
+  private static Glyph manifold(Part part, List<PortId> ports) {
     int half = Math.max(ports.size() - 1, (Grid.cells(Lettering.width(part.label()) + 8) + 1) / 2);
     List<Pin> pins = new ArrayList<>();
     for (int dx = -half + 1; dx <= half - 1; dx += 2) {

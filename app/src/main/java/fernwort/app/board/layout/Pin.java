@@ -1,5 +1,6 @@
 package fernwort.app.board.layout;
 
+import fernwort.core.kind.PortId;
 import java.util.List;
 
 /**
@@ -10,7 +11,7 @@ import java.util.List;
  * @param side which way a line leaves
  * @param ports the ports that may be drawn here
  */
-record Pin(int dx, int dy, Side side, List<String> ports) {
+record Pin(int dx, int dy, Side side, List<PortId> ports) {
 
   /** The four ways a line can go. */
   enum Side {
@@ -38,7 +39,7 @@ record Pin(int dx, int dy, Side side, List<String> ports) {
     }
   }
 
-  static Pin of(Side side, int halfWidth, int halfHeight, List<String> ports) {
+  static Pin of(Side side, int halfWidth, int halfHeight, List<PortId> ports) {
     return new Pin(side.dx * halfWidth, side.dy * halfHeight, side, ports);
   }
 }

@@ -1,5 +1,6 @@
 package fernwort.app.board.layout;
 
+import fernwort.core.kind.PortId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -202,7 +203,7 @@ final class Router {
 
   private record End(int x, int y, Pin.Side side, long key) {}
 
-  private List<End> ends(String part, String port) {
+  private List<End> ends(String part, PortId port) {
     Item item = item(part);
     List<End> free = new ArrayList<>();
     for (int i = 0; i < item.glyph().pins().size(); i++) {
@@ -223,8 +224,8 @@ final class Router {
   }
 
   private void lead(Job job) {
-    List<End> starts = ends(job.fromPart(), job.fromPort());
-    List<End> goals = ends(job.toPart(), job.toPort());
+    List<End> starts = ends(job.fromPart(), PortId.of(job.fromPort()));
+    List<End> goals = ends(job.toPart(), PortId.of(job.toPort()));
     Optional<Led> found = search(starts, goals);
     found.ifPresent(f -> {
       led.put(job.line(), f);

@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
@@ -114,10 +115,10 @@ public record CheckSetting(Setting setting, Message as, Message also) {
   }
 
   /** Returns what to turn to come to it from a setting, taps left out. */
-  public Map<PartId, String> turns(Network network, Setting from) {
-    Map<PartId, String> turns = new TreeMap<>();
+  public Map<PartId, PositionId> turns(Network network, Setting from) {
+    Map<PartId, PositionId> turns = new TreeMap<>();
     for (Part part : network.rig().handles().toList()) {
-      String to = setting.of(part.id());
+      PositionId to = setting.of(part.id());
       if (!part.kind().is(Purpose.USE) && !to.equals(from.of(part.id()))) {
         turns.put(part.id(), to);
       }

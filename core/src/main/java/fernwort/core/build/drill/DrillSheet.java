@@ -5,6 +5,7 @@ import fernwort.core.build.joints.JointEnds;
 import fernwort.core.build.joints.Region;
 import fernwort.core.build.joints.Sizes;
 import fernwort.core.kind.Connection;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
@@ -66,7 +67,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
    * @param there ports that are already in the tank
    * @param seam height of a weld or seam round the tank, above its outside bottom (m)
    */
-  public record Measured(Map<String, Double> holes, Set<String> there, Optional<Double> seam) {
+  public record Measured(Map<PortId, Double> holes, Set<String> there, Optional<Double> seam) {
 
     /** Nothing was. */
     public static final Measured NOTHING = new Measured(Map.of(), Set.of(), Optional.empty());
@@ -189,7 +190,7 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
         !measured.holes().containsKey(port.id()),
         Adapter.words(fitting.form()),
         diameter.map(d -> grommet ? d + SPANNER : Math.max(NUT * d, d + SPANNER)).orElse(0.0),
-        measured.there().contains(port.id()),
+        measured.there().contains(port.id().value()),
         late(rig, tank, port, face, inner),
         List.of());
   }
@@ -308,14 +309,14 @@ public record DrillSheet(Part tank, List<FaceSheet> faces, List<Double> saws, bo
     steps.add(Says.LOOK_WHICH_WAY_UP_THE_TANK_LIES.with());
     steps.add(Says.MARK_EACH_MIDDLE.with());
     steps.add(Says.DRILL_A_PILOT_HOLE_THEN_THE_SAWS.with());
-    List<String> late =
+    List<PortId> late =
         faces.stream()
             .flatMap(f -> f.holes().stream())
             .filter(h -> !h.there() && !h.late().isEmpty())
             .map(Hole::port)
             .toList();
     if (!late.isEmpty()) {
-      steps.add(Says.LEAVE_UNTIL_THE_TANK_HANGS_MARK.with(String.join(", ", late)));
+      steps.add(Says.LEAVE_UNTIL_THE_TANK_HANGS_MARK.with(PortId.listed(late)));
     }
     steps.add(Says.ALL_CHIPS_OUT_VACUUM_RINSE_LOOK.with());
     steps.add(Says.FIT_WITH_THE_SEAL_ON_THE_WET.with());

@@ -1,5 +1,6 @@
 package fernwort.core.build.drill;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.say.Message;
 import java.util.List;
@@ -21,7 +22,7 @@ import java.util.Optional;
  * @param slips what is wrong with where it is
  */
 public record Hole(
-    String port,
+    PortId port,
     TankPort.Use use,
     double across,
     double up,

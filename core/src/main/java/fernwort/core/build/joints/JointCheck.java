@@ -7,6 +7,7 @@ import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineId;
@@ -256,8 +257,8 @@ public final class JointCheck {
                 found.add(
                     new EndFinding(
                         EndFinding.Code.RELIEF_SHUT,
-                        part.port("out"),
-                        Optional.ofNullable(lines.get(part.port("out")))
+                        part.port(PortId.of("out")),
+                        Optional.ofNullable(lines.get(part.port(PortId.of("out"))))
                             .map(Line::id)
                             .orElse(LineId.NONE),
                         Says.WHAT_LETS_OUT_PASSES.with(part.label(), shut.label()),
@@ -268,7 +269,7 @@ public final class JointCheck {
 
   /** The first thing on the way out that can be shut. */
   private Optional<Part> shutter(Part relief, Map<PortRef, Line> lines) {
-    Deque<PortRef> front = new ArrayDeque<>(List.of(relief.port("out")));
+    Deque<PortRef> front = new ArrayDeque<>(List.of(relief.port(PortId.of("out"))));
     Set<PortRef> seen = new HashSet<>();
     while (!front.isEmpty()) {
       PortRef at = front.remove();

@@ -5,6 +5,7 @@ import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -105,7 +106,7 @@ public record JointEnds(
   }
 
   /** Returns what such a port has on a line of this bore, unless somebody says otherwise. */
-  public static Form usualPort(Part part, String port, Line line, Region region) {
+  public static Form usualPort(Part part, PortId port, Line line, Region region) {
     double bore = line.bore();
     return switch (part.kind().end(port)) {
       case BULKHEAD ->

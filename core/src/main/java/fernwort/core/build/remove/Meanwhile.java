@@ -3,6 +3,7 @@ package fernwort.core.build.remove;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Beyond;
 import fernwort.core.network.Network;
@@ -62,8 +63,8 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
 
   /** Where the waste of a tap goes; other taps that drain the same way take nothing up. */
   private static List<Part> ends(Rig rig, Part part) {
-    return part.kind().ports().contains("waste")
-        ? Beyond.of(rig, part, "waste").stream()
+    return part.kind().ports().contains(PortId.of("waste"))
+        ? Beyond.of(rig, part, PortId.of("waste")).stream()
             .map(rig::part)
             .filter(p -> Beyond.isEnd(p.kind()) && !p.kind().is(Purpose.USE))
             .toList()

@@ -9,6 +9,7 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.effort.Effort;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.end.Tap;
@@ -196,11 +197,11 @@ public record TakeApart(
      * so that no pressure is left and air comes in.
      */
     private List<Turn> off() {
-      Map<PartId, String> turns = new TreeMap<>(rig.shutDown());
+      Map<PartId, PositionId> turns = new TreeMap<>(rig.shutDown());
       Optional<Part> tap = highestTap();
       tap.ifPresent(t -> turns.remove(t.id()));
       List<Turn> off = new ArrayList<>();
-      for (Map.Entry<PartId, String> turn : turns.entrySet()) {
+      for (Map.Entry<PartId, PositionId> turn : turns.entrySet()) {
         if (!from.setting().of(turn.getKey()).equals(turn.getValue())) {
           off.add(turn(turn.getKey(), turn.getValue()));
         }
@@ -209,7 +210,7 @@ public record TakeApart(
       return off;
     }
 
-    private Turn turn(PartId part, String position) {
+    private Turn turn(PartId part, PositionId position) {
       state = state.with(part, position);
       return new Turn(rig.part(part), rig.position(part, position), 0);
     }
@@ -220,7 +221,7 @@ public record TakeApart(
           .max(Comparator.comparingDouble(Part::height).thenComparing(Part::id));
     }
 
-    private static String open(Part tap) {
+    private static PositionId open(Part tap) {
       Tap fixture = (Tap) tap.kind();
       return fixture.mixes() ? Tap.WARM.id() : fixture.cold().id();
     }

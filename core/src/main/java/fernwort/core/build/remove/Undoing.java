@@ -1,5 +1,6 @@
 package fernwort.core.build.remove;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -83,13 +84,13 @@ public final class Undoing {
             LineId.of(portEnd.id() + "-stub"),
             "Stub",
             at,
-            portEnd.port("in"),
+            portEnd.port(PortId.of("in")),
             line.bore(),
             STUB,
             line.material(),
             0,
             List.of()));
-    return lineEnd.port("in");
+    return lineEnd.port(PortId.of("in"));
   }
 
   private static Part openEnd(Rig rig, PortRef at, List<Part> parts) {

@@ -1,5 +1,6 @@
 package fernwort.core.guide.answers;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Vehicle;
 import java.util.List;
@@ -272,19 +273,19 @@ public record RigAnswers(
   /** What a three-way valve joins in one position of its handle. */
   public enum Joins {
     NOTHING,
-    TANK_AND_PUMP("a", "b"),
-    THIRD_AND_PUMP("a", "c"),
-    TANK_AND_THIRD("b", "c"),
-    ALL("a", "b", "c");
+    TANK_AND_PUMP(PortId.of("a"), PortId.of("b")),
+    THIRD_AND_PUMP(PortId.of("a"), PortId.of("c")),
+    TANK_AND_THIRD(PortId.of("b"), PortId.of("c")),
+    ALL(PortId.of("a"), PortId.of("b"), PortId.of("c"));
 
-    private final List<String> ports;
+    private final List<PortId> ports;
 
-    Joins(String... ports) {
+    Joins(PortId... ports) {
       this.ports = List.of(ports);
     }
 
     /** Returns the ports it joins: a leads to the pump, b to the tank, c to whatever is third. */
-    public List<List<String>> groups() {
+    public List<List<PortId>> groups() {
       return ports.isEmpty() ? List.of() : List.of(ports);
     }
   }

@@ -1,6 +1,7 @@
 package fernwort.core.guide.answers;
 
 import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;
@@ -317,7 +318,7 @@ public record TankAnswers(
    *     inside as the tank was measured
    * @param up from the lower edge; on top and bottom from the right one (m)
    */
-  public record Opening(String port, Face face, double across, double up) {}
+  public record Opening(PortId port, Face face, double across, double up) {}
 
   /**
    * Sizes of a tank from outside (m): along the vehicle, across it, and high.

@@ -2,6 +2,7 @@ package fernwort.core.guide.answers;
 
 import fernwort.core.guide.answers.Passages.By;
 import fernwort.core.guide.answers.TankAnswers.Fill;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.Contents;
 import java.util.List;
 import java.util.Optional;
@@ -83,7 +84,7 @@ public final class TankTies {
   }
 
   /** The opening by which a tank gives to another. */
-  public static String toward(TankAnswers fed) {
-    return "to-" + fed.id();
+  public static PortId toward(TankAnswers fed) {
+    return PortId.of("to-" + fed.id());
   }
 }

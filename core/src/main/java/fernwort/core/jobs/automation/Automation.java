@@ -3,6 +3,7 @@ package fernwort.core.jobs.automation;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Stop;
@@ -391,8 +392,8 @@ public record Automation(
         .anyMatch(p -> Beyond.of(rig, valve, p).contains(tank));
   }
 
-  private static Set<String> ports(Stop stop) {
-    Set<String> ports = new HashSet<>();
+  private static Set<PortId> ports(Stop stop) {
+    Set<PortId> ports = new HashSet<>();
     stop.joins().forEach(ports::addAll);
     return ports;
   }

@@ -9,7 +9,9 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -144,7 +146,7 @@ final class EmptyFinder extends Finder {
   }
 
   private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
-    Map<PartId, String> shut = new LinkedHashMap<>();
+    Map<PartId, PositionId> shut = new LinkedHashMap<>();
     shut.put(dump.id(), OpenEnd.HOSE.id());
     if (drives == PUMPED) {
       shut.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
@@ -190,7 +192,7 @@ final class EmptyFinder extends Finder {
     Goal goal =
         Goal.of(Map.of(point.id(), ((Tap) point.kind()).cold().id()), List.of(need))
             .and(new Condition.Breathes(tank.id()));
-    Map<PartId, String> shut = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, PositionId> shut = new LinkedHashMap<>(pumpsOff());
     shut.put(point.id(), Tap.SHUT.id());
     add(
         Job.Kind.DELIVER,
@@ -220,7 +222,7 @@ final class EmptyFinder extends Finder {
         Goal.of(capped ? Map.of(drain.id(), open(drain).id()) : Map.of(), List.of(need))
             .and(new Condition.Breathes(tank.id()))
             .accepting(Warning.Code.OPEN_TO_GROUND);
-    Map<PartId, String> shut = new LinkedHashMap<>(tailShut(drain));
+    Map<PartId, PositionId> shut = new LinkedHashMap<>(tailShut(drain));
     if (capped) {
       shut.put(drain.id(), drain.rest().id());
     }
@@ -241,12 +243,12 @@ final class EmptyFinder extends Finder {
   }
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */
-  private Map<PartId, String> tailShut(Part drain) {
-    Line line = rig.linesByPort().get(drain.port("in"));
+  private Map<PartId, PositionId> tailShut(Part drain) {
+    Line line = rig.linesByPort().get(drain.port(PortId.of("in")));
     if (line == null) {
       return Map.of();
     }
-    Part next = rig.part(line.other(drain.port("in")).part());
+    Part next = rig.part(line.other(drain.port(PortId.of("in"))).part());
     return next.kind() instanceof Valve valve
         ? valve.shut().map(s -> Map.of(next.id(), s.id())).orElse(Map.of())
         : Map.of();

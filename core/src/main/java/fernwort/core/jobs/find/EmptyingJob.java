@@ -9,6 +9,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -153,8 +154,8 @@ public final class EmptyingJob {
   }
 
   /** Whatever pushes, heats or gives water is off, and more is as it has to be. */
-  private Goal resting(Map<PartId, String> more) {
-    Map<PartId, String> musts = new TreeMap<>();
+  private Goal resting(Map<PartId, PositionId> more) {
+    Map<PartId, PositionId> musts = new TreeMap<>();
     for (Part part : rig.parts()) {
       Kind kind = part.kind();
       boolean gives = kind.is(Purpose.SOURCE) && !kind.is(Purpose.HOLDS);
@@ -179,7 +180,7 @@ public final class EmptyingJob {
 
   /** Every tap open, cold and hot, so that air can follow, and whatever else lets the lines out. */
   private Goal linesOut(List<Part> chosen) {
-    Map<PartId, String> open = new TreeMap<>();
+    Map<PartId, PositionId> open = new TreeMap<>();
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.USE)) {
         part.kind().drained().ifPresent(p -> open.put(part.id(), p));

@@ -7,6 +7,7 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;
@@ -54,7 +55,8 @@ final class FillFinder extends Filling {
     Connections free = Connections.withHandlesFree(network);
     return network.pumps().stream()
         .filter(pump -> free.route(low.id(), p -> p.equals(tank), pump::equals).isPresent())
-        .anyMatch(pump -> free.behind(pump.id(), "out", pump::equals, tank::equals).isPresent());
+        .anyMatch(pump ->
+            free.behind(pump.id(), PortId.of("out"), pump::equals, tank::equals).isPresent());
   }
 
   private boolean isFilledThroughAnother(Part tank) {

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.HoseInlet;
@@ -136,7 +137,7 @@ abstract class Filling extends Finder {
 
   /** Pumps off, and what was drawn from as it rests. */
   final Stage lowered(Low low) {
-    Map<PartId, String> after = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, PositionId> after = new LinkedHashMap<>(pumpsOff());
     after.put(low.part().id(), low.part().rest().id());
     return Stage.of(Goal.of(after));
   }
@@ -153,7 +154,7 @@ abstract class Filling extends Finder {
 
   /** The jug put away, the neck shut. */
   final Stage putAway(Part jug) {
-    Map<PartId, String> after = new LinkedHashMap<>();
+    Map<PartId, PositionId> after = new LinkedHashMap<>();
     after.put(jug.id(), jug.rest().id());
     after.putAll(allTo(GravityFiller.SHUT.id(), p -> p.kind().is(Purpose.POURED_INTO)));
     return Stage.of(Goal.of(after));

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.find;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
@@ -49,7 +50,7 @@ public record FilterRow(List<Part> filters) {
    * The filter that all water behind one comes to next, through lines and whatever has two ends.
    */
   private static Optional<Part> next(Network network, Part filter) {
-    PortRef out = filter.port("out");
+    PortRef out = filter.port(PortId.of("out"));
     for (int i = 0; i < network.rig().parts().size(); i++) {
       Line line = network.rig().linesByPort().get(out);
       if (line == null) {
@@ -58,12 +59,12 @@ public record FilterRow(List<Part> filters) {
       PortRef far = line.other(out);
       Part part = network.rig().part(far.part());
       if (part.kind().is(Purpose.FILTERS)) {
-        return far.port().equals("in") ? Optional.of(part) : Optional.empty();
+        return far.port().equals(PortId.of("in")) ? Optional.of(part) : Optional.empty();
       }
       if (part.kind().ports().size() != 2 || part.kind().is(Purpose.HOLDS)) {
         return Optional.empty();
       }
-      String on = part.kind().ports().stream().filter(p -> !p.equals(far.port())).findFirst().get();
+      PortId on = part.kind().ports().stream().filter(p -> !p.equals(far.port())).findFirst().get();
       out = part.port(on);
     }
     return Optional.empty();

@@ -6,6 +6,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
@@ -93,8 +94,8 @@ public abstract class Finder {
         p.kind().is(Purpose.USE) && !p.kind().is(Purpose.OUTSIDE) && joins(source, p.id(), pumped));
   }
 
-  static Map<PartId, String> opened(List<Part> taps) {
-    Map<PartId, String> opened = new TreeMap<>();
+  static Map<PartId, PositionId> opened(List<Part> taps) {
+    Map<PartId, PositionId> opened = new TreeMap<>();
     taps.forEach(t -> opened.put(t.id(), ((Tap) t.kind()).cold().id()));
     return opened;
   }
@@ -164,13 +165,13 @@ public abstract class Finder {
   }
 
   /** Switches that a job of pumping turns off at its end. */
-  final Map<PartId, String> pumpsOff() {
+  final Map<PartId, PositionId> pumpsOff() {
     return allTo(
         Position.OFF.id(), p -> p.kind().is(Purpose.PUMPS) && !p.kind().is(Purpose.CIRCULATES));
   }
 
-  final Map<PartId, String> allTo(String position, Predicate<Part> which) {
-    Map<PartId, String> all = new LinkedHashMap<>();
+  final Map<PartId, PositionId> allTo(PositionId position, Predicate<Part> which) {
+    Map<PartId, PositionId> all = new LinkedHashMap<>();
     parts(which).forEach(p -> all.put(p.id(), position));
     return all;
   }

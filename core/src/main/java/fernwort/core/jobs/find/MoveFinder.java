@@ -8,6 +8,8 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Plug;
@@ -107,13 +109,13 @@ final class MoveFinder extends Finder {
   }
 
   private void byLooseHose(Part from, Part outlet, Part inlet, Part to) {
-    Map<PartId, String> on = new LinkedHashMap<>();
+    Map<PartId, PositionId> on = new LinkedHashMap<>();
     on.put(outlet.id(), outlet.kind() instanceof Tap tap ? tap.cold().id() : Plug.OUT.id());
     on.put(inlet.id(), HoseInlet.OUTSIDE.id());
-    Map<PartId, String> off = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, PositionId> off = new LinkedHashMap<>(pumpsOff());
     on.keySet().forEach(p -> off.put(p, rig.part(p).rest().id()));
     // Both ends are on before the water comes, and it is shut off before one comes off.
-    Map<PartId, String> shut = new LinkedHashMap<>(pumpsOff());
+    Map<PartId, PositionId> shut = new LinkedHashMap<>(pumpsOff());
     shut.putAll(on);
     Condition parted = new Condition.Parted(from.id(), outlet.id());
     Need need = Need.of(tank(from), into(to), PUMPED);
@@ -141,7 +143,7 @@ final class MoveFinder extends Finder {
     PartId first = row.first().id();
     if (joins(tank.id(), first, Pumped.YES)
         && joins(tank.id(), tank.id(), Pumped.YES)
-        && turns.behind(row.last().id(), "out", rest).to(tank.id(), Pumped.EITHER)
+        && turns.behind(row.last().id(), PortId.of("out"), rest).to(tank.id(), Pumped.EITHER)
             < HandleDistance.NEVER) {
       Need need = new Need(tank(tank), into(tank), PUMPED, Optional.of(first));
       Goal goal =

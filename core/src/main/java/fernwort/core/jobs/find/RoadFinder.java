@@ -6,6 +6,7 @@ import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.road.Drive;
@@ -27,7 +28,7 @@ final class RoadFinder extends Finder {
   }
 
   private void road() {
-    Map<PartId, String> shut = new LinkedHashMap<>(rig.shutDown());
+    Map<PartId, PositionId> shut = new LinkedHashMap<>(rig.shutDown());
     shut.putAll(Drive.travelValves(rig));
     add(
         Job.Kind.DRIVE,

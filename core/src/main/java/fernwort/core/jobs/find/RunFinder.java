@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -110,7 +111,7 @@ final class RunFinder extends Finder {
     List<Stage> stages = new ArrayList<>(List.of(cold));
     for (Part heater : parts(p -> p.kind().is(Purpose.HEATS))) {
       taps.stream()
-          .filter(t -> t.kind().ports().contains("hot"))
+          .filter(t -> t.kind().ports().contains(PortId.of("hot")))
           .filter(t -> joins(tank.id(), heater.id(), Pumped.EITHER))
           .filter(t -> joins(heater.id(), t.id(), Pumped.NO))
           .findFirst()

@@ -8,7 +8,9 @@ import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tap;
@@ -120,9 +122,9 @@ final class UseFinder extends Finder {
               new End(End.Kind.FIXTURE, t.id()),
               mains ? MAINS : joins(source.part(), t.id(), Pumped.YES) ? PUMPED : FALLING,
               Optional.of(heater.id()));
-      Map<PartId, String> first = new LinkedHashMap<>();
+      Map<PartId, PositionId> first = new LinkedHashMap<>();
       first.put(heater.id(), Position.OFF.id());
-      Map<PartId, String> then = new LinkedHashMap<>();
+      Map<PartId, PositionId> then = new LinkedHashMap<>();
       // A tap that runs meanwhile cools it, and empties its tank.
       then.putAll(shutTaps());
 
@@ -131,7 +133,7 @@ final class UseFinder extends Finder {
         first.put(source.part(), HoseInlet.MAINS.id());
         then.put(source.part(), HoseInlet.MAINS.id());
       }
-      Map<PartId, String> probe = Map.of(t.id(), Tap.HOT.id());
+      Map<PartId, PositionId> probe = Map.of(t.id(), Tap.HOT.id());
       // A tank that the pump draws from without air is strained while one turns on.
       List<Condition> breathes = mains ? List.of() : List.of(new Condition.Breathes(source.part()));
       add(
@@ -154,12 +156,12 @@ final class UseFinder extends Finder {
   /** A tap that mixes in what comes from a heater. */
   private Optional<Part> mixer(Part heater) {
     return rig.parts().stream()
-        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("hot"))
+        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("hot")))
         .filter(p -> joins(heater.id(), p.id(), Pumped.NO))
         .findFirst();
   }
 
-  private Map<PartId, String> shutTaps() {
+  private Map<PartId, PositionId> shutTaps() {
     return allTo(Tap.SHUT.id(), p -> p.kind().is(Purpose.USE));
   }
 

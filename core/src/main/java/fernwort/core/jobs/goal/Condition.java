@@ -4,6 +4,8 @@ import fernwort.core.drain.DrainRoutes;
 import fernwort.core.drain.EverythingOpen;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
@@ -51,7 +53,7 @@ public sealed interface Condition {
   }
 
   /** A part is in a position. */
-  record Placed(PartId part, String position) implements Condition {
+  record Placed(PartId part, PositionId position) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       return setting.of(part).equals(position)
@@ -246,7 +248,7 @@ public sealed interface Condition {
   }
 
   /** Water still comes into a tank when it stands just below one of its floats. */
-  record GoesOn(Need need, String floatPort) implements Condition {
+  record GoesOn(Need need, PortId floatPort) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       double volume = scout.near(need.end().part(), floatPort, -Floats.CLEAR);
@@ -258,7 +260,7 @@ public sealed interface Condition {
   }
 
   /** Nothing comes into a tank any more when it stands just above one of its floats. */
-  record Stops(PartId tank, String floatPort) implements Condition {
+  record Stops(PartId tank, PortId floatPort) implements Condition {
     @Override
     public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
       Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
@@ -345,7 +347,10 @@ public sealed interface Condition {
         Optional<List<PartId>> past =
             draws
                 ? open.behind(
-                    work.pump(), "out", p -> filters.contains(p.id()), p -> p.id().equals(tank))
+                    work.pump(),
+                    PortId.of("out"),
+                    p -> filters.contains(p.id()),
+                    p -> p.id().equals(tank))
                 : Optional.empty();
         if (past.isPresent()) {
           return Optional.of(new Fault.Bypassed(filters.getFirst(), past.get()));
@@ -377,7 +382,7 @@ public sealed interface Condition {
         return Optional.empty();
       }
       // Where the way stands open and the water stays, it is air that it lacks.
-      Map<PartId, String> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
+      Map<PartId, PositionId> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
       return Optional.of(
           best.isPresent() && needs.isEmpty()
               ? new Fault.Airless(tank)
@@ -428,7 +433,7 @@ public sealed interface Condition {
       return after.state().volume(tank) > now.state().volume(tank) - WORTHWHILE;
     }
 
-    private static boolean drains(Part part, String position) {
+    private static boolean drains(Part part, PositionId position) {
       Kind kind = part.kind();
       boolean handle = kind.is(Purpose.TURNS) || kind.is(Purpose.CLOSES) || kind.is(Purpose.INLET);
       return handle && kind.positions().stream().anyMatch(p -> p.id().equals(position));

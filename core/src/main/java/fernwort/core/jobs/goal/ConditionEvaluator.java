@@ -6,6 +6,8 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
@@ -117,7 +119,7 @@ public final class ConditionEvaluator {
   }
 
   /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
-  double near(PartId tank, String port, double above) {
+  double near(PartId tank, PortId port, double above) {
     return below(tank, levels.height(network.rig().part(tank).port(port)) + above);
   }
 
@@ -262,7 +264,7 @@ public final class ConditionEvaluator {
   /** Returns a setting with the taps as they are for the look. */
   public Setting probed(Setting setting) {
     Setting probed = setting;
-    for (Map.Entry<PartId, String> tap : goal.probe().entrySet()) {
+    for (Map.Entry<PartId, PositionId> tap : goal.probe().entrySet()) {
       if (!setting.of(tap.getKey()).equals(tap.getValue())) {
         probed = probed.with(tap.getKey(), tap.getValue());
       }

@@ -1,6 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.ways.FlowPath;
 import java.util.List;
@@ -11,7 +12,7 @@ import java.util.Optional;
 public sealed interface Fault {
 
   /** A part is not where it has to be. */
-  record Misplaced(PartId part, String position) implements Fault {}
+  record Misplaced(PartId part, PositionId position) implements Fault {}
 
   /** A way is not open. */
   record Missing(Need need) implements Fault {}
@@ -68,7 +69,7 @@ public sealed interface Fault {
    *
    * @param needs the positions that let it out, by part id
    */
-  record Keeping(PartId tank, Map<PartId, String> needs) implements Fault {
+  record Keeping(PartId tank, Map<PartId, PositionId> needs) implements Fault {
     public Keeping {
       needs = Map.copyOf(needs);
     }

@@ -1,6 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
@@ -21,7 +22,7 @@ import java.util.TreeMap;
  *     drained
  */
 public record Goal(
-    List<Condition> conditions, Map<PartId, String> probe, Set<Warning.Code> inherent) {
+    List<Condition> conditions, Map<PartId, PositionId> probe, Set<Warning.Code> inherent) {
 
   public Goal {
     conditions = List.copyOf(conditions);
@@ -30,17 +31,18 @@ public record Goal(
   }
 
   /** Returns a goal of positions. */
-  public static Goal of(Map<PartId, String> musts) {
+  public static Goal of(Map<PartId, PositionId> musts) {
     return of(musts, List.of(), Map.of());
   }
 
   /** Returns a goal of positions and ways. */
-  public static Goal of(Map<PartId, String> musts, List<Need> needs) {
+  public static Goal of(Map<PartId, PositionId> musts, List<Need> needs) {
     return of(musts, needs, Map.of());
   }
 
   /** Returns a goal of positions and ways, looked at with taps open. */
-  public static Goal of(Map<PartId, String> musts, List<Need> needs, Map<PartId, String> probe) {
+  public static Goal of(
+      Map<PartId, PositionId> musts, List<Need> needs, Map<PartId, PositionId> probe) {
     List<Condition> conditions = new ArrayList<>();
     // In one order, whatever the map: the same goal is planned the same way each time.
     new TreeMap<>(musts)
@@ -85,8 +87,8 @@ public record Goal(
   }
 
   /** Returns where parts have to be, by id. */
-  public Map<PartId, String> musts() {
-    Map<PartId, String> musts = new TreeMap<>();
+  public Map<PartId, PositionId> musts() {
+    Map<PartId, PositionId> musts = new TreeMap<>();
     of(Condition.Placed.class).forEach(p -> musts.put(p.part(), p.position()));
     return musts;
   }
@@ -106,7 +108,7 @@ public record Goal(
    * of a part stands above that.
    */
   public Goal keeping(Setting setting, Set<PartId> parts) {
-    Map<PartId, String> musts = musts();
+    Map<PartId, PositionId> musts = musts();
     List<Condition> kept = new ArrayList<>();
     parts.stream()
         .filter(p -> !musts.containsKey(p))

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -234,11 +235,11 @@ public record Job(
   }
 
   /** Returns the taps that the job is for, each with the position to try it in. */
-  public Map<PartId, String> taps() {
-    Map<PartId, String> taps = new TreeMap<>();
+  public Map<PartId, PositionId> taps() {
+    Map<PartId, PositionId> taps = new TreeMap<>();
     for (Stage stage : stages) {
       for (Need need : stage.goal().needs()) {
-        String position = stage.goal().probe().get(need.end().part());
+        PositionId position = stage.goal().probe().get(need.end().part());
         if (position != null) {
           taps.put(need.end().part(), position);
         }

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import java.util.List;
@@ -20,7 +21,7 @@ public sealed interface Step {
    * @param notice what to see, hear or feel
    * @param words what to do, as a sentence that begins with the verb
    */
-  record Move(PartId part, String from, String to, Message why, String notice, String words)
+  record Move(PartId part, PositionId from, PositionId to, Message why, String notice, String words)
       implements Step {
 
     /** Sheets that an earlier Fernwort kept have no words: the part's kind has them still. */

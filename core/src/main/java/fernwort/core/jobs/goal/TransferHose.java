@@ -1,6 +1,8 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.line.Coupling;
@@ -37,7 +39,7 @@ public record TransferHose(Part outlet, Part inlet) {
   /** Returns the hose that a job needs, if it needs one. */
   public static Optional<TransferHose> of(Network network, Job job) {
     Rig rig = network.rig();
-    Map<PartId, String> musts = job.stages().getFirst().goal().musts();
+    Map<PartId, PositionId> musts = job.stages().getFirst().goal().musts();
     if (job.kind() != Job.Kind.MOVE || musts.size() != 2) {
       return Optional.empty();
     }
@@ -56,7 +58,7 @@ public record TransferHose(Part outlet, Part inlet) {
    *
    * @param opened how its outlet stands while the hose is on
    */
-  public Network laidOut(Network network, String opened) {
+  public Network laidOut(Network network, PositionId opened) {
     Rig rig = network.rig();
     List<Part> parts = new ArrayList<>();
     for (Part part : rig.parts()) {
@@ -83,7 +85,7 @@ public record TransferHose(Part outlet, Part inlet) {
         new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, lines, rig.built()));
   }
 
-  private static Part coupling(Part part, String opened) {
+  private static Part coupling(Part part, PositionId opened) {
     Position joined =
         part.kind().positions().stream()
             .filter(p -> p.id().equals(opened))
@@ -92,7 +94,7 @@ public record TransferHose(Part outlet, Part inlet) {
     return part.with(new Coupling(port(part), part.rest(), joined));
   }
 
-  private static String port(Part part) {
+  private static PortId port(Part part) {
     return part.kind().ports().getFirst();
   }
 

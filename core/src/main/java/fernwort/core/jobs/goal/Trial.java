@@ -5,6 +5,7 @@ import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.network.Levels;
@@ -34,7 +35,7 @@ public final class Trial {
   /** One thing after another: a turn, or a wait (s). */
   public sealed interface Act {}
 
-  public record Turned(PartId part, String position) implements Act {}
+  public record Turned(PartId part, PositionId position) implements Act {}
 
   /**
    * A wait.
@@ -116,7 +117,7 @@ public final class Trial {
    * @param acts what is done
    * @param taps taps that the job is for, with the position to try each in
    */
-  public Course run(State from, List<Act> acts, Map<PartId, String> taps) {
+  public Course run(State from, List<Act> acts, Map<PartId, PositionId> taps) {
     Going going = new Going(from, taps);
     List<Going> before = new ArrayList<>();
     for (Act act : acts) {
@@ -143,7 +144,7 @@ public final class Trial {
   final class Going {
 
     private final Simulation run;
-    private final Map<PartId, String> taps;
+    private final Map<PartId, PositionId> taps;
     private final Map<PartId, Double> served;
     private final Map<Thing, Double> found;
     private final Map<Warning.Key, Double> dangers;
@@ -152,7 +153,7 @@ public final class Trial {
     private final Map<Thing, Double> lasted;
     private final Map<PartId, Double> spilt;
 
-    private Going(State from, Map<PartId, String> taps) {
+    private Going(State from, Map<PartId, PositionId> taps) {
       run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
       this.taps = taps;
       served = new TreeMap<>();
@@ -193,7 +194,7 @@ public final class Trial {
 
     /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
     private boolean isUncovered(Turned turned) {
-      String before = run.moment().state().setting().of(turned.part());
+      PositionId before = run.moment().state().setting().of(turned.part());
       return network.rig().part(turned.part()).kind().is(Purpose.DUMPS)
           && !before.equals(OpenEnd.OPEN.id())
           && !before.equals(turned.position());

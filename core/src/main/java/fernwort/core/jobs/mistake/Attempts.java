@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -131,7 +132,7 @@ public final class Attempts {
 
   /** What the job turns, and stands otherwise at the end. */
   private List<String> left(List<Act> best, State meant, State came) {
-    Map<PartId, String> should = new TreeMap<>();
+    Map<PartId, PositionId> should = new TreeMap<>();
     for (Act act : best) {
       if (act instanceof Trial.Turned turned) {
         should.put(turned.part(), meant.setting().of(turned.part()));

@@ -3,6 +3,7 @@ package fernwort.core.jobs.mistake;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
@@ -80,7 +81,7 @@ public record Remedy(String id, String words, Rig changed) {
 
   /** A raised loop that admits air, in place of the valves on the overflows. */
   private static void raisedVents(Rig rig, List<Remedy> remedies) {
-    Map<PartId, String> valves = Drive.travelValves(rig);
+    Map<PartId, PositionId> valves = Drive.travelValves(rig);
     if (!valves.isEmpty()) {
       Rig changed = Drive.withRaisedVents(rig);
       for (PartId valve : valves.keySet()) {
@@ -98,7 +99,7 @@ public record Remedy(String id, String words, Rig changed) {
 
   /** Returns how things stand on the changed rig: as they did, new parts at rest. */
   public State state(State before) {
-    Map<PartId, String> positions = new TreeMap<>(changed.atRest().positions());
+    Map<PartId, PositionId> positions = new TreeMap<>(changed.atRest().positions());
     before
         .setting()
         .positions()

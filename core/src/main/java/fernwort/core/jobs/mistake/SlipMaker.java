@@ -6,7 +6,9 @@ import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.goal.Trial.Pause;
 import fernwort.core.jobs.goal.Trial.Turned;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.ThreeWayValve;
@@ -161,14 +163,14 @@ final class SlipMaker {
   }
 
   private Position nextPosition(Part part, Plan plan, int before) {
-    String now = plan.after().setting().of(part.id());
+    PositionId now = plan.after().setting().of(part.id());
     for (int i = plan.steps().size() - 1; i >= 0; i--) {
       if (plan.steps().get(i) instanceof Step.Move m && m.part().equals(part.id())) {
         now = i >= before ? m.from() : now;
       }
     }
     List<Position> positions = part.kind().positions();
-    String at = now;
+    PositionId at = now;
     int index =
         positions.indexOf(
             positions.stream()
@@ -223,8 +225,8 @@ final class SlipMaker {
   }
 
   /** Where a part stands after so many acts. */
-  private static String stands(State from, Part part, List<Act> acts, int after) {
-    String at = from.setting().of(part.id());
+  private static PositionId stands(State from, Part part, List<Act> acts, int after) {
+    PositionId at = from.setting().of(part.id());
     for (Act act : acts.subList(0, after)) {
       if (act instanceof Turned turned && turned.part().equals(part.id())) {
         at = turned.position();
@@ -238,7 +240,7 @@ final class SlipMaker {
     for (boolean drained : new boolean[] {true, false}) {
       rig.parts().stream()
           .filter(p -> p.kind().is(Purpose.USE))
-          .filter(p -> p.kind().ports().contains("waste") == drained)
+          .filter(p -> p.kind().ports().contains(PortId.of("waste")) == drained)
           .findFirst()
           .ifPresent(tap -> {
             List<Act> open = new ArrayList<>();

@@ -16,6 +16,7 @@ import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.end.HoseInlet;
@@ -160,8 +161,8 @@ final class Draft {
       return;
     }
     Set<PartId> left = job.stages().getLast().goal().musts().keySet();
-    Map<PartId, String> stood = new TreeMap<>();
-    Map<PartId, String> shut = new TreeMap<>();
+    Map<PartId, PositionId> stood = new TreeMap<>();
+    Map<PartId, PositionId> shut = new TreeMap<>();
     for (Step step : steps) {
       if (step instanceof Step.Move move && !left.contains(move.part())) {
         Part part = network.rig().part(move.part());
@@ -170,7 +171,7 @@ final class Draft {
           // Switched on again by whoever has looked that there is water for it.
           continue;
         }
-        String before = from.setting().of(move.part());
+        PositionId before = from.setting().of(move.part());
         if (!before.equals(state().setting().of(move.part()))) {
           stood.put(move.part(), before);
           if (part.kind().rank(before) == Rank.WAY_SHUT) {
@@ -184,7 +185,7 @@ final class Draft {
     }
   }
 
-  private boolean isPutBack(Map<PartId, String> stood) {
+  private boolean isPutBack(Map<PartId, PositionId> stood) {
     if (stood.isEmpty()) {
       return true;
     }
@@ -385,7 +386,7 @@ final class Draft {
     Setting at = state().setting();
     Planner.Found found = together(asPlanned);
     for (Turn turn : found.turns()) {
-      String before = at.of(turn.part());
+      PositionId before = at.of(turn.part());
       Part part = network.rig().part(turn.part());
       tried.add(
           new Step.Move(
@@ -423,10 +424,10 @@ final class Draft {
       if (at.has(turn.part(), turn.position())) {
         continue;
       }
-      Map<PartId, String> along = rig.movedAlong(at, turn.part(), turn.position());
+      Map<PartId, PositionId> along = rig.movedAlong(at, turn.part(), turn.position());
       turns.add(turn);
       at = at.with(turn.part(), turn.position());
-      for (Map.Entry<PartId, String> other : along.entrySet()) {
+      for (Map.Entry<PartId, PositionId> other : along.entrySet()) {
         turns.add(new Turn(other.getKey(), other.getValue()));
         at = at.with(other.getKey(), other.getValue());
       }
@@ -434,7 +435,7 @@ final class Draft {
     return new Planner.Found(turns, at);
   }
 
-  private String act(Part part, String from, String to) {
+  private String act(Part part, PositionId from, PositionId to) {
     String words = part.kind().act(part.label(), from, to);
     return network
         .rig()

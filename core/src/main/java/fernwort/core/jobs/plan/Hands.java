@@ -1,5 +1,6 @@
 package fernwort.core.jobs.plan;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Part;
@@ -13,7 +14,7 @@ public final class Hands {
    * Tells whether a part goes from one position to another in one movement. A hose does not come
    * off while its tap gives: the tap is shut first.
    */
-  public static boolean canTurn(Part part, String from, String to) {
+  public static boolean canTurn(Part part, PositionId from, PositionId to) {
     return !(part.kind().is(Purpose.INLET)
         && from.equals(HoseInlet.MAINS.id())
         && !to.equals(HoseInlet.HOSE.id()));

@@ -5,6 +5,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.wait.StageRun;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -56,7 +57,7 @@ final class LearnedConstraints {
 
   /** Taps that stand open, and that the job has not opened, are the first to be shut. */
   private List<Condition> tapsShut(Setting at, Goal goal) {
-    Map<PartId, String> musts = goal.musts();
+    Map<PartId, PositionId> musts = goal.musts();
     List<Condition> shut = new ArrayList<>();
     network
         .rig()

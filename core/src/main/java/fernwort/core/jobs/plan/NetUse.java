@@ -3,6 +3,7 @@ package fernwort.core.jobs.plan;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -32,13 +33,13 @@ final class NetUse {
    * @param run as things are once the job is set up; it stays as it is
    */
   Optional<Message> said(Simulation run) {
-    Map<PartId, String> taps = job.taps();
+    Map<PartId, PositionId> taps = job.taps();
     return taps.isEmpty()
         ? Optional.empty()
         : tank().flatMap(t -> said(run.copy(), t, taps.entrySet().iterator().next()));
   }
 
-  private Optional<Message> said(Simulation used, PartId tank, Map.Entry<PartId, String> tap) {
+  private Optional<Message> said(Simulation used, PartId tank, Map.Entry<PartId, PositionId> tap) {
     used.set(tap.getKey(), tap.getValue());
     double net = used.moment().gains().getOrDefault(tank, 0.0);
     double drawn = used.moment().flows().fixture(tap.getKey());

@@ -7,6 +7,7 @@ import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
@@ -219,7 +220,7 @@ public final class Planner {
     PriorityQueue<Node> queue =
         new PriorityQueue<>(Comparator.comparingInt(Node::least).thenComparingDouble(Node::metres));
     Map<Setting, Integer> seen = new HashMap<>();
-    Map<PartId, String> musts = scout.goal().musts();
+    Map<PartId, PositionId> musts = scout.goal().musts();
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
     Optional<Fault> hazard = Optional.empty();
     for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
@@ -242,7 +243,7 @@ public final class Planner {
                   || position.id().equals(musts.get(part.id()))
                   || position.equals(HoseInlet.HOSE);
           Turn turn = new Turn(part.id(), position.id());
-          String at = node.setting().of(part.id());
+          PositionId at = node.setting().of(part.id());
           if (offered
               && !at.equals(position.id())
               && Hands.canTurn(part, at, position.id())

@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Primed;
 import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -90,7 +91,8 @@ public final class Plans {
   }
 
   private Plans laidOut(TransferHose hose, Job job) {
-    String opened = job.stages().getFirst().goal().musts().getOrDefault(hose.outlet().id(), "");
+    PositionId opened =
+        job.stages().getFirst().goal().musts().getOrDefault(hose.outlet().id(), PositionId.NONE);
     return hoses.computeIfAbsent(
         hose,
         h -> {

@@ -3,6 +3,7 @@ package fernwort.core.jobs.plan;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -35,7 +36,7 @@ public final class Reasons {
    * @param before where the part was
    * @param after the setting that the whole stage leads to
    */
-  public Message why(Turn turn, String before, Setting after) {
+  public Message why(Turn turn, PositionId before, Setting after) {
     Part part = rig.part(turn.part());
     Optional<Fault> without = scout.fault(after.with(turn.part(), before));
     return without
@@ -44,7 +45,7 @@ public final class Reasons {
   }
 
   /** Returns what a part is put somewhere for, when this would be wrong without it. */
-  public Message why(Fault fault, Part part, String to) {
+  public Message why(Fault fault, Part part, PositionId to) {
     return switch (fault) {
       case Fault.Misplaced f -> Message.words(part.kind().purpose(to));
       case Fault.Missing f ->

@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Turn;
@@ -55,7 +56,7 @@ final class Targets {
   private final ConditionEvaluator scout;
   private final HandleDistance turns;
   private final Setting start;
-  private final Map<PartId, String> musts;
+  private final Map<PartId, PositionId> musts;
   private final List<Need> needs;
   private final List<Condition.Joined> joins;
   private final List<Condition.Linked> links;
@@ -201,7 +202,7 @@ final class Targets {
   private int bound(Setting setting, Set<PartId> kept) {
     int misplaced = 0;
     Setting placed = setting;
-    for (Map.Entry<PartId, String> must : musts.entrySet()) {
+    for (Map.Entry<PartId, PositionId> must : musts.entrySet()) {
       if (!setting.of(must.getKey()).equals(must.getValue())) {
         misplaced++;
         placed = placed.with(must.getKey(), must.getValue());
@@ -388,7 +389,7 @@ final class Targets {
     return mends;
   }
 
-  private static Set<Turn> letting(Setting setting, Map<PartId, String> needs) {
+  private static Set<Turn> letting(Setting setting, Map<PartId, PositionId> needs) {
     Set<Turn> turns = new LinkedHashSet<>();
     needs.forEach((part, position) -> {
       if (!setting.of(part).equals(position)) {
@@ -421,7 +422,7 @@ final class Targets {
     return off;
   }
 
-  private static Set<Turn> switching(PartId part, String position) {
+  private static Set<Turn> switching(PartId part, PositionId position) {
     Set<Turn> mends = new LinkedHashSet<>();
     mends.add(new Turn(part, position));
     return mends;
@@ -476,7 +477,7 @@ final class Targets {
   }
 
   /** What brings in water or heat or lets it out is opened only where the job says so. */
-  static boolean isOffered(Part part, String position) {
+  static boolean isOffered(Part part, PositionId position) {
     return !part.kind().onlyOnPurpose() || part.kind().rests(position);
   }
 }

@@ -4,6 +4,7 @@ import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
@@ -109,7 +110,7 @@ final class NarrowVent {
             .filter(p -> p.kind().is(Purpose.INLET))
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
-    Optional<LineId> line = inlet.flatMap(p -> network.lineId(p.port("out")));
+    Optional<LineId> line = inlet.flatMap(p -> network.lineId(p.port(PortId.of("out"))));
     if (line.isEmpty()) {
       return Optional.empty();
     }

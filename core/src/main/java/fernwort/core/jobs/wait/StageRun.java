@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -145,7 +146,7 @@ public final class StageRun {
   }
 
   /** Makes one turn. */
-  public void turn(PartId part, String position) {
+  public void turn(PartId part, PositionId position) {
     if (harm.isEmpty()) {
       note(run.set(part, position), Set.of());
       pass(TURN);
@@ -275,7 +276,7 @@ public final class StageRun {
       PartId tap = need.end().part();
       if (goal.probe().containsKey(tap) && harm.isEmpty()) {
         Simulation tried = run.copy();
-        tried.set(tap, goal.probe().getOrDefault(tap, ""));
+        tried.set(tap, goal.probe().getOrDefault(tap, PositionId.NONE));
         awaitWater(tried, tap);
         Flows flows = tried.moment().flows();
         if (flows.fixture(tap) < Flows.TRICKLE) {

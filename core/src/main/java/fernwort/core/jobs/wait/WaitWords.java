@@ -1,6 +1,7 @@
 package fernwort.core.jobs.wait;
 
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Connections;
@@ -192,8 +193,9 @@ public final class WaitWords {
         Stream.concat(
                 Stream.of(first),
                 network.rig().parts().stream()
-                    .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains("hot"))
-                    .filter(p -> network.hasLine(p.port("hot")))
+                    .filter(p ->
+                        p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("hot")))
+                    .filter(p -> network.hasLine(p.port(PortId.of("hot"))))
                     .map(Part::label))
             .distinct()
             .toList();

@@ -4,6 +4,7 @@ import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
@@ -40,13 +41,13 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("cold");
+  public List<PortId> ports() {
+    return PortId.all("cold");
   }
 
   @Override
   public List<Position> positions() {
-    return List.of(SHUT, new Position("open", KindWords.HELD_OPEN.text()));
+    return List.of(SHUT, Position.of("open", KindWords.HELD_OPEN.text()));
   }
 
   @Override

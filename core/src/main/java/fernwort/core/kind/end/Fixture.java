@@ -3,6 +3,7 @@ package fernwort.core.kind.end;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
@@ -61,19 +62,19 @@ public record Fixture(
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return switch (use) {
-      case TAP, TOILET -> List.of("cold", "waste");
-      case MIXER, SHOWER -> List.of("cold", "hot", "waste");
-      case HOSE_POINT -> List.of("cold");
+      case TAP, TOILET -> PortId.all("cold", "waste");
+      case MIXER, SHOWER -> PortId.all("cold", "hot", "waste");
+      case HOSE_POINT -> PortId.all("cold");
     };
   }
 
   @Override
   public List<Position> positions() {
     return switch (use) {
-      case TAP, HOSE_POINT -> List.of(SHUT, new Position("open", "open"));
-      case TOILET -> List.of(SHUT, new Position("open", "filling"));
+      case TAP, HOSE_POINT -> List.of(SHUT, Position.of("open", "open"));
+      case TOILET -> List.of(SHUT, Position.of("open", "filling"));
       case MIXER, SHOWER -> List.of(SHUT, COLD, WARM, HOT);
     };
   }
@@ -82,7 +83,10 @@ public record Fixture(
   public Optional<Adapter> adapter() {
     return use == Type.HOSE_POINT
         ? Optional.of(
-            new Adapter("cold", KindWords.SCREW_ON_AND_OPEN.text(), KindWords.ADAPTER_OFF.text()))
+            new Adapter(
+                PortId.of("cold"),
+                KindWords.SCREW_ON_AND_OPEN.text(),
+                KindWords.ADAPTER_OFF.text()))
         : Optional.empty();
   }
 

@@ -9,7 +9,9 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
@@ -31,12 +33,12 @@ public record FloatVent() implements Kind {
           new FloatVent(),
           0.02);
 
-  private static final Position OPEN = new Position("open", KindWords.CAP_LOOSE.text());
-  private static final Position SHUT = new Position("shut", KindWords.CAP_TIGHT.text());
+  private static final Position OPEN = Position.of("open", KindWords.CAP_LOOSE.text());
+  private static final Position SHUT = Position.of("shut", KindWords.CAP_TIGHT.text());
 
   @Override
-  public List<String> ports() {
-    return List.of("in");
+  public List<PortId> ports() {
+    return PortId.all("in");
   }
 
   @Override
@@ -45,7 +47,7 @@ public record FloatVent() implements Kind {
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return position.equals(OPEN.id()) ? List.of(new Mouth(0, Mouth.Onto.AIR)) : List.of();
   }
 
@@ -70,12 +72,12 @@ public record FloatVent() implements Kind {
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.HISSES_THEN_STILL : KindWords.CAP_SITS).text();
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.FEMALE_THREAD;
   }
 
@@ -100,8 +102,8 @@ public record FloatVent() implements Kind {
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "shut" -> KindWords.TIGHTEN_CAP.with(label);
       case "open" -> KindWords.LOOSEN_CAP.with(label);
       default -> Kind.super.act(label, from, to);

@@ -9,7 +9,9 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -21,26 +23,26 @@ public record GravityFiller() implements Kind {
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.POURED_INTO);
 
-  public static final Position SHUT = new Position("shut", Says.CAP_ON.text());
-  public static final Position OPEN = new Position("open", Says.CAP_OFF.text());
+  public static final Position SHUT = Position.of("shut", Says.CAP_ON.text());
+  public static final Position OPEN = Position.of("open", Says.CAP_OFF.text());
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return position.equals(OPEN.id()) ? Link.both(0, 1, Link.Law.FREE) : List.of();
   }
 
   @Override
-  public PortFlow flow(String port) {
-    return port.equals("mouth") ? PortFlow.IN : PortFlow.OUT;
+  public PortFlow flow(PortId port) {
+    return port.equals(PortId.of("mouth")) ? PortFlow.IN : PortFlow.OUT;
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return position.equals(OPEN.id()) ? List.of(new Mouth(0, Mouth.Onto.GROUND)) : List.of();
   }
 
@@ -55,8 +57,8 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("mouth", "out");
+  public List<PortId> ports() {
+    return PortId.all("mouth", "out");
   }
 
   @Override
@@ -65,7 +67,7 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public Optional<Given> gives(String position) {
+  public Optional<Given> gives(PositionId position) {
     return position.equals(OPEN.id())
         ? Optional.of(new Given(Given.From.NECK, 0, 0, Optional.empty(), false))
         : Optional.empty();
@@ -77,22 +79,22 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public boolean opensToDrain(String position) {
+  public boolean opensToDrain(PositionId position) {
     return position.equals(OPEN.id());
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return Optional.of(OPEN.id());
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.NO_DIRT_GETS_IN : KindWords.GOES_IN_HERE).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.CAP_CLICKS : KindWords.LOOK_IN).text();
   }
 
@@ -102,13 +104,13 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public PortEnd end(String port) {
-    return port.equals("mouth") ? PortEnd.OPEN : PortEnd.GRIPS_LINE;
+  public PortEnd end(PortId port) {
+    return port.equals(PortId.of("mouth")) ? PortEnd.OPEN : PortEnd.GRIPS_LINE;
   }
 
   @Override
-  public String usuallyAt(String port) {
-    return port.equals("mouth") ? "jug" : "tank";
+  public String usuallyAt(PortId port) {
+    return port.equals(PortId.of("mouth")) ? "jug" : "tank";
   }
 
   @Override
@@ -122,8 +124,8 @@ public record GravityFiller() implements Kind {
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "shut" -> KindWords.CAP_ON.with(label);
       case "open" -> KindWords.CAP_OFF.with(label);
       default -> Kind.super.act(label, from, to);

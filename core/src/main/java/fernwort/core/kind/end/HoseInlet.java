@@ -9,7 +9,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -57,19 +59,19 @@ public record HoseInlet(
   public static final double TAP = 3e-4;
 
   /** Nothing comes in or out. */
-  public static final Position CAPPED = new Position("capped", Says.CAP_ON.text());
+  public static final Position CAPPED = Position.of("capped", Says.CAP_ON.text());
 
   /** A hose is on, and the tap outside is shut. */
-  public static final Position HOSE = new Position("hose", Says.HOSE_ON_TAP_CLOSED.text());
+  public static final Position HOSE = Position.of("hose", Says.HOSE_ON_TAP_CLOSED.text());
 
   /** The tap outside gives its pressure. */
-  public static final Position MAINS = new Position("mains", Says.HOSE_FROM_A_TAP.text());
+  public static final Position MAINS = Position.of("mains", Says.HOSE_FROM_A_TAP.text());
 
   /** Something has to draw. */
-  public static final Position OUTSIDE = new Position("outside", Says.HOSE_IN_OUTSIDE_WATER.text());
+  public static final Position OUTSIDE = Position.of("outside", Says.HOSE_IN_OUTSIDE_WATER.text());
 
   /** Open to the air. */
-  public static final Position OPEN = new Position("open", Says.CAP_OFF_NO_HOSE.text());
+  public static final Position OPEN = Position.of("open", Says.CAP_OFF_NO_HOSE.text());
 
   /**
    * Makes an inlet whose tap nobody timed.
@@ -121,12 +123,12 @@ public record HoseInlet(
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) || position.equals(HOSE.id()) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     if (position.equals(OPEN.id())) {
       return List.of(new Mouth(0, Mouth.Onto.GROUND));
     }
@@ -134,7 +136,7 @@ public record HoseInlet(
   }
 
   @Override
-  public Wets wets(String position) {
+  public Wets wets(PositionId position) {
     return position.equals(HOSE.id()) ? Wets.NOTHING : Wets.BEHIND;
   }
 
@@ -144,8 +146,8 @@ public record HoseInlet(
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("out");
+  public List<PortId> ports() {
+    return PortId.all("out");
   }
 
   @Override
@@ -154,7 +156,7 @@ public record HoseInlet(
   }
 
   @Override
-  public Optional<Given> gives(String position) {
+  public Optional<Given> gives(PositionId position) {
     if (position.equals(MAINS.id())) {
       return Optional.of(new Given(Given.From.MAINS, mainsPressure, 0, tapFlow, true));
     }
@@ -176,22 +178,22 @@ public record HoseInlet(
   }
 
   @Override
-  public boolean opensToDrain(String position) {
+  public boolean opensToDrain(PositionId position) {
     return position.equals(OPEN.id());
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return Optional.of(OPEN.id());
   }
 
   @Override
-  public Optional<String> runsOut(String port) {
+  public Optional<PositionId> runsOut(PortId port) {
     return Optional.of(OPEN.id());
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     if (rests(position)) {
       return KindWords.DONE_WITH_HOSE.text();
     }
@@ -200,9 +202,9 @@ public record HoseInlet(
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     KindWords words =
-        switch (position) {
+        switch (position.value()) {
           case "mains" -> KindWords.HISS_IN_HOSE;
           case "outside" -> KindWords.HOSE_END_UNDER_WATER;
           case "hose" -> KindWords.TAP_OUTSIDE_SHUT;
@@ -228,14 +230,15 @@ public record HoseInlet(
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 
   @Override
   public Optional<Adapter> adapter() {
     return Optional.of(
-        new Adapter("out", KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
+        new Adapter(
+            PortId.of("out"), KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
   }
 
   @Override
@@ -281,10 +284,10 @@ public record HoseInlet(
   }
 
   @Override
-  public String act(String label, String from, String to) {
+  public String act(String label, PositionId from, PositionId to) {
     boolean bare = from.equals(CAPPED.id()) || from.equals(OPEN.id());
     KindWords words =
-        switch (to) {
+        switch (to.value()) {
           case "mains" -> bare ? KindWords.CONNECT_AND_OPEN : KindWords.OPEN_HOSE_TAP;
           case "hose" -> bare ? KindWords.CONNECT_CLOSED : KindWords.CLOSE_HOSE_TAP;
           case "outside" -> KindWords.LAY_IN;

@@ -7,7 +7,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -29,9 +31,9 @@ public record OpenEnd(Role role) implements Kind {
   private static final Purposes DRAIN = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DRAINS);
   private static final Purposes DUMP = Purposes.of(Purpose.END, Purpose.OUTLET, Purpose.DUMPS);
 
-  public static final Position CAPPED = new Position("capped", Says.CAP_ON.text());
-  public static final Position HOSE = new Position("hose", Says.DUMP_HOSE_TO_THE_DRAIN.text());
-  public static final Position OPEN = new Position("open", Says.CAP_OFF_NO_HOSE.text());
+  public static final Position CAPPED = Position.of("capped", Says.CAP_ON.text());
+  public static final Position HOSE = Position.of("hose", Says.DUMP_HOSE_TO_THE_DRAIN.text());
+  public static final Position OPEN = Position.of("open", Says.CAP_OFF_NO_HOSE.text());
 
   /** What the end is for; a dump end has a cap and takes a dump hose. */
   public enum Role {
@@ -62,12 +64,12 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     if (role != Role.DUMP || position.equals(OPEN.id())) {
       return List.of(new Mouth(0, Mouth.Onto.GROUND));
     }
@@ -80,7 +82,7 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public Wets wets(String position) {
+  public Wets wets(PositionId position) {
     return Wets.AT_MOUTH;
   }
 
@@ -90,8 +92,8 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("in");
+  public List<PortId> ports() {
+    return PortId.all("in");
   }
 
   @Override
@@ -105,23 +107,23 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public boolean opensToDrain(String position) {
+  public boolean opensToDrain(PositionId position) {
     return position.equals(OPEN.id());
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return role == Role.DUMP ? Optional.of(OPEN.id()) : Optional.empty();
   }
 
   /** By its hose where it is for waste; as it is where it is always open. */
   @Override
-  public Optional<String> runsOut(String port) {
-    return Optional.of(role == Role.DUMP ? HOSE.id() : "");
+  public Optional<PositionId> runsOut(PortId port) {
+    return Optional.of(role == Role.DUMP ? HOSE.id() : PositionId.NONE);
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     if (rests(position)) {
       return KindWords.NOTHING_DRIPS.text();
     }
@@ -129,7 +131,7 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     if (rests(position)) {
       return KindWords.CAP_SITS.text();
     }
@@ -142,7 +144,7 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.OPEN;
   }
 
@@ -170,8 +172,8 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "hose" -> KindWords.CONNECT_DUMP_HOSE.with(label);
       case "open" -> KindWords.CAP_OFF.with(label);
       case "capped" ->

@@ -9,7 +9,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -31,8 +33,8 @@ public record Plug(boolean removable) implements Kind {
 
   private static final Purposes PLUG = Purposes.of(Purpose.CLOSES);
 
-  public static final Position IN = new Position("on", Says.CAP_ON.text());
-  public static final Position OUT = new Position("off", Says.CAP_OFF.text());
+  public static final Position IN = Position.of("on", Says.CAP_ON.text());
+  public static final Position OUT = Position.of("off", Says.CAP_OFF.text());
 
   @Override
   public InLine inLine() {
@@ -50,19 +52,19 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return removable && position.equals(OUT.id())
         ? List.of(new Mouth(0, Mouth.Onto.GROUND))
         : List.of();
   }
 
   @Override
-  public Wets wets(String position) {
+  public Wets wets(PositionId position) {
     return Wets.AT_MOUTH;
   }
 
@@ -72,8 +74,8 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("in");
+  public List<PortId> ports() {
+    return PortId.all("in");
   }
 
   @Override
@@ -87,27 +89,27 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public boolean opensToDrain(String position) {
+  public boolean opensToDrain(PositionId position) {
     return position.equals(OUT.id());
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return removable ? Optional.of(OUT.id()) : Optional.empty();
   }
 
   @Override
-  public Optional<String> runsOut(String port) {
+  public Optional<PositionId> runsOut(PortId port) {
     return drained();
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.NOTHING_RUNS_OUT : KindWords.WATER_LEAVES_HERE).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.CAP_SITS : KindWords.COMES_AS_IT_LOOSENS).text();
   }
 
@@ -117,7 +119,7 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.FEMALE_THREAD;
   }
 
@@ -125,7 +127,8 @@ public record Plug(boolean removable) implements Kind {
   public Optional<Adapter> adapter() {
     return removable
         ? Optional.of(
-            new Adapter("in", KindWords.INSTEAD_OF_CAP.text(), KindWords.CAP_BACK_ON.text()))
+            new Adapter(
+                PortId.of("in"), KindWords.INSTEAD_OF_CAP.text(), KindWords.CAP_BACK_ON.text()))
         : Optional.empty();
   }
 
@@ -150,8 +153,8 @@ public record Plug(boolean removable) implements Kind {
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "on" -> KindWords.CAP_ON.with(label);
       case "off" -> KindWords.CAP_OFF.with(label);
       default -> Kind.super.act(label, from, to);

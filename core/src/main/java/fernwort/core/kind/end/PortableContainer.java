@@ -6,7 +6,9 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -26,8 +28,8 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
 
   private static final Purposes PURPOSES = Purposes.of(Purpose.SOURCE, Purpose.CARRIED);
 
-  public static final Position STOWED = new Position("stowed", "stowed");
-  public static final Position POURING = new Position("pouring", Says.HELD_AND_POURING.text());
+  public static final Position STOWED = Position.of("stowed", "stowed");
+  public static final Position POURING = Position.of("pouring", Says.HELD_AND_POURING.text());
 
   @Override
   public Purposes purposes() {
@@ -40,12 +42,12 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.HOSE_GIVES;
   }
 
   @Override
-  public Wets wets(String position) {
+  public Wets wets(PositionId position) {
     return rests(position) ? Wets.BEHIND : Wets.NOTHING;
   }
 
@@ -55,8 +57,8 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("spout");
+  public List<PortId> ports() {
+    return PortId.all("spout");
   }
 
   @Override
@@ -65,7 +67,7 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public Optional<Given> gives(String position) {
+  public Optional<Given> gives(PositionId position) {
     return position.equals(POURING.id())
         ? Optional.of(new Given(Given.From.JUG, 0, 0, Optional.empty(), drinkable))
         : Optional.empty();
@@ -77,12 +79,12 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.DONE_WITH : KindWords.WATER_CAN_GO_IN).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.EMPTY_AND_SHUT : KindWords.GLUGS).text();
   }
 
@@ -92,7 +94,7 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.OPEN;
   }
 
@@ -112,8 +114,8 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "stowed" -> KindWords.STOW_IT.with(label);
       case "pouring" -> KindWords.POUR_IT.with(label);
       default -> Kind.super.act(label, from, to);

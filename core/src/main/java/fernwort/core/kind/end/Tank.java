@@ -9,6 +9,8 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
@@ -59,7 +61,7 @@ public record Tank(
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return IntStream.range(0, tankPorts.size())
         .mapToObj(port -> new Mouth(port, Mouth.Onto.TANK))
         .toList();
@@ -71,7 +73,7 @@ public record Tank(
   }
 
   @Override
-  public PortFlow flow(String port) {
+  public PortFlow flow(PortId port) {
     return switch (port(port).use()) {
       case FILL, FLOAT -> PortFlow.IN;
       case FEED, DRAIN -> PortFlow.OUT;
@@ -90,7 +92,7 @@ public record Tank(
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return tankPorts.stream().map(TankPort::id).toList();
   }
 
@@ -105,7 +107,7 @@ public record Tank(
   }
 
   /** Returns the port with this id. */
-  public TankPort port(String id) {
+  public TankPort port(PortId id) {
     return tankPorts.stream()
         .filter(p -> p.id().equals(id))
         .findFirst()
@@ -118,7 +120,7 @@ public record Tank(
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.BULKHEAD;
   }
 
@@ -150,12 +152,12 @@ public record Tank(
   }
 
   @Override
-  public Optional<Double> bore(String port) {
+  public Optional<Double> bore(PortId port) {
     return opening(port).flatMap(TankPort::bore);
   }
 
   @Override
-  public String usuallyAt(String port) {
+  public String usuallyAt(PortId port) {
     boolean fresh = contents == Contents.FRESH;
     return switch (port(port).use()) {
       case VENT -> "vent";

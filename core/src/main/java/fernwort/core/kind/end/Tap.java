@@ -7,7 +7,9 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -22,10 +24,10 @@ public interface Tap extends Kind {
 
   Purposes OUTSIDE = Purposes.of(Purpose.END, Purpose.USE, Purpose.OUTSIDE);
 
-  Position SHUT = new Position("shut", "closed");
-  Position COLD = new Position("cold", Says.OPEN_COLD.text());
-  Position WARM = new Position("warm", Says.OPEN_MIXED.text());
-  Position HOT = new Position("hot", Says.OPEN_HOT.text());
+  Position SHUT = Position.of("shut", "closed");
+  Position COLD = Position.of("cold", Says.OPEN_COLD.text());
+  Position WARM = Position.of("warm", Says.OPEN_MIXED.text());
+  Position HOT = Position.of("hot", Says.OPEN_HOT.text());
 
   /** Tells whether people drink or cook from it. */
   boolean drinking();
@@ -60,12 +62,12 @@ public interface Tap extends Kind {
   }
 
   /** Tells whether a position lets cold water out. */
-  default boolean opensCold(String position) {
+  default boolean opensCold(PositionId position) {
     return !position.equals(SHUT.id()) && !position.equals(HOT.id());
   }
 
   /** Tells whether a position lets hot water out. */
-  default boolean opensHot(String position) {
+  default boolean opensHot(PositionId position) {
     return mixes() && (position.equals(HOT.id()) || position.equals(WARM.id()));
   }
 
@@ -75,9 +77,9 @@ public interface Tap extends Kind {
   }
 
   @Override
-  default String act(String label, String from, String to) {
+  default String act(String label, PositionId from, PositionId to) {
     KindWords words =
-        switch (to) {
+        switch (to.value()) {
           case "shut" -> KindWords.CLOSE_IT;
           case "cold" -> KindWords.OPEN_COLD;
           case "warm" -> KindWords.OPEN_WARM;
@@ -98,17 +100,17 @@ public interface Tap extends Kind {
   }
 
   @Override
-  default PortFlow flow(String port) {
-    return port.equals("waste") ? PortFlow.OUT : PortFlow.IN;
+  default PortFlow flow(PortId port) {
+    return port.equals(PortId.of("waste")) ? PortFlow.OUT : PortFlow.IN;
   }
 
   @Override
-  default Rank rank(String position) {
+  default Rank rank(PositionId position) {
     return rests(position) ? Rank.TAP_SHUT : Rank.TAP_OPEN;
   }
 
   @Override
-  default List<Mouth> mouths(String position) {
+  default List<Mouth> mouths(PositionId position) {
     List<Mouth> mouths = new ArrayList<>();
     if (opensCold(position)) {
       mouths.add(new Mouth(0, Mouth.Onto.USE));
@@ -146,27 +148,27 @@ public interface Tap extends Kind {
 
   /** A mixer opens both ways, so that air can follow by the other. */
   @Override
-  default Optional<String> drained() {
+  default Optional<PositionId> drained() {
     return Optional.of((mixes() ? WARM : cold()).id());
   }
 
   @Override
-  default boolean opensToDrain(String position) {
+  default boolean opensToDrain(PositionId position) {
     return drained().filter(position::equals).isPresent();
   }
 
   @Override
-  default Optional<String> runsOut(String port) {
-    return port.equals("waste") ? Optional.empty() : drained();
+  default Optional<PositionId> runsOut(PortId port) {
+    return port.equals(PortId.of("waste")) ? Optional.empty() : drained();
   }
 
   @Override
-  default String purpose(String position) {
+  default String purpose(PositionId position) {
     return (rests(position) ? KindWords.TAP_WASTES_NOTHING : KindWords.WATER_COMES_OUT).text();
   }
 
   @Override
-  default String notice(String position) {
+  default String notice(PositionId position) {
     return (rests(position) ? KindWords.NO_DRIP : KindWords.RUNS_WITHOUT_SPITTING).text();
   }
 
@@ -191,12 +193,12 @@ public interface Tap extends Kind {
   }
 
   @Override
-  default PortEnd end(String port) {
-    return port.equals("waste") ? PortEnd.GRIPS_LINE : PortEnd.TAP_THREAD;
+  default PortEnd end(PortId port) {
+    return port.equals(PortId.of("waste")) ? PortEnd.GRIPS_LINE : PortEnd.TAP_THREAD;
   }
 
   @Override
-  default String usuallyAt(String port) {
-    return port.equals("waste") ? "trap" : "valve";
+  default String usuallyAt(PortId port) {
+    return port.equals(PortId.of("waste")) ? "trap" : "valve";
   }
 }

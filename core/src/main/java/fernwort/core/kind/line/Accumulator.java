@@ -7,6 +7,7 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
@@ -45,8 +46,8 @@ public record Accumulator(double precharge) implements Fitting {
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("in");
+  public List<PortId> ports() {
+    return PortId.all("in");
   }
 
   @Override
@@ -70,7 +71,7 @@ public record Accumulator(double precharge) implements Fitting {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 

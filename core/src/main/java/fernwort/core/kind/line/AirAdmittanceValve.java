@@ -5,6 +5,8 @@ import fernwort.core.kind.InLine;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import java.util.List;
@@ -20,7 +22,7 @@ public record AirAdmittanceValve() implements Fitting {
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return List.of(new Mouth(0, Mouth.Onto.AIR));
   }
 
@@ -35,8 +37,8 @@ public record AirAdmittanceValve() implements Fitting {
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("in");
+  public List<PortId> ports() {
+    return PortId.all("in");
   }
 
   @Override
@@ -45,7 +47,7 @@ public record AirAdmittanceValve() implements Fitting {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.FEMALE_THREAD;
   }
 

@@ -5,7 +5,9 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import java.util.List;
 import java.util.Optional;
 
@@ -13,12 +15,12 @@ import java.util.Optional;
 public interface Bowl extends Fitting {
 
   @Override
-  default List<String> ports() {
+  default List<PortId> ports() {
     return IN_OUT;
   }
 
   @Override
-  default List<Link> links(String position) {
+  default List<Link> links(PositionId position) {
     return Link.both(0, 1, Link.Law.FREE);
   }
 
@@ -33,7 +35,7 @@ public interface Bowl extends Fitting {
   }
 
   @Override
-  default Optional<String> drained() {
+  default Optional<PositionId> drained() {
     return Optional.of(OFF);
   }
 
@@ -63,13 +65,13 @@ public interface Bowl extends Fitting {
   }
 
   @Override
-  default PortEnd end(String port) {
+  default PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 
   @Override
-  default String act(String label, String from, String to) {
-    return switch (to) {
+  default String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "on" -> KindWords.BOWL_ON.with(label);
       case "off" -> KindWords.BOWL_OFF.with(label);
       default -> Fitting.super.act(label, from, to);

@@ -4,6 +4,7 @@ import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
@@ -35,7 +36,7 @@ public record CheckValve(double crackingPressure) implements Seated {
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return List.of(new Link(0, 1, Link.Law.CHECK, crackingPressure));
   }
 

@@ -8,7 +8,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import java.util.List;
 import java.util.Optional;
@@ -21,10 +23,10 @@ import java.util.Optional;
  * @param apart the position without the hose
  * @param joined the position with the hose on and open
  */
-public record Coupling(String port, Position apart, Position joined) implements Kind {
+public record Coupling(PortId port, Position apart, Position joined) implements Kind {
 
   /** The port that the loose hose goes on. */
-  public static final String HOSE = "hose";
+  public static final PortId HOSE = PortId.of("hose");
 
   @Override
   public String figure() {
@@ -32,7 +34,7 @@ public record Coupling(String port, Position apart, Position joined) implements 
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return List.of(port, HOSE);
   }
 
@@ -42,7 +44,7 @@ public record Coupling(String port, Position apart, Position joined) implements 
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return position.equals(joined.id()) ? Link.both(0, 1, Link.Law.FREE) : List.of();
   }
 
@@ -62,12 +64,12 @@ public record Coupling(String port, Position apart, Position joined) implements 
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.HOSE_OR_CAP_AWAY : Rank.CAP_OFF;
   }
 
   @Override
-  public Wets wets(String position) {
+  public Wets wets(PositionId position) {
     return Wets.BEHIND;
   }
 
@@ -77,7 +79,7 @@ public record Coupling(String port, Position apart, Position joined) implements 
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.GRIPS_LINE;
   }
 
@@ -87,12 +89,12 @@ public record Coupling(String port, Position apart, Position joined) implements 
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.TOWEL_UNDER : KindWords.FEEL_THE_HOSE).text();
   }
 
   @Override
-  public String act(String label, String from, String to) {
+  public String act(String label, PositionId from, PositionId to) {
     return (to.equals(joined.id()) ? KindWords.TRANSFER_HOSE_ON : KindWords.TRANSFER_HOSE_OFF)
         .with(label);
   }

@@ -5,7 +5,9 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.fault.FaultKind;
@@ -24,7 +26,7 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return Link.both(0, 1, Link.Law.SEAL);
   }
 
@@ -34,7 +36,7 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return IN_OUT;
   }
 
@@ -49,7 +51,7 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return Optional.of(OFF);
   }
 
@@ -74,12 +76,12 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.GRIPS_LINE;
   }
 
   @Override
-  public String usuallyAt(String port) {
+  public String usuallyAt(PortId port) {
     return "gray-tank";
   }
 
@@ -94,8 +96,8 @@ public record DrainTrap() implements Fitting {
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "on" -> KindWords.PLUG_IN.with(label);
       case "off" -> KindWords.PLUG_OUT.with(label);
       default -> Fitting.super.act(label, from, to);

@@ -2,6 +2,7 @@ package fernwort.core.kind.line;
 
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 
 /** A kind that sits in a line and has no handle: nobody opens, shuts or switches it. */
 public interface Fitting extends Kind {
@@ -12,7 +13,7 @@ public interface Fitting extends Kind {
   }
 
   @Override
-  default boolean opensToDrain(String position) {
+  default boolean opensToDrain(PositionId position) {
     return position.equals(OFF) || position.equals(UNDONE);
   }
 }

@@ -4,6 +4,8 @@ import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import java.util.List;
@@ -19,7 +21,7 @@ public interface Junction extends Fitting {
   }
 
   @Override
-  default List<Link> links(String position) {
+  default List<Link> links(PositionId position) {
     return Link.star(ports().size());
   }
 
@@ -39,7 +41,7 @@ public interface Junction extends Fitting {
   }
 
   @Override
-  default PortEnd end(String port) {
+  default PortEnd end(PortId port) {
     return PortEnd.GRIPS_LINE;
   }
 }

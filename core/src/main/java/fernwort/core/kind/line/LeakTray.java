@@ -8,6 +8,7 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
@@ -42,7 +43,7 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return List.of();
   }
 
@@ -52,7 +53,7 @@ public record LeakTray(double holds, boolean contact) implements Fitting {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.OPEN;
   }
 

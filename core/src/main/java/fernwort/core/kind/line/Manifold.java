@@ -4,6 +4,7 @@ import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
@@ -21,15 +22,15 @@ public record Manifold(int outlets) implements Junction {
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut("in", "1"));
+    return Optional.of(new InOut(PortId.of("in"), PortId.of("1")));
   }
 
   @Override
-  public List<String> ports() {
-    List<String> names = new ArrayList<>();
-    names.add("in");
+  public List<PortId> ports() {
+    List<PortId> names = new ArrayList<>();
+    names.add(PortId.of("in"));
     for (int i = 1; i <= Math.min(outlets, 64); i++) {
-      names.add(Integer.toString(i));
+      names.add(PortId.of(Integer.toString(i)));
     }
     return List.copyOf(names);
   }

@@ -9,6 +9,8 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;
@@ -40,12 +42,12 @@ public record MixingValve(double temperature, double crackingPressure) implement
   private static final int MIDDLE = 3;
 
   @Override
-  public List<String> ports() {
-    return List.of("cold", "hot", "mixed");
+  public List<PortId> ports() {
+    return PortId.all("cold", "hot", "mixed");
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return List.of(
         new Link(COLD, MIDDLE, Link.Law.CHECK, crackingPressure),
         new Link(HOT, MIDDLE, Link.Law.CHECK, crackingPressure),
@@ -54,13 +56,13 @@ public record MixingValve(double temperature, double crackingPressure) implement
   }
 
   @Override
-  public PortFlow flow(String port) {
-    return port.equals("mixed") ? PortFlow.OUT : PortFlow.IN;
+  public PortFlow flow(PortId port) {
+    return port.equals(PortId.of("mixed")) ? PortFlow.OUT : PortFlow.IN;
   }
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut("cold", "mixed"));
+    return Optional.of(new InOut(PortId.of("cold"), PortId.of("mixed")));
   }
 
   @Override
@@ -84,7 +86,7 @@ public record MixingValve(double temperature, double crackingPressure) implement
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 

@@ -4,6 +4,8 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Asked;
@@ -31,7 +33,7 @@ public record Regulator(double setPressure) implements Seated {
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return List.of(new Link(0, 1, Link.Law.REGULATOR, setPressure));
   }
 
@@ -51,7 +53,7 @@ public record Regulator(double setPressure) implements Seated {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 

@@ -4,6 +4,7 @@ import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import java.util.List;
 import java.util.Optional;
@@ -12,7 +13,7 @@ import java.util.Optional;
 public interface Seated extends Fitting {
 
   @Override
-  default List<String> ports() {
+  default List<PortId> ports() {
     return IN_OUT;
   }
 
@@ -52,7 +53,7 @@ public interface Seated extends Fitting {
   }
 
   @Override
-  default PortEnd end(String port) {
+  default PortEnd end(PortId port) {
     return PortEnd.FEMALE_THREAD;
   }
 }

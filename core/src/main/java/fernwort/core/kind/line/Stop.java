@@ -1,6 +1,8 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import java.util.List;
 
 /**
@@ -11,7 +13,7 @@ import java.util.List;
  * @param angle where the handle's free end points: 0 right, 90 up, seen from in front (degrees)
  * @param joins groups of ports that are joined to each other; a port in no group is shut
  */
-public record Stop(String id, String words, double angle, List<List<String>> joins) {
+public record Stop(PositionId id, String words, double angle, List<List<PortId>> joins) {
 
   public Stop {
     joins = joins.stream().map(List::copyOf).toList();

@@ -4,6 +4,7 @@ import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Shop;
 import java.util.List;
 import java.util.Optional;
@@ -12,18 +13,18 @@ import java.util.Optional;
 public record Tee() implements Junction {
 
   @Override
-  public PortFlow flow(String port) {
+  public PortFlow flow(PortId port) {
     return PortFlow.EITHER;
   }
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut("a", "b"));
+    return Optional.of(new InOut(PortId.of("a"), PortId.of("b")));
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("a", "b", "c");
+  public List<PortId> ports() {
+    return PortId.all("a", "b", "c");
   }
 
   @Override

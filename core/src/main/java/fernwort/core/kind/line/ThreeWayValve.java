@@ -2,6 +2,7 @@ package fernwort.core.kind.line;
 
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,8 +24,8 @@ public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<De
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("a", "b", "c");
+  public List<PortId> ports() {
+    return PortId.all("a", "b", "c");
   }
 
   @Override

@@ -2,6 +2,8 @@ package fernwort.core.kind.line;
 
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import java.util.List;
 import java.util.Optional;
 
@@ -23,13 +25,13 @@ public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Desi
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("a", "b");
+  public List<PortId> ports() {
+    return PortId.all("a", "b");
   }
 
   /** Half way where a ball can be left so, else open. */
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     boolean own = stops.stream().anyMatch(s -> s.id().equals(HALF));
     return own || motor.isEmpty() && !service().isEmpty()
         ? Optional.of(HALF)

@@ -7,6 +7,7 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.NewPart;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;
@@ -36,12 +37,12 @@ public record VacuumBreaker(double openingPressure) implements Seated {
           0.02);
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return List.of(new Link(0, 1, Link.Law.CHECK, openingPressure));
   }
 
   @Override
-  public List<Mouth> mouths(String position) {
+  public List<Mouth> mouths(PositionId position) {
     return List.of(new Mouth(1, Mouth.Onto.AIR));
   }
 

@@ -10,7 +10,9 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -45,7 +47,7 @@ public interface Valve extends Kind {
   }
 
   /** The position of a ball valve's handle half way, in which no water is trapped in the ball. */
-  String HALF = "half";
+  PositionId HALF = PositionId.of("half");
 
   /** Tells whether a ball shuts it; so it is unless told. */
   default boolean hasBall() {
@@ -80,13 +82,13 @@ public interface Valve extends Kind {
     }
     return hasBall() && !own && opened().isPresent()
         ? List.of(
-            new Position("turned", Says.AT_A_STOP.text()),
+            Position.of("turned", Says.AT_A_STOP.text()),
             new Position(HALF, Says.HALF_WAY_OPEN.text()))
         : List.of();
   }
 
   /** Returns the stop with this id. */
-  default Stop stop(String id) {
+  default Stop stop(PositionId id) {
     return stops().stream()
         .filter(s -> s.id().equals(id))
         .findFirst()
@@ -105,16 +107,16 @@ public interface Valve extends Kind {
 
   @Override
   default Optional<InOut> through() {
-    return Optional.of(new InOut("a", "b"));
+    return Optional.of(new InOut(PortId.of("a"), PortId.of("b")));
   }
 
   @Override
-  default PortFlow flow(String port) {
+  default PortFlow flow(PortId port) {
     return PortFlow.EITHER;
   }
 
   @Override
-  default Rank rank(String position) {
+  default Rank rank(PositionId position) {
     return stop(position).joins().isEmpty() ? Rank.WAY_SHUT : Rank.WAY_OPEN;
   }
 
@@ -125,10 +127,10 @@ public interface Valve extends Kind {
 
   /** Two ports that are joined lead to each other, more of them to the middle of the body. */
   @Override
-  default List<Link> links(String position) {
-    List<String> ports = ports();
+  default List<Link> links(PositionId position) {
+    List<PortId> ports = ports();
     List<Link> links = new ArrayList<>();
-    for (List<String> group : stop(position).joins()) {
+    for (List<PortId> group : stop(position).joins()) {
       int[] joined = group.stream().mapToInt(ports::indexOf).toArray();
       if (joined.length == 2) {
         links.addAll(Link.both(joined[0], joined[1], Link.Law.FREE));
@@ -143,7 +145,7 @@ public interface Valve extends Kind {
 
   /** One that only opens and closes is opened or closed; others are set to what they say. */
   @Override
-  default String act(String label, String from, String to) {
+  default String act(String label, PositionId from, PositionId to) {
     if (to.equals(HALF)) {
       return KindWords.HALF_OPEN.with(label);
     }
@@ -165,7 +167,7 @@ public interface Valve extends Kind {
   }
 
   @Override
-  default Optional<String> unpowered() {
+  default Optional<PositionId> unpowered() {
     return motor().flatMap(Motor::unpowered);
   }
 
@@ -189,23 +191,23 @@ public interface Valve extends Kind {
   }
 
   @Override
-  default String halfWay(String position) {
+  default PositionId halfWay(PositionId position) {
     return stop(position).joins().isEmpty() ? opened().orElseThrow().id() : position;
   }
 
   /** Any stop lets something out that another keeps in. */
   @Override
-  default boolean opensToDrain(String position) {
+  default boolean opensToDrain(PositionId position) {
     return !service().stream().findFirst().filter(p -> p.id().equals(position)).isPresent();
   }
 
   @Override
-  default String purpose(String position) {
+  default String purpose(PositionId position) {
     return KindWords.LEFT_SO.text();
   }
 
   @Override
-  default String notice(String position) {
+  default String notice(PositionId position) {
     return motor()
         .map(m -> KindWords.MOTOR_TURNS.with(Math.round(m.travelTime())))
         .orElseGet(KindWords.GOES_TO_STOP::text);
@@ -235,7 +237,7 @@ public interface Valve extends Kind {
   }
 
   @Override
-  default PortEnd end(String port) {
+  default PortEnd end(PortId port) {
     return PortEnd.FEMALE_THREAD;
   }
 

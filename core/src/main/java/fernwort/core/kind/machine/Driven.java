@@ -4,7 +4,9 @@ import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.Property;
@@ -49,7 +51,7 @@ public interface Driven extends Kind {
   }
 
   @Override
-  default List<String> ports() {
+  default List<PortId> ports() {
     return IN_OUT;
   }
 
@@ -59,7 +61,7 @@ public interface Driven extends Kind {
   }
 
   @Override
-  default Rank rank(String position) {
+  default Rank rank(PositionId position) {
     return rests(position) ? Rank.POWER_OFF : Rank.PUMP_ON;
   }
 

@@ -9,6 +9,7 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Moved;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Shop;
 import java.util.List;
 
@@ -39,7 +40,7 @@ public record GangSwitch(List<Moved> moves) implements Kind {
   }
 
   @Override
-  public List<String> ports() {
+  public List<PortId> ports() {
     return List.of();
   }
 
@@ -59,7 +60,7 @@ public record GangSwitch(List<Moved> moves) implements Kind {
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.OPEN;
   }
 

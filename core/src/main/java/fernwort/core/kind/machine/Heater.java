@@ -9,7 +9,9 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;
@@ -71,7 +73,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   /** Its drain plug out. */
-  public static final Position DRAINED = new Position("drained", Says.DRAIN_PLUG_OUT.text());
+  public static final Position DRAINED = Position.of("drained", Says.DRAIN_PLUG_OUT.text());
 
   @Override
   public List<PossibleFault> faults() {
@@ -83,11 +85,11 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public List<Position> service() {
-    return List.of(new Position("plugged", Says.DRAIN_PLUG_IN.text()), DRAINED);
+    return List.of(Position.of("plugged", Says.DRAIN_PLUG_IN.text()), DRAINED);
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return Link.both(0, 1, Link.Law.FREE);
   }
 
@@ -102,18 +104,18 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public PortFlow flow(String port) {
-    return port.equals("hot") ? PortFlow.OUT : PortFlow.IN;
+  public PortFlow flow(PortId port) {
+    return port.equals(PortId.of("hot")) ? PortFlow.OUT : PortFlow.IN;
   }
 
   @Override
-  public Rank rank(String position) {
+  public Rank rank(PositionId position) {
     return rests(position) ? Rank.POWER_OFF : Rank.HEAT_ON;
   }
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut("cold", "hot"));
+    return Optional.of(new InOut(PortId.of("cold"), PortId.of("hot")));
   }
 
   @Override
@@ -132,8 +134,8 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public List<String> ports() {
-    return List.of("cold", "hot");
+  public List<PortId> ports() {
+    return PortId.all("cold", "hot");
   }
 
   @Override
@@ -142,7 +144,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public Optional<String> unpowered() {
+  public Optional<PositionId> unpowered() {
     return Optional.of(Position.OFF.id());
   }
 
@@ -157,22 +159,22 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public boolean opensToDrain(String position) {
+  public boolean opensToDrain(PositionId position) {
     return position.equals(DRAINED.id());
   }
 
   @Override
-  public Optional<String> drained() {
+  public Optional<PositionId> drained() {
     return works == Type.STORAGE ? Optional.of(DRAINED.id()) : Optional.empty();
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.HEATER_RESTS : KindWords.HEATER_HAS_WATER).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.LAMP_OUT : KindWords.LAMP_ON).text();
   }
 
@@ -215,7 +217,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 
@@ -253,8 +255,8 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "on" -> KindWords.TURN_ON.with(label);
       case "off" -> KindWords.TURN_OFF.with(label);
       case "drained" -> KindWords.OPEN_ITS_DRAIN.with(label);

@@ -4,7 +4,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Asked;
@@ -59,7 +61,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     return position.equals(ON) ? List.of(new Link(0, 1, Link.Law.DRIVE, 0)) : List.of();
   }
 
@@ -84,7 +86,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public Optional<String> unpowered() {
+  public Optional<PositionId> unpowered() {
     return Optional.of(Position.OFF.id());
   }
 
@@ -94,12 +96,12 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.MUST_NOT_RUN_DRY : KindWords.WAY_IS_OPEN).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     return (rests(position) ? KindWords.FALLS_SILENT : KindWords.GROWLS).text();
   }
 
@@ -114,7 +116,7 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.GRIPS_LINE;
   }
 
@@ -135,8 +137,8 @@ public record Macerator(double freeFlow, double shutOffPressure, Optional<Double
   }
 
   @Override
-  public String act(String label, String from, String to) {
-    return switch (to) {
+  public String act(String label, PositionId from, PositionId to) {
+    return switch (to.value()) {
       case "on" -> KindWords.TURN_ON.with(label);
       case "off" -> KindWords.TURN_OFF.with(label);
       default -> Driven.super.act(label, from, to);

@@ -6,7 +6,9 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.entered.Asked;
@@ -215,7 +217,7 @@ public record Pump(
 
   /** What it lets pass at rest: a diaphragm's valves one way, a centrifugal wheel both. */
   @Override
-  public List<Link> links(String position) {
+  public List<Link> links(PositionId position) {
     if (position.equals(ON)) {
       return List.of(new Link(0, 1, Link.Law.DRIVE, 0));
     }
@@ -275,7 +277,7 @@ public record Pump(
   }
 
   @Override
-  public Optional<String> unpowered() {
+  public Optional<PositionId> unpowered() {
     return works.byHand() || byEngine() ? Optional.empty() : Optional.of(Position.OFF.id());
   }
 
@@ -285,12 +287,12 @@ public record Pump(
   }
 
   @Override
-  public String purpose(String position) {
+  public String purpose(PositionId position) {
     return (rests(position) ? KindWords.PUMP_RESTS : KindWords.WAY_IS_OPEN).text();
   }
 
   @Override
-  public String notice(String position) {
+  public String notice(PositionId position) {
     if (works.byHand()) {
       return (rests(position) ? KindWords.STAYS_STILL : KindWords.FEW_STROKES).text();
     }
@@ -313,7 +315,7 @@ public record Pump(
   }
 
   @Override
-  public PortEnd end(String port) {
+  public PortEnd end(PortId port) {
     return PortEnd.THREAD;
   }
 
@@ -322,7 +324,9 @@ public record Pump(
     return duty == Duty.SUPPLY
         ? Optional.of(
             new Adapter(
-                "out", KindWords.INTO_OUTLET_HOSE.text(), KindWords.OUTLET_HOSE_BACK.text()))
+                PortId.of("out"),
+                KindWords.INTO_OUTLET_HOSE.text(),
+                KindWords.OUTLET_HOSE_BACK.text()))
         : Optional.empty();
   }
 
@@ -385,7 +389,7 @@ public record Pump(
   }
 
   @Override
-  public String act(String label, String from, String to) {
+  public String act(String label, PositionId from, PositionId to) {
     boolean on = to.equals(ON);
     if (!on && !rests(to) || from.equals(UNDONE)) {
       return Driven.super.act(label, from, to);

@@ -1,5 +1,6 @@
 package fernwort.core.kind.tank;
 
+import fernwort.core.kind.PortId;
 import java.util.Optional;
 
 /**
@@ -14,15 +15,15 @@ import java.util.Optional;
  *     it the valve takes nothing that its line does not
  */
 public record TankPort(
-    String id, Use use, Point at, Optional<Double> bore, Optional<Double> passes) {
+    PortId id, Use use, Point at, Optional<Double> bore, Optional<Double> passes) {
 
   /** Makes an opening that is taken for a point. */
-  public TankPort(String id, Use use, Point at) {
+  public TankPort(PortId id, Use use, Point at) {
     this(id, use, at, Optional.empty());
   }
 
   /** Makes an opening of which nobody said what a float in it passes. */
-  public TankPort(String id, Use use, Point at, Optional<Double> bore) {
+  public TankPort(PortId id, Use use, Point at, Optional<Double> bore) {
     this(id, use, at, bore, Optional.empty());
   }
 

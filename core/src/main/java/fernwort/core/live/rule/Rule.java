@@ -1,5 +1,6 @@
 package fernwort.core.live.rule;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Turn;
@@ -68,7 +69,7 @@ public record Rule(
   public record Contact(String signal, boolean on, double lasting) implements Test {}
 
   /** A handle is in a position. */
-  public record Handle(PartId part, String position) implements Test {}
+  public record Handle(PartId part, PositionId position) implements Test {}
 
   /** Somebody has pressed the rule's button. */
   public record Pressed() implements Test {}

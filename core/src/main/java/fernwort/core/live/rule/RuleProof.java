@@ -3,6 +3,7 @@ package fernwort.core.live.rule;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
@@ -238,7 +239,7 @@ public final class RuleProof {
     State other = state;
     for (Rule.Act act : rule.acts()) {
       if (act instanceof Rule.Move(Turn turn)) {
-        Optional<String> position =
+        Optional<PositionId> position =
             network.rig().part(turn.part()).kind().positions().stream()
                 .map(Position::id)
                 .filter(p -> !p.equals(turn.position()))

@@ -2,6 +2,7 @@ package fernwort.core.live.rule;
 
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
@@ -315,7 +316,7 @@ final class RuleTrial implements Actor, Sight {
   private Optional<Moment> stuck = Optional.empty();
 
   @Override
-  public String position(PartId part) {
+  public PositionId position(PartId part) {
     return now.orElseThrow().state().setting().of(part);
   }
 

@@ -1,5 +1,6 @@
 package fernwort.core.live.rule;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Value;
 import fernwort.core.rig.PartId;
 import java.util.Optional;
@@ -11,7 +12,7 @@ public interface Sight {
   Optional<Value> value(String signal);
 
   /** Returns the position in which a handle is, as far as anybody knows. */
-  String position(PartId part);
+  PositionId position(PartId part);
 
   /** Tells whether a motor that was told to move has failed to arrive. */
   boolean failed(PartId part);

@@ -1,6 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.PortId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -20,7 +21,7 @@ public final class Spills {
    * @param port id of the port
    * @param raised how much more it would hold at the very height of the port (m³)
    */
-  private record Spill(String port, double raised) {}
+  private record Spill(PortId port, double raised) {}
 
   private final Network network;
   private final Map<PartId, Spill> spills = new TreeMap<>();
@@ -52,11 +53,11 @@ public final class Spills {
   }
 
   /** Returns the port at which each of them stands, by tank. */
-  public Map<PartId, String> ports() {
+  public Map<PartId, PortId> ports() {
     if (spills.isEmpty()) {
       return Map.of();
     }
-    Map<PartId, String> ports = new TreeMap<>();
+    Map<PartId, PortId> ports = new TreeMap<>();
     spills.forEach((tank, spill) -> ports.put(tank, spill.port()));
     return ports;
   }
@@ -80,8 +81,8 @@ public final class Spills {
    */
   public boolean begins(Part tank, Flows before, Flows after, double raised) {
     double most = Rates.STILL;
-    String port = "";
-    for (String p : tank.kind().ports()) {
+    PortId port = PortId.NONE;
+    for (PortId p : tank.kind().ports()) {
       double more = leaving(tank, p, after) - leaving(tank, p, before);
       if (more > most) {
         most = more;
@@ -96,7 +97,7 @@ public final class Spills {
   }
 
   /** What leaves a tank by the line at one of its ports (m³/s). */
-  private double leaving(Part tank, String port, Flows flows) {
+  private double leaving(Part tank, PortId port, Flows flows) {
     return network
         .lineId(tank.port(port))
         .map(id -> {

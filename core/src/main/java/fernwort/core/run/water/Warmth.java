@@ -3,6 +3,8 @@ package fernwort.core.run.water;
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.network.Network;
@@ -44,7 +46,10 @@ public final class Warmth {
   /** Begins with every heater cold. */
   public Warmth(Network network) {
     heaters = network.rig().parts().stream().filter(Warmth::isKnown).toList();
-    feeds = heaters.stream().map(h -> network.lineId(h.port("cold")).orElse(LineId.NONE)).toList();
+    feeds =
+        heaters.stream()
+            .map(h -> network.lineId(h.port(PortId.of("cold"))).orElse(LineId.NONE))
+            .toList();
     temperature = new double[heaters.size()];
     Arrays.fill(temperature, COLD);
     satisfied = new boolean[heaters.size()];
@@ -166,7 +171,7 @@ public final class Warmth {
     return Math.min(hot, Math.abs(flows.line(feeds.get(heater))));
   }
 
-  private static double hotShare(String position) {
+  private static double hotShare(PositionId position) {
     if (position.equals(Tap.HOT.id())) {
       return 1;
     }

@@ -2,6 +2,7 @@ package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.network.Network;
 import fernwort.core.rig.LineId;
@@ -21,7 +22,10 @@ public final class Wear {
   /** Begins with cartridges as they are. */
   public Wear(Network network) {
     filters = network.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
-    feeds = filters.stream().map(p -> network.lineId(p.port("in")).orElse(LineId.NONE)).toList();
+    feeds =
+        filters.stream()
+            .map(p -> network.lineId(p.port(PortId.of("in"))).orElse(LineId.NONE))
+            .toList();
     passed = new double[filters.size()];
   }
 

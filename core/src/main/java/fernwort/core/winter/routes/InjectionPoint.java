@@ -1,6 +1,8 @@
 package fernwort.core.winter.routes;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Connections;
@@ -33,7 +35,7 @@ public final class InjectionPoint {
       PortRef out,
       String words,
       String done,
-      Optional<String> giving,
+      Optional<PositionId> giving,
       Optional<Part> pump) {}
 
   /** Returns where air goes in: an inlet, else a cap, else a pump's suction; most outlets first. */
@@ -54,7 +56,7 @@ public final class InjectionPoint {
             .map(p ->
                 new Inlet(
                     p,
-                    p.port("out"),
+                    p.port(PortId.of("out")),
                     Says.SUCTION_HOSE_OFF.text(),
                     Says.SUCTION_HOSE_OUT_OF_THE_JUG.text(),
                     Optional.empty(),
@@ -78,7 +80,7 @@ public final class InjectionPoint {
         .map(p ->
             new Inlet(
                 p,
-                p.port("out"),
+                p.port(PortId.of("out")),
                 Says.HOSE_INTO_THE_JUG.text(),
                 Says.HOSE_OUT_OF_THE_JUG_CAP_ON.text(),
                 Optional.of(HoseInlet.OUTSIDE.id()),
@@ -90,8 +92,8 @@ public final class InjectionPoint {
   /** Tells whether a way comes to the suction of a pump and not to what it presses into. */
   private static boolean drawnBy(Network network, List<PartId> way, Part pump) {
     PartId before = way.get(way.size() - 2);
-    Line suction = network.rig().linesByPort().get(pump.port("in"));
-    return suction != null && suction.other(pump.port("in")).part().equals(before);
+    Line suction = network.rig().linesByPort().get(pump.port(PortId.of("in")));
+    return suction != null && suction.other(pump.port(PortId.of("in"))).part().equals(before);
   }
 
   /** Where no pump of the rig presses it in, another has to. */

@@ -1,5 +1,6 @@
 package fernwort.core.winter.routes;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PartId;
@@ -15,7 +16,8 @@ import java.util.Map;
  * @param legs what it passes, in order
  * @param needs the positions it needs of valves, by part id
  */
-public record Route(Part outlet, String position, List<Leg> legs, Map<PartId, String> needs) {
+public record Route(
+    Part outlet, PositionId position, List<Leg> legs, Map<PartId, PositionId> needs) {
 
   /** Returns ways outlet by outlet, in the order in which each outlet comes first. */
   public static List<Route> byOutlet(List<Route> routes) {

@@ -3,7 +3,9 @@ package fernwort.core.winter.routes;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
@@ -48,7 +50,7 @@ public final class Routes {
   private record Come(
       PortRef port,
       double cost,
-      Map<PartId, String> needs,
+      Map<PartId, PositionId> needs,
       @Nullable Come before,
       Route.@Nullable Leg leg) {}
 
@@ -77,7 +79,7 @@ public final class Routes {
       Come there =
           new Come(
               far, come.cost() + line.volume(), come.needs(), come, new Route.Leg.Through(line));
-      if (part.kind() instanceof Tap fixture && !far.port().equals("waste")) {
+      if (part.kind() instanceof Tap fixture && !far.port().equals(PortId.of("waste"))) {
         routes.add(route(there, part, position(fixture, far.port())));
       } else {
         through(there, part, queue);
@@ -86,11 +88,11 @@ public final class Routes {
     return routes;
   }
 
-  private static String position(Tap fixture, String port) {
-    return port.equals("hot") ? Tap.HOT.id() : fixture.cold().id();
+  private static PositionId position(Tap fixture, PortId port) {
+    return port.equals(PortId.of("hot")) ? Tap.HOT.id() : fixture.cold().id();
   }
 
-  private static Route route(Come end, Part outlet, String position) {
+  private static Route route(Come end, Part outlet, PositionId position) {
     List<Route.Leg> legs = new ArrayList<>();
     for (Come c = end; c != null; c = c.before()) {
       if (c.leg() != null) {
@@ -103,7 +105,7 @@ public final class Routes {
 
   private void through(Come come, Part part, PriorityQueue<Come> queue) {
     Kind kind = part.kind();
-    String in = come.port().port();
+    PortId in = come.port().port();
     if (!kind.pushedThrough()) {
       return;
     }
@@ -114,11 +116,12 @@ public final class Routes {
           .ifPresent(t -> out(come, part, t.out(), come.needs(), 0, queue));
       return;
     }
-    List<String> stops = kind.positions().stream().map(Position::id).toList();
+    List<PositionId> stops = kind.positions().stream().map(Position::id).toList();
     boolean always = stops.stream().map(kind::links).distinct().count() <= 1;
     double more = kind.is(Purpose.HEATS) ? ROUND_A_HEATER : 0;
-    for (String stop : always ? List.of(stops.isEmpty() ? "" : stops.getFirst()) : stops) {
-      Set<String> onward = onward(kind, in, stop);
+    for (PositionId stop :
+        always ? List.of(stops.isEmpty() ? PositionId.NONE : stops.getFirst()) : stops) {
+      Set<PortId> onward = onward(kind, in, stop);
       if (always) {
         onward.forEach(port -> out(come, part, port, come.needs(), more, queue));
       } else if (!onward.isEmpty()) {
@@ -128,9 +131,9 @@ public final class Routes {
   }
 
   /** The ports to which what is pushed in at one goes on, in a position. */
-  private static Set<String> onward(Kind kind, String in, String position) {
-    List<String> ports = kind.ports();
-    Set<String> onward = new LinkedHashSet<>();
+  private static Set<PortId> onward(Kind kind, PortId in, PositionId position) {
+    List<PortId> ports = kind.ports();
+    Set<PortId> onward = new LinkedHashSet<>();
     for (Link link : kind.links(position)) {
       if (link.law() == Link.Law.SEAL || link.from() != ports.indexOf(in)) {
         continue;
@@ -149,15 +152,15 @@ public final class Routes {
   }
 
   private void turned(
-      Come come, Part part, String stop, Set<String> onward, PriorityQueue<Come> queue) {
-    String wanted = come.needs().get(part.id());
+      Come come, Part part, PositionId stop, Set<PortId> onward, PriorityQueue<Come> queue) {
+    PositionId wanted = come.needs().get(part.id());
     if (wanted != null && !wanted.equals(stop)) {
       return;
     }
     boolean so = now.state().setting().has(part.id(), stop);
-    Map<PartId, String> needs = new LinkedHashMap<>(come.needs());
+    Map<PartId, PositionId> needs = new LinkedHashMap<>(come.needs());
     needs.put(part.id(), stop);
-    for (String port : onward) {
+    for (PortId port : onward) {
       out(come, part, port, needs, so ? 0 : A_TURN, queue);
     }
   }
@@ -165,8 +168,8 @@ public final class Routes {
   private void out(
       Come come,
       Part part,
-      String port,
-      Map<PartId, String> needs,
+      PortId port,
+      Map<PartId, PositionId> needs,
       double more,
       PriorityQueue<Come> queue) {
     if (!port.equals(come.port().port())) {

@@ -4,6 +4,7 @@ import fernwort.core.drain.Draining;
 import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wetness;
 import fernwort.core.drain.Wintering;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
@@ -26,7 +27,7 @@ public sealed interface Operation {
   Wintering on(Network network, Wintering now);
 
   /** A handle, cap, bowl or plug is put somewhere; what can run out runs out. */
-  record Put(PartId part, String position) implements Operation {
+  record Put(PartId part, PositionId position) implements Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
       return Draining.of(network, now.with(network.rig(), part, position));

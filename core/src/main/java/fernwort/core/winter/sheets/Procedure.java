@@ -3,6 +3,8 @@ package fernwort.core.winter.sheets;
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -41,9 +43,10 @@ public final class Procedure {
       return false;
     }
     Levels levels = Levels.of(network, now.state());
-    OpenGraph graph = new OpenGraph(network, now.state().setting().with(part.id(), "off"));
+    OpenGraph graph =
+        new OpenGraph(network, now.state().setting().with(part.id(), PositionId.of("off")));
     int[] islands = graph.islands();
-    int suction = islands[network.vertex(part, "in")];
+    int suction = islands[network.vertex(part, PortId.of("in"))];
     return IntStream.range(0, network.tanks().size())
         .flatMap(t -> Arrays.stream(network.tankVertices(t)))
         .noneMatch(v -> levels.wet(v) && islands[v] == suction);

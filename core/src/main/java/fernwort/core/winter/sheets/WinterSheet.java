@@ -3,6 +3,7 @@ package fernwort.core.winter.sheets;
 import fernwort.core.drain.Wintering;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Connections;
@@ -113,17 +114,17 @@ public final class WinterSheet {
   }
 
   /** Puts one thing somewhere, unless it is there. */
-  public void put(Part part, String position, String why) {
+  public void put(Part part, PositionId position, String why) {
     put(part, position, Message.words(why));
   }
 
   /** Puts one thing somewhere, unless it is there, for a reason with amounts in it. */
-  public void put(Part part, String position, Message why) {
+  public void put(Part part, PositionId position, Message why) {
     if (!isSo(part, position)) {
-      String from =
+      PositionId from =
           now.has(part, Kind.UNDONE)
               ? Kind.UNDONE
-              : now.state().setting().positions().getOrDefault(part.id(), "");
+              : now.state().setting().positions().getOrDefault(part.id(), PositionId.NONE);
       add(
           new WinterStep(
                   new Operation.Put(part.id(), position),
@@ -137,7 +138,7 @@ public final class WinterSheet {
     }
   }
 
-  private WinterStep.Sort sort(Part part, String position) {
+  private WinterStep.Sort sort(Part part, PositionId position) {
     if (position.equals(Kind.UNDONE)) {
       return WinterStep.Sort.UNDO;
     } else if (now.has(part, Kind.UNDONE)) {
@@ -146,7 +147,7 @@ public final class WinterSheet {
     return WinterStep.Sort.of(part.kind());
   }
 
-  boolean isSo(Part part, String position) {
+  boolean isSo(Part part, PositionId position) {
     boolean inUse =
         !part.kind().service().isEmpty()
             && part.kind().service().getFirst().id().equals(position)
@@ -223,7 +224,7 @@ public final class WinterSheet {
               .map(port -> network.rig().lines().get(network.lineAt(part.port(port))).id())
               .noneMatch(now.glycol()::containsKey);
       if (part.kind().is(Purpose.TURNS) && dry && staysAt(part)) {
-        String was =
+        PositionId was =
             before.service().getOrDefault(part.id(), before.state().setting().of(part.id()));
         // Half way between which of its ways: that only one of several has to be told.
         if (before.has(part, Valve.HALF) && part.kind().inLine() == InLine.SELECTS) {

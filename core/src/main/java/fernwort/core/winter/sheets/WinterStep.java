@@ -2,6 +2,7 @@ package fernwort.core.winter.sheets;
 
 import fernwort.core.jobs.goal.Acts;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PositionId;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Message;
@@ -112,7 +113,7 @@ public record WinterStep(
   }
 
   /** Returns the position that it puts a part into; empty for none. */
-  public String to() {
-    return act instanceof Operation.Put put ? put.position() : "";
+  public PositionId to() {
+    return act instanceof Operation.Put put ? put.position() : PositionId.NONE;
   }
 }

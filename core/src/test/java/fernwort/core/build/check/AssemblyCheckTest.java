@@ -7,6 +7,7 @@ import fernwort.core.build.remove.Undoing;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.Valve;
@@ -139,7 +140,8 @@ class AssemblyCheckTest {
       byte[] seen = new PressedWater(network, trial.setting(), outlets).look(across(network));
       for (int o = 0; o < outlets.length; o++) {
         Part part = network.part(outlets[o]);
-        if (part.kind() instanceof Fixture tap && network.port(outlets[o]).equals("cold")) {
+        if (part.kind() instanceof Fixture tap
+            && network.port(outlets[o]).equals(PortId.of("cold"))) {
           State state =
               new State(
                   trial.setting().with(part.id(), tap.cold().id()),
@@ -189,10 +191,15 @@ class AssemblyCheckTest {
     // The pump on the vent draws nothing; turned round it draws nothing either.
     Rig vent =
         swapped(
-            van, new PortRef(PartId.of("tank"), "feed"), new PortRef(PartId.of("vent-end"), "in"));
+            van,
+            new PortRef(PartId.of("tank"), PortId.of("feed")),
+            new PortRef(PartId.of("vent-end"), PortId.of("in")));
     assertThat(look(vent, on)).containsOnly(PressedWater.NOTHING);
     Rig turned =
-        swapped(van, new PortRef(PartId.of("pump"), "in"), new PortRef(PartId.of("pump"), "out"));
+        swapped(
+            van,
+            new PortRef(PartId.of("pump"), PortId.of("in")),
+            new PortRef(PartId.of("pump"), PortId.of("out")));
     assertThat(look(turned, on)).containsOnly(PressedWater.NOTHING);
   }
 

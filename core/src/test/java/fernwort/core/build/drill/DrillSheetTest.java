@@ -8,6 +8,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
@@ -44,7 +45,7 @@ class DrillSheetTest {
         rig, rig.part(PartId.of("tank")), Network.of(rig).room(PartId.of("tank")), measured);
   }
 
-  private static Hole hole(DrillSheet sheet, Face face, String port) {
+  private static Hole hole(DrillSheet sheet, Face face, PortId port) {
     return sheet.faces().stream()
         .filter(f -> f.face() == face)
         .flatMap(f -> f.holes().stream())
@@ -58,36 +59,38 @@ class DrillSheetTest {
     // 100 mm inside from the rear and 50 mm up, on the left side: the front is at the left there.
     DrillSheet left =
         sheet(
-            rig(Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.38, 0.05)),
+            rig(Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.38, 0.05)),
             DrillSheet.Measured.NOTHING);
-    Hole feed = hole(left, Face.LEFT, "feed");
+    Hole feed = hole(left, Face.LEFT, PortId.of("feed"));
     assertThat(feed.across()).isCloseTo(0.8 - 0.11, within(1e-9));
     assertThat(feed.up()).isCloseTo(0.06, within(1e-9));
     assertThat(left.faces().getFirst().fromLeft()).isEqualTo(Face.FRONT);
     DrillSheet right =
         sheet(
-            rig(Fittings.port("feed", TankPort.Use.FEED, 0.1, 0, 0.05)),
+            rig(Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0, 0.05)),
             DrillSheet.Measured.NOTHING);
-    assertThat(hole(right, Face.RIGHT, "feed").across()).isCloseTo(0.11, within(1e-9));
+    assertThat(hole(right, Face.RIGHT, PortId.of("feed")).across()).isCloseTo(0.11, within(1e-9));
     DrillSheet below =
         sheet(
-            rig(Fittings.port("drain", TankPort.Use.DRAIN, 0.3, 0.1, 0)),
+            rig(Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.3, 0.1, 0)),
             DrillSheet.Measured.NOTHING);
     // From below, the front at the right, the left side is the lower edge: 380 − 100 + 10.
-    assertThat(hole(below, Face.BOTTOM, "drain").up()).isCloseTo(0.29, within(1e-9));
+    assertThat(hole(below, Face.BOTTOM, PortId.of("drain")).up()).isCloseTo(0.29, within(1e-9));
     assertThat(below.faces().getFirst().fromBelow()).isEqualTo(Face.LEFT);
   }
 
   @Test
   void theUsualHoleIsThatOfTheBulkheadUntilSomebodyMeasuresHis() {
-    Rig rig = rig(Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.1));
-    Hole usual = hole(sheet(rig, DrillSheet.Measured.NOTHING), Face.RIGHT, "feed");
+    Rig rig = rig(Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.1));
+    Hole usual = hole(sheet(rig, DrillSheet.Measured.NOTHING), Face.RIGHT, PortId.of("feed"));
     // A half-inch thread is 20.955 mm, its body 1.35 times that: 28.3, so 29 mm.
     assertThat(usual.diameter().orElseThrow()).isCloseTo(0.029, within(1e-9));
     assertThat(usual.usual()).isTrue();
     DrillSheet mine =
-        sheet(rig, new DrillSheet.Measured(Map.of("feed", 0.032), Set.of(), Optional.empty()));
-    assertThat(hole(mine, Face.RIGHT, "feed").diameter()).contains(0.032);
+        sheet(
+            rig,
+            new DrillSheet.Measured(Map.of(PortId.of("feed"), 0.032), Set.of(), Optional.empty()));
+    assertThat(hole(mine, Face.RIGHT, PortId.of("feed")).diameter()).contains(0.032);
     assertThat(mine.saws()).containsExactly(0.032);
     DrillSheet there =
         sheet(rig, new DrillSheet.Measured(Map.of(), Set.of("feed"), Optional.empty()));
@@ -98,27 +101,29 @@ class DrillSheetTest {
   void whatIsTooNearAnEdgeANeighbourOrASeamIsToldWithHowFarToMove() {
     Rig rig =
         rig(
-            Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0.02),
-            Fittings.port("drain", TankPort.Use.DRAIN, 0.44, 0, 0.15),
-            Fittings.port("gauge", TankPort.Use.GAUGE, 0.46, 0, 0.15));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0.02),
+            Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.44, 0, 0.15),
+            Fittings.port(PortId.of("gauge"), TankPort.Use.GAUGE, 0.46, 0, 0.15));
     DrillSheet sheet = sheet(rig, new DrillSheet.Measured(Map.of(), Set.of(), Optional.of(0.16)));
-    assertThat(hole(sheet, Face.RIGHT, "feed").slips().getFirst().toString())
+    assertThat(hole(sheet, Face.RIGHT, PortId.of("feed")).slips().getFirst().toString())
         .contains("lower edge");
     // The nut of 46.4 mm needs 23.2 and 15 mm from the edge; 30 mm are there.
-    assertThat(hole(sheet, Face.RIGHT, "feed").slips().getFirst().toString()).contains("8.2");
-    assertThat(hole(sheet, Face.RIGHT, "drain").slips().toString())
+    assertThat(hole(sheet, Face.RIGHT, PortId.of("feed")).slips().getFirst().toString())
+        .contains("8.2");
+    assertThat(hole(sheet, Face.RIGHT, PortId.of("drain")).slips().toString())
         .contains("gauge")
         .contains("seam");
   }
 
   @Test
   void aVentCloseUnderTheFloorWaitsUntilTheTankHangs() {
-    Rig rig = rig(Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28));
+    Rig rig = rig(Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28));
     Rig hung =
         fernwort.core.describe.RigEdit.of(rig).change(PartId.of("tank"), p -> p.atHeight(0.25));
-    assertThat(hole(sheet(hung, DrillSheet.Measured.NOTHING), Face.TOP, "vent").late())
+    assertThat(hole(sheet(hung, DrillSheet.Measured.NOTHING), Face.TOP, PortId.of("vent")).late())
         .contains("hangs");
-    assertThat(hole(sheet(rig, DrillSheet.Measured.NOTHING), Face.TOP, "vent").late()).isEmpty();
+    assertThat(hole(sheet(rig, DrillSheet.Measured.NOTHING), Face.TOP, PortId.of("vent")).late())
+        .isEmpty();
   }
 
   private static Stream<DrillSheet> sheets() {
@@ -192,7 +197,8 @@ class DrillSheetTest {
   }
 
   private static FaceSheet top(Shape shape) {
-    Kind tank = SmallVan.tank(shape, Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.28));
+    Kind tank =
+        SmallVan.tank(shape, Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.28));
     Rig rig =
         RigBuilder.named("Shape")
             .vehicle(SmallVan.VAN)

@@ -3,6 +3,7 @@ package fernwort.core.build.drill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import java.util.List;
@@ -28,7 +29,7 @@ class TemplateTest {
         Face.BOTTOM,
         List.of(
             new Hole(
-                "feed",
+                PortId.of("feed"),
                 TankPort.Use.FEED,
                 across,
                 up,

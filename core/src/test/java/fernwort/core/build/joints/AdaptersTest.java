@@ -10,6 +10,7 @@ import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
+import fernwort.core.kind.PortId;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineId;
@@ -249,8 +250,8 @@ class AdaptersTest {
         new Line(
             LineId.of("l"),
             "l",
-            new PortRef(PartId.of("a"), "x"),
-            new PortRef(PartId.of("b"), "y"),
+            new PortRef(PartId.of("a"), PortId.of("x")),
+            new PortRef(PartId.of("b"), PortId.of("y")),
             bore,
             1,
             material,

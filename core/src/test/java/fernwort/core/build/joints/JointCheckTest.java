@@ -15,6 +15,8 @@ import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.CheckValve;
@@ -41,7 +43,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class JointCheckTest {
 
   private static final DemoRig MARGINALIA = DemoRig.all().getFirst();
-  private static final PortRef PUMP_OUT = new PortRef(PartId.of("pump"), "out");
+  private static final PortRef PUMP_OUT = new PortRef(PartId.of("pump"), PortId.of("out"));
 
   private static Form thread(Standard standard, String size, Gender gender) {
     return new Connection.Thread(standard, size, gender);
@@ -143,8 +145,8 @@ class JointCheckTest {
                         0,
                         relief)
                     : rig.part(feed.to().part()),
-                "in",
-                "out");
+                PortId.of("in"),
+                PortId.of("out"));
     assertThat(JointCheck.of(with))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.RELIEF_SHUT);
@@ -163,7 +165,7 @@ class JointCheckTest {
     assertThat(Narrow.loss(0.008, 0.012) * line * line)
         .isCloseTo((open / 2 + open * open) * inside * inside, within(1e-9));
     // A tail for 5 mm where the delivery of 12 mm leaves the pump: 4 mm inside.
-    PortRef out = new PortRef(PartId.of("pump"), "out");
+    PortRef out = new PortRef(PartId.of("pump"), PortId.of("out"));
     Rig van =
         SmallVan.rig()
             .with(
@@ -178,7 +180,7 @@ class JointCheckTest {
     State running =
         new State(van.atRest(), Map.of(PartId.of("tank"), 0.06), fernwort.core.rig.Slope.LEVEL)
             .with(PartId.of("pump"), Kind.ON)
-            .with(PartId.of("sink"), "open");
+            .with(PartId.of("sink"), PositionId.of("open"));
     List<Narrow> narrow = Narrow.of(hydraulics, JointEnds.of(van), running);
     Narrow worst = narrow.getFirst();
     assertThat(worst.at()).isEqualTo(out);
@@ -195,7 +197,11 @@ class JointCheckTest {
     assertThat(narrow)
         .isSortedAccordingTo(java.util.Comparator.comparingDouble(Narrow::costs).reversed());
     // With the pump off nothing runs, and nothing is told.
-    assertThat(Narrow.of(hydraulics, JointEnds.of(van), running.with(PartId.of("pump"), "off")))
+    assertThat(
+            Narrow.of(
+                hydraulics,
+                JointEnds.of(van),
+                running.with(PartId.of("pump"), PositionId.of("off"))))
         .isEmpty();
   }
 
@@ -207,7 +213,7 @@ class JointCheckTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef(PartId.of("pump"), "out"),
+                            new PortRef(PartId.of("pump"), PortId.of("out")),
                             Optional.of(new Connection(new Connection.HoseTail(0.2))),
                             Optional.empty())),
                     List.of()));

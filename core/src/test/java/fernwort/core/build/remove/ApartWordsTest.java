@@ -8,6 +8,7 @@ import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Accumulator;
@@ -48,7 +49,7 @@ class ApartWordsTest {
         contents,
         new Shape.Box(0.8, 0.4, 0.3),
         0.01,
-        List.of(Fittings.port("feed", TankPort.Use.FEED, 0.1, 0, 0.05)),
+        List.of(Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0, 0.05)),
         Fittings.stick(0.1, 0.1),
         1e4,
         -1e4);

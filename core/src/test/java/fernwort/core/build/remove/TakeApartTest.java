@@ -15,6 +15,8 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
@@ -211,7 +213,7 @@ class TakeApartTest {
     assertThat(plan.empty().get(PartId.of("tank"))).isBetween(0.03, 0.05);
     TakeApart.Undo feed =
         plan.joints().stream()
-            .filter(j -> j.at().equals(new PortRef(PartId.of("tank"), "feed")))
+            .filter(j -> j.at().equals(new PortRef(PartId.of("tank"), PortId.of("feed"))))
             .findFirst()
             .orElseThrow();
     assertThat(feed.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST);
@@ -235,8 +237,8 @@ class TakeApartTest {
                 0,
                 1.2,
                 SmallVan.tank(
-                    Fittings.port("feed", TankPort.Use.FEED, 0.4, 0, 0),
-                    Fittings.port("vent", TankPort.Use.VENT, 0.4, 0.2, 0.28)))
+                    Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.4, 0, 0),
+                    Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.4, 0.2, 0.28)))
             .part("breath", "Breath stop", 1.4, 0.2, 1.55, Fittings.twoWay(90))
             .part("vent-end", "Vent end", 1.4, 0.3, 1.7, Fittings.end(OpenEnd.Role.VENT))
             .part("pump", "Pump", 2, 0, 0.8, 0.1, Fittings.pressurePump(10, 2.8))
@@ -255,10 +257,13 @@ class TakeApartTest {
   }
 
   private static State standing(Rig rig) {
-    Setting setting = rig.atRest().with(PartId.of("breath"), "open").with(PartId.of("pump"), "on");
+    Setting setting =
+        rig.atRest()
+            .with(PartId.of("breath"), PositionId.of("open"))
+            .with(PartId.of("pump"), PositionId.of("on"));
     return new State(
         rig.partsById().containsKey(PartId.of("stop"))
-            ? setting.with(PartId.of("stop"), "open")
+            ? setting.with(PartId.of("stop"), PositionId.of("open"))
             : setting,
         Map.of(PartId.of("tank"), 0.04),
         Slope.LEVEL);
@@ -273,12 +278,14 @@ class TakeApartTest {
     assertThat(plan.off())
         .extracting(t -> t.part().id())
         .containsExactly(PartId.of("pump"), PartId.of("sink"));
-    assertThat(plan.off()).extracting(t -> t.to().id()).containsExactly("off", "open");
+    assertThat(plan.off())
+        .extracting(t -> t.to().id())
+        .containsExactly(PositionId.of("off"), PositionId.of("open"));
     assertThat(plan.shut())
         .singleElement()
         .satisfies(t -> {
           assertThat(t.part().id().value()).isEqualTo("stop");
-          assertThat(t.to().id()).isEqualTo("shut");
+          assertThat(t.to().id().value()).isEqualTo("shut");
           // The 40 L of the tank and the metre of tube of 12 mm, half of it under the stop, which
           // no air gets into from above.
           assertThat(t.keeps()).isCloseTo(0.04 + 0.000113097, within(1e-8));
@@ -297,7 +304,7 @@ class TakeApartTest {
     assertThat(plan.empty().get(PartId.of("tank"))).isCloseTo(0.04, within(1e-6));
     assertThat(plan.litres()).isCloseTo(0.04 + 0.000113097, within(2e-4));
     assertThat(plan.joints())
-        .filteredOn(j -> j.at().equals(new PortRef(PartId.of("pump"), "in")))
+        .filteredOn(j -> j.at().equals(new PortRef(PartId.of("pump"), PortId.of("in"))))
         .singleElement()
         .satisfies(j -> assertThat(j.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST));
   }
@@ -305,7 +312,10 @@ class TakeApartTest {
   @Test
   void aStopThatIsShutAlreadyIsNotTurned() {
     Rig rig = shelf(true);
-    State shut = standing(rig).with(PartId.of("stop"), "shut").with(PartId.of("pump"), "off");
+    State shut =
+        standing(rig)
+            .with(PartId.of("stop"), PositionId.of("shut"))
+            .with(PartId.of("pump"), PositionId.of("off"));
     TakeApart plan = TakeApart.of(Network.of(rig), shut, Set.of(PartId.of("pump")));
     assertThat(plan.shut()).isEmpty();
     assertThat(plan.off()).extracting(t -> t.part().id()).containsExactly(PartId.of("sink"));

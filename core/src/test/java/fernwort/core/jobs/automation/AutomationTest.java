@@ -14,6 +14,8 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Motor;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Stop;
@@ -40,13 +42,13 @@ class AutomationTest {
   private static final double HOUR = 3600;
 
   /** Mains fill the tank by a motor valve; a tap below draws from it. */
-  private static Rig rig(String unpowered) {
+  private static Rig rig(PositionId unpowered) {
     return CaseRigs.vented(
             CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
         .part("check", "Check valve", 0, 0, 1, Fittings.check())
         .part("motor", "Fill motor", 0, 0, 1.1, Fittings.motorised(0, unpowered, 6))
-        .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+        .part("drain-motor", "Drain motor", 0, 0, 0.9, Fittings.motorised(0, PositionId.NONE, 6))
         .part("drain", "Drain", 0, 0, 0.3, Fittings.end(Role.DRAIN))
         .part("tee", "Tee", 0, 0, 0.95, new Tee())
         .part("tap", "Tap", 0, 0, 0.5, Fittings.fixture(Type.TAP, false, 6))
@@ -62,7 +64,7 @@ class AutomationTest {
 
   private static State state(Rig rig, double litres) {
     return new State(rig.atRest(), Map.of(PartId.of("tank"), litres / 1000), Slope.LEVEL)
-        .with(PartId.of("inlet"), "mains");
+        .with(PartId.of("inlet"), PositionId.of("mains"));
   }
 
   private static AutomationRun.Course run(Rig rig, Automation automation, State from) {
@@ -72,9 +74,10 @@ class AutomationTest {
 
   @Test
   void aTankIsKeptBetweenTwoMarksWhileATapRuns() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
-    AutomationRun.Course course = run(rig, keep, state(rig, 60).with(PartId.of("tap"), "open"));
+    AutomationRun.Course course =
+        run(rig, keep, state(rig, 60).with(PartId.of("tap"), PositionId.of("open")));
     assertThat(course.lowest().get(PartId.of("tank"))).isBetween(0.018, 0.0255);
     assertThat(course.highest().get(PartId.of("tank"))).isBetween(0.07, 0.082);
     assertThat(course.events().stream().filter(e -> e.turn().isPresent()).count()).isGreaterThan(3);
@@ -82,37 +85,41 @@ class AutomationTest {
 
   @Test
   void aFillStopsWhenTheTankIsFull() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation stop = Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("motor"), 0.9);
-    AutomationRun.Course course = run(rig, stop, state(rig, 20).with(PartId.of("motor"), "open"));
+    AutomationRun.Course course =
+        run(rig, stop, state(rig, 20).with(PartId.of("motor"), PositionId.of("open")));
     assertThat(course.lost()).isLessThan(1e-6);
     assertThat(course.highest().get(PartId.of("tank"))).isBetween(0.112, 0.12);
     assertThat(course.events())
-        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn(PartId.of("motor"), "shut")));
+        .anySatisfy(e ->
+            assertThat(e.turn()).contains(new Turn(PartId.of("motor"), PositionId.of("shut"))));
   }
 
   @Test
   void aLeakShutsWhatItIsToldTo() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation leak = Automation.shutOnLeak(rig);
     AutomationRun.Course course =
         AutomationRun.run(
             Network.of(rig),
             List.of(leak),
             state(rig, 60)
-                .with(PartId.of("drain-motor"), "open")
-                .with(PartId.of("inlet"), "capped"),
+                .with(PartId.of("drain-motor"), PositionId.of("open"))
+                .with(PartId.of("inlet"), PositionId.of("capped")),
             HOUR,
             60);
     assertThat(course.lost()).isBetween(0.001, 0.03);
     assertThat(course.events())
-        .anySatisfy(e -> assertThat(e.turn()).contains(new Turn(PartId.of("drain-motor"), "shut")));
+        .anySatisfy(e ->
+            assertThat(e.turn())
+                .contains(new Turn(PartId.of("drain-motor"), PositionId.of("shut"))));
   }
 
   /** What the motors do and when, to the second. */
   @Test
   void aCourseIsOnRecord() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     List<String> told = new ArrayList<>();
     Map<String, AutomationRun.Course> courses =
         Map.of(
@@ -120,19 +127,19 @@ class AutomationTest {
             run(
                 rig,
                 Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6),
-                state(rig, 60).with(PartId.of("tap"), "open")),
+                state(rig, 60).with(PartId.of("tap"), PositionId.of("open"))),
             "stopped when full",
             run(
                 rig,
                 Automation.stopWhenFull(rig, PartId.of("tank"), PartId.of("motor"), 0.9),
-                state(rig, 20).with(PartId.of("motor"), "open")),
+                state(rig, 20).with(PartId.of("motor"), PositionId.of("open"))),
             "shut on a leak",
             AutomationRun.run(
                 Network.of(rig),
                 List.of(Automation.shutOnLeak(rig)),
                 state(rig, 60)
-                    .with(PartId.of("drain-motor"), "open")
-                    .with(PartId.of("inlet"), "capped"),
+                    .with(PartId.of("drain-motor"), PositionId.of("open"))
+                    .with(PartId.of("inlet"), PositionId.of("capped")),
                 HOUR,
                 60));
     new TreeMap<>(courses)
@@ -160,7 +167,7 @@ class AutomationTest {
 
   @Test
   void anAutomationThatCanDrainATankIsFoundOut() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation wrong =
         Automation.keepBetween(rig, PartId.of("tank"), PartId.of("drain-motor"), 0.2, 0.6);
     assertThat(AutomationCheck.of(Network.of(rig)).findings(wrong, state(rig, 60)))
@@ -169,14 +176,14 @@ class AutomationTest {
 
   @Test
   void theFillValveThatKeepsATankIsFoundSafe() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
     assertThat(AutomationCheck.of(Network.of(rig)).findings(keep, state(rig, 60))).isEmpty();
   }
 
   @Test
   void twoRulesAgainstEachOtherAreRunTogether() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.4);
     Automation against =
         Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.38, 0.6);
@@ -192,7 +199,7 @@ class AutomationTest {
 
   @Test
   void whatOneOfThemDoesAloneIsNotToldOfBoth() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     AutomationCheck check = AutomationCheck.of(Network.of(rig));
     Automation keep = Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.2, 0.6);
     Automation wrong =
@@ -214,7 +221,7 @@ class AutomationTest {
     Rig rig = selector();
     State low =
         new State(
-            rig.atRest().with(PartId.of("selector"), "left"),
+            rig.atRest().with(PartId.of("selector"), PositionId.of("left")),
             Map.of(PartId.of("left"), 0.004, PartId.of("right"), 0.05),
             Slope.LEVEL);
     Automation pumps = Automation.keepBetween(rig, PartId.of("left"), PartId.of("pump"), 0.2, 0.9);
@@ -246,8 +253,8 @@ class AutomationTest {
   private static Kind selectorKind() {
     return new ThreeWayValve(
         List.of(
-            new Stop("left", "to the left", 180, List.of(List.of("a", "c"))),
-            new Stop("right", "to the right", 0, List.of(List.of("b", "c")))),
+            new Stop(PositionId.of("left"), "to the left", 180, List.of(PortId.all("a", "c"))),
+            new Stop(PositionId.of("right"), "to the right", 0, List.of(PortId.all("b", "c")))),
         Optional.of(new Motor(Optional.empty(), 6)));
   }
 
@@ -264,34 +271,38 @@ class AutomationTest {
                     0.1,
                     PartId.NONE)
                 .turns())
-        .containsExactly(new Turn(PartId.of("selector"), "right"));
+        .containsExactly(new Turn(PartId.of("selector"), PositionId.of("right")));
     assertThat(Automation.stopWhenFull(rig, PartId.of("left"), PartId.of("selector"), 0.9).turns())
-        .containsExactly(new Turn(PartId.of("selector"), "right"));
+        .containsExactly(new Turn(PartId.of("selector"), PositionId.of("right")));
     assertThat(
             Automation.keepBetween(rig, PartId.of("right"), PartId.of("selector"), 0.2, 0.9)
                 .turns())
         .containsExactly(
-            new Turn(PartId.of("selector"), "left"), new Turn(PartId.of("selector"), "right"));
+            new Turn(PartId.of("selector"), PositionId.of("left")),
+            new Turn(PartId.of("selector"), PositionId.of("right")));
     assertThat(
             Automation.keepBetween(rig, PartId.of("left"), PartId.of("selector"), 0.2, 0.9).turns())
         .containsExactly(
-            new Turn(PartId.of("selector"), "right"), new Turn(PartId.of("selector"), "left"));
+            new Turn(PartId.of("selector"), PositionId.of("right")),
+            new Turn(PartId.of("selector"), PositionId.of("left")));
   }
 
   @Test
   void aPumpIsSwitched() {
     Rig rig = selector();
     assertThat(Automation.keepBetween(rig, PartId.of("left"), PartId.of("pump"), 0.2, 0.9).turns())
-        .containsExactly(new Turn(PartId.of("pump"), "off"), new Turn(PartId.of("pump"), "on"));
+        .containsExactly(
+            new Turn(PartId.of("pump"), PositionId.of("off")),
+            new Turn(PartId.of("pump"), PositionId.of("on")));
     assertThat(Automation.shutOnLeak(rig).turns())
         .as("the selector has no closed position")
-        .containsExactly(new Turn(PartId.of("pump"), "off"));
+        .containsExactly(new Turn(PartId.of("pump"), PositionId.of("off")));
     State low =
         new State(
             rig.atRest()
-                .with(PartId.of("selector"), "left")
-                .with(PartId.of("pump"), "on")
-                .with(PartId.of("tap"), "open"),
+                .with(PartId.of("selector"), PositionId.of("left"))
+                .with(PartId.of("pump"), PositionId.of("on"))
+                .with(PartId.of("tap"), PositionId.of("open")),
             Map.of(PartId.of("left"), 0.02, PartId.of("right"), 0.05),
             Slope.LEVEL);
     Automation change =
@@ -308,7 +319,7 @@ class AutomationTest {
 
   @Test
   void marksAndValvesThatCannotBeAreRefusedInOneSentence() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     assertThatThrownBy(
             () -> Automation.keepBetween(rig, PartId.of("tank"), PartId.of("motor"), 0.6, 0.2))
         .hasMessageContaining("lower mark");
@@ -348,9 +359,9 @@ class AutomationTest {
             van.rig(), PartId.of("high"), PartId.of("low"), moving(van, now), 0.2, 0.8);
     assertThat(topUp.rules().getLast().turns())
         .containsExactlyInAnyOrder(
-            new Turn(PartId.of("draw"), "low"),
-            new Turn(PartId.of("balance"), "open"),
-            new Turn(PartId.of("pump"), "on"));
+            new Turn(PartId.of("draw"), PositionId.of("low")),
+            new Turn(PartId.of("balance"), PositionId.of("open")),
+            new Turn(PartId.of("pump"), PositionId.of("on")));
     State start =
         now.withVolume(PartId.of("high"), 0.1 * van.room(PartId.of("high")).capacity())
             .withVolume(PartId.of("low"), 0.9 * van.room(PartId.of("low")).capacity());

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
@@ -33,7 +34,7 @@ class EmptyingJobTest {
     return plan(rig, rig.state(), lines, tanks);
   }
 
-  private static int at(Plan plan, PartId part, String position) {
+  private static int at(Plan plan, PartId part, PositionId position) {
     for (int i = 0; i < plan.steps().size(); i++) {
       if (plan.steps().get(i) instanceof Step.Move m
           && m.part().equals(part)
@@ -48,9 +49,11 @@ class EmptyingJobTest {
   void pumpAndHeaterGoOffBeforeAnythingIsOpened() {
     Plan plan = plan(DemoRig.called("marginalia"), false, PartId.of("low"));
     assertThat(plan.trouble()).isEmpty();
-    int open = at(plan, PartId.of("low-drain"), "off");
-    assertThat(at(plan, PartId.of("pump"), "off")).isNotNegative().isLessThan(open);
-    assertThat(at(plan, PartId.of("heater"), "off")).isNotNegative().isLessThan(open);
+    int open = at(plan, PartId.of("low-drain"), PositionId.of("off"));
+    assertThat(at(plan, PartId.of("pump"), PositionId.of("off"))).isNotNegative().isLessThan(open);
+    assertThat(at(plan, PartId.of("heater"), PositionId.of("off")))
+        .isNotNegative()
+        .isLessThan(open);
   }
 
   @Test
@@ -74,12 +77,12 @@ class EmptyingJobTest {
   void grayHasItsHoseOnBeforeItsValveOpensAndItsValveShutBeforeTheCapGoesOn() {
     Plan plan = plan(DemoRig.called("marginalia"), false, PartId.of("gray"));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(at(plan, PartId.of("dump-outlet"), "hose"))
+    assertThat(at(plan, PartId.of("dump-outlet"), PositionId.of("hose")))
         .isNotNegative()
-        .isLessThan(at(plan, PartId.of("gray-dump"), "open"));
-    assertThat(at(plan, PartId.of("gray-dump"), "shut"))
+        .isLessThan(at(plan, PartId.of("gray-dump"), PositionId.of("open")));
+    assertThat(at(plan, PartId.of("gray-dump"), PositionId.of("shut")))
         .isNotNegative()
-        .isLessThan(at(plan, PartId.of("dump-outlet"), "capped"));
+        .isLessThan(at(plan, PartId.of("dump-outlet"), PositionId.of("capped")));
   }
 
   @Test
@@ -88,11 +91,12 @@ class EmptyingJobTest {
     Plan plan =
         plan(
             rig,
-            rig.state().with(PartId.of("low-overflow-valve"), "shut"),
+            rig.state().with(PartId.of("low-overflow-valve"), PositionId.of("shut")),
             false,
             PartId.of("low"));
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().setting().of(PartId.of("low-overflow-valve"))).isEqualTo("open");
+    assertThat(plan.after().setting().of(PartId.of("low-overflow-valve")).value())
+        .isEqualTo("open");
   }
 
   @Test
@@ -105,7 +109,7 @@ class EmptyingJobTest {
         .filter(p -> p.kind() instanceof Fixture)
         .forEach(tap -> {
           Fixture fixture = (Fixture) tap.kind();
-          String stands = plan.after().setting().of(tap.id());
+          PositionId stands = plan.after().setting().of(tap.id());
           assertThat(fixture.opensCold(stands)).as(tap.id().value()).isTrue();
           assertThat(fixture.opensHot(stands))
               .as(tap.id().value())
@@ -131,7 +135,7 @@ class EmptyingJobTest {
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.after().volume(PartId.of("main")))
         .isGreaterThan(rig.state().volume(PartId.of("main")) - 1e-3);
-    assertThat(plan.after().setting().of(PartId.of("gray-dump"))).isEqualTo("shut");
+    assertThat(plan.after().setting().of(PartId.of("gray-dump")).value()).isEqualTo("shut");
   }
 
   @Test

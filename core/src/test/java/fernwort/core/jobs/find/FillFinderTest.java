@@ -16,6 +16,8 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.PortId;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.PortableContainer;
@@ -76,9 +78,9 @@ class FillFinderTest {
         new Shape.Box(0.5, 0.5, 0.5),
         0,
         Fittings.stick(0.1, 0.1),
-        Fittings.port("low", TankPort.Use.LINK, 0.1, 0.1, 0),
-        Fittings.port("fill", TankPort.Use.FILL, 0.1, 0.1, 0.45),
-        Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+        Fittings.port(PortId.of("low"), TankPort.Use.LINK, 0.1, 0.1, 0),
+        Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0.1, 0.45),
+        Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
   }
 
   /** Two tanks side by side, the second higher by some metres, a valve in the link below them. */
@@ -121,8 +123,12 @@ class FillFinderTest {
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
-        .startsWith(new Turn(PartId.of("link"), "open"), new Turn(PartId.of("inlet"), "mains"))
-        .endsWith(new Turn(PartId.of("inlet"), "capped"), new Turn(PartId.of("link"), "shut"));
+        .startsWith(
+            new Turn(PartId.of("link"), PositionId.of("open")),
+            new Turn(PartId.of("inlet"), PositionId.of("mains")))
+        .endsWith(
+            new Turn(PartId.of("inlet"), PositionId.of("capped")),
+            new Turn(PartId.of("link"), PositionId.of("shut")));
     double full = plan.after().volume(PartId.of("left"));
     assertThat(full).isGreaterThan(0.118);
     assertThat(plan.after().volume(PartId.of("right"))).isCloseTo(full, within(lag * full));
@@ -200,8 +206,8 @@ class FillFinderTest {
     assertThat(plan.after().volume(PartId.of("left"))).isGreaterThan(0.115);
     assertThat(plan.after().volume(PartId.of("right")))
         .isCloseTo(plan.after().volume(PartId.of("left")), within(0.006));
-    assertThat(plan.after().setting().of(PartId.of("pump"))).isEqualTo("off");
-    assertThat(plan.after().setting().of(PartId.of("hose"))).isEqualTo("capped");
+    assertThat(plan.after().setting().of(PartId.of("pump")).value()).isEqualTo("off");
+    assertThat(plan.after().setting().of(PartId.of("hose")).value()).isEqualTo("capped");
   }
 
   @Test
@@ -211,9 +217,9 @@ class FillFinderTest {
     State from =
         truck
             .state()
-            .with(PartId.of("mains-valve"), "open")
-            .with(PartId.of("heater-out"), "shut")
-            .with(PartId.of("tank-selector"), "shut");
+            .with(PartId.of("mains-valve"), PositionId.of("open"))
+            .with(PartId.of("heater-out"), PositionId.of("shut"))
+            .with(PartId.of("tank-selector"), PositionId.of("shut"));
     Plan plan = Plans.of(network).plan(Jobs.of(network).byId("fill-low-inlet").orElseThrow(), from);
     assertThat(plan.trouble()).isEmpty();
     List<Step> steps = plan.steps();
@@ -225,7 +231,7 @@ class FillFinderTest {
             .isEqualTo("inlet");
       }
     }
-    assertThat(plan.after().setting().of(PartId.of("heater"))).isEqualTo("off");
+    assertThat(plan.after().setting().of(PartId.of("heater")).value()).isEqualTo("off");
   }
 
   /** Three tanks in a row whose vents meet: air passes from one to the next with the links shut. */
@@ -243,12 +249,12 @@ class FillFinderTest {
     assertThat(plan.moves())
         .extracting(m -> new Turn(m.part(), m.to()))
         .containsExactly(
-            new Turn(PartId.of("filler"), "open"),
-            new Turn(PartId.of("link-1"), "open"),
-            new Turn(PartId.of("link-2"), "open"),
-            new Turn(PartId.of("filler"), "shut"),
-            new Turn(PartId.of("link-1"), "shut"),
-            new Turn(PartId.of("link-2"), "shut"));
+            new Turn(PartId.of("filler"), PositionId.of("open")),
+            new Turn(PartId.of("link-1"), PositionId.of("open")),
+            new Turn(PartId.of("link-2"), PositionId.of("open")),
+            new Turn(PartId.of("filler"), PositionId.of("shut")),
+            new Turn(PartId.of("link-1"), PositionId.of("shut")),
+            new Turn(PartId.of("link-2"), PositionId.of("shut")));
     assertThat(job.tanks(rig))
         .contains(PartId.of("first"), PartId.of("second"), PartId.of("third"));
     // Poured into the first, it stands as high in all of them a while later.
@@ -257,9 +263,9 @@ class FillFinderTest {
         Simulation.start(
             network,
             poured
-                .with(PartId.of("filler"), "open")
-                .with(PartId.of("link-1"), "open")
-                .with(PartId.of("link-2"), "open"));
+                .with(PartId.of("filler"), PositionId.of("open"))
+                .with(PartId.of("link-1"), PositionId.of("open"))
+                .with(PartId.of("link-2"), PositionId.of("open")));
     run.runTo(7200);
     Levels levels = Levels.of(network, run.moment().state());
     assertThat(levels.surface(PartId.of("second")))
@@ -278,7 +284,7 @@ class FillFinderTest {
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.job().title().toString()).isEqualTo("Fill Left to 76 L");
     assertThat(plan.after().volume(PartId.of("left"))).isCloseTo(0.0755, within(1e-4));
-    assertThat(plan.after().setting().of(PartId.of("inlet"))).isEqualTo("capped");
+    assertThat(plan.after().setting().of(PartId.of("inlet")).value()).isEqualTo("capped");
     Step.Wait wait =
         (Step.Wait)
             plan.steps().stream().filter(Step.Wait.class::isInstance).findFirst().orElseThrow();
@@ -344,10 +350,10 @@ class FillFinderTest {
             new Shape.Box(0.5, 0.5, 0.5),
             0,
             Fittings.stick(0.1, 0.1),
-            Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0),
-            Fittings.port("low-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.2),
-            Fittings.port("high-float", TankPort.Use.FLOAT, 0.1, 0.1, 0.4),
-            Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+            Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0),
+            Fittings.port(PortId.of("low-float"), TankPort.Use.FLOAT, 0.1, 0.1, 0.2),
+            Fittings.port(PortId.of("high-float"), TankPort.Use.FLOAT, 0.1, 0.1, 0.4),
+            Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
     RigBuilder rig =
         CaseRigs.rig()
             .part("inlet", "Inlet", -0.5, 0, 0.9, Fittings.inlet(3))
@@ -374,7 +380,7 @@ class FillFinderTest {
     assertThat(Floats.of(tank))
         .isEqualTo(Floats.of(turned))
         .extracting(TankPort::id)
-        .containsExactly("low-float", "high-float");
+        .containsExactly(PortId.of("low-float"), PortId.of("high-float"));
     double[] shuts =
         Floats.of(tank).stream().mapToDouble(f -> Floats.shutsAt(network, tank, f)).toArray();
     assertThat(shuts).containsExactly(new double[] {0.05, 0.1}, within(1e-9));
@@ -384,8 +390,8 @@ class FillFinderTest {
   @CsvSource({"fill-left-inlet, 100", "fill-left-inlet-low-float, 50"})
   void aTankFillsToTheFloatThatIsMeant(String job, double litres) {
     Network network = Network.of(twoFloats());
-    for (String low : List.of("open", "shut")) {
-      for (String high : List.of("open", "shut")) {
+    for (PositionId low : List.of(PositionId.of("open"), PositionId.of("shut"))) {
+      for (PositionId high : List.of(PositionId.of("open"), PositionId.of("shut"))) {
         State from =
             new State(
                 network.rig().atRest().with(PartId.of("low"), low).with(PartId.of("high"), high),

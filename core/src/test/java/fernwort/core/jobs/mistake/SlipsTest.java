@@ -9,6 +9,7 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
@@ -56,7 +57,7 @@ class SlipsTest {
 
   @Test
   void theOverflowValveForgottenShutBulgesTheTank() {
-    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), "shut");
+    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), PositionId.of("shut"));
     Slip missed =
         only(
             slips(Network.of(TRUCK.rig()), "fill-low-inlet", shut),
@@ -230,7 +231,10 @@ class SlipsTest {
   void atRestEachHandleIsBumpedOnceAndADrainCapLosesWater() {
     Network network = Network.of(TRUCK.rig());
     State rest =
-        TRUCK.state().with(TRUCK.rig().atRest()).with(PartId.of("low-overflow-valve"), "open");
+        TRUCK
+            .state()
+            .with(TRUCK.rig().atRest())
+            .with(PartId.of("low-overflow-valve"), PositionId.of("open"));
     List<Slip> bumps = Slips.of(network, Plans.of(network)).bumps(rest);
     Slip cap = only(bumps, Slip.Kind.BUMPED, "Low drain cap");
     assertThat(cap.lost()).isGreaterThan(0.01);

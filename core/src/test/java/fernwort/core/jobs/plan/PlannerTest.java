@@ -12,6 +12,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
@@ -235,10 +236,10 @@ class PlannerTest {
     assertThat(plan("fill-main-inlet", TRUCK.state()))
         .containsExactly(
             List.of(
-                new Turn(PartId.of("fill-selector"), "main"),
-                new Turn(PartId.of("inlet"), "mains")),
-            List.of(new Turn(PartId.of("inlet"), "hose")),
-            List.of(new Turn(PartId.of("inlet"), "capped")));
+                new Turn(PartId.of("fill-selector"), PositionId.of("main")),
+                new Turn(PartId.of("inlet"), PositionId.of("mains"))),
+            List.of(new Turn(PartId.of("inlet"), PositionId.of("hose"))),
+            List.of(new Turn(PartId.of("inlet"), PositionId.of("capped"))));
   }
 
   @Test
@@ -246,19 +247,19 @@ class PlannerTest {
     assertThat(plan("empty-gray-dump-outlet", TRUCK.state()))
         .containsExactly(
             List.of(
-                new Turn(PartId.of("dump-outlet"), "hose"),
-                new Turn(PartId.of("gray-dump"), "open")),
-            List.of(new Turn(PartId.of("gray-dump"), "shut")),
-            List.of(new Turn(PartId.of("dump-outlet"), "capped")));
+                new Turn(PartId.of("dump-outlet"), PositionId.of("hose")),
+                new Turn(PartId.of("gray-dump"), PositionId.of("open"))),
+            List.of(new Turn(PartId.of("gray-dump"), PositionId.of("shut"))),
+            List.of(new Turn(PartId.of("dump-outlet"), PositionId.of("capped"))));
   }
 
   @Test
   void aTankIsNeverFilledWithItsVentShut() {
-    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), "shut");
+    State shut = TRUCK.state().with(PartId.of("low-overflow-valve"), PositionId.of("shut"));
     assertThat(plan("fill-low-inlet", shut).getFirst())
-        .contains(new Turn(PartId.of("low-overflow-valve"), "open"))
+        .contains(new Turn(PartId.of("low-overflow-valve"), PositionId.of("open")))
         .last()
-        .isEqualTo(new Turn(PartId.of("inlet"), "mains"));
+        .isEqualTo(new Turn(PartId.of("inlet"), PositionId.of("mains")));
   }
 
   @Test

@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.goal.Trial;
+import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
@@ -89,7 +90,7 @@ class PlansTest {
         ReadyRig.all().stream().filter(r -> r.id().equals("long-stay")).findFirst().get().rig();
     Network network = Network.of(rig);
     Job round = Jobs.of(network).byId("round-loop-pump").orElseThrow();
-    for (String bypass : List.of("shut", "open")) {
+    for (PositionId bypass : List.of(PositionId.of("shut"), PositionId.of("open"))) {
       State from =
           new State(
               rig.atRest().with(PartId.of("bypass"), bypass),
@@ -97,8 +98,8 @@ class PlansTest {
               Slope.LEVEL);
       Plan plan = Plans.of(network).plan(round, from);
       assertThat(plan.trouble()).as("bypass %s", bypass).isEmpty();
-      assertThat(plan.after().setting().of(PartId.of("heater-in"))).isEqualTo("open");
-      assertThat(plan.after().setting().of(PartId.of("bypass")))
+      assertThat(plan.after().setting().of(PartId.of("heater-in")).value()).isEqualTo("open");
+      assertThat(plan.after().setting().of(PartId.of("bypass")).value())
           .as("left %s", bypass)
           .isEqualTo("shut");
     }
@@ -197,11 +198,11 @@ class PlansTest {
     Plans plans = Plans.of(network);
     Jobs jobs = Jobs.of(network);
     State rest = trailer.state().with(trailer.rig().atRest());
-    State pumping = rest.with(PartId.of("foot-pump"), "on");
+    State pumping = rest.with(PartId.of("foot-pump"), PositionId.of("on"));
     assertThat(so(plans, jobs, rest)).containsExactlyInAnyOrder("drive", "arrive", "rest");
     assertThat(so(plans, jobs, pumping)).containsExactlyInAnyOrder("run-tank", "arrive");
     // Nothing is to be turned to empty it, yet it is still to be waited for; and it runs out.
-    assertThat(so(plans, jobs, rest.with(PartId.of("drain-cap"), "off"))).isEmpty();
+    assertThat(so(plans, jobs, rest.with(PartId.of("drain-cap"), PositionId.of("off")))).isEmpty();
     // A pump that runs already is not listened to once more.
     assertThat(so(Plans.of(PLUMBING), Jobs.of(PLUMBING), TRUCK.state())).contains("run-main");
     // An empty tank gives nothing, however its handles stand.
@@ -222,9 +223,9 @@ class PlansTest {
             .findFirst()
             .orElseThrow();
     Simulation run = Simulation.start(PLUMBING, TRUCK.state());
-    run.set(PartId.of("fill-selector"), "main");
+    run.set(PartId.of("fill-selector"), PositionId.of("main"));
     run.runTo(5);
-    run.set(PartId.of("inlet"), "mains");
+    run.set(PartId.of("inlet"), PositionId.of("mains"));
     run.runTo(10);
     double before = TRUCK.state().volume(PartId.of("main"));
     double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 10;
@@ -307,12 +308,12 @@ class PlansTest {
         .isEqualTo("Opens the way from mains water to Main fresh.");
     assertThat(plan.moves()).allSatisfy(m -> assertThat(m.notice()).isNotBlank());
     assertThat(plan.trouble()).isEmpty();
-    assertThat(plan.after().setting().of(PartId.of("inlet"))).isEqualTo("capped");
+    assertThat(plan.after().setting().of(PartId.of("inlet")).value()).isEqualTo("capped");
   }
 
   @Test
   void aPlanBeginsFromTheHandlesAsTheyStand() {
-    State half = TRUCK.state().with(PartId.of("fill-selector"), "main");
+    State half = TRUCK.state().with(PartId.of("fill-selector"), PositionId.of("main"));
     assertThat(plan("fill-main-inlet", half).moves().getFirst().part().value()).isEqualTo("inlet");
   }
 
@@ -323,8 +324,8 @@ class PlansTest {
             "run-main",
             TRUCK
                 .state()
-                .with(PartId.of("sink"), "shut")
-                .with(PartId.of("pump"), "off")
+                .with(PartId.of("sink"), PositionId.of("shut"))
+                .with(PartId.of("pump"), PositionId.of("off"))
                 .withVolume(PartId.of("main"), 0.0127));
     assertThat(plan.notes())
         .anySatisfy(n -> assertThat(n.toString()).contains("Main fresh is nearly empty"));
@@ -355,7 +356,7 @@ class PlansTest {
     Plan plan =
         Plans.of(network)
             .plan(Jobs.of(network).byId("shed-arch-sump-tail").orElseThrow(), van.state());
-    assertThat(plan.after().setting().of(PartId.of("sump"))).isEqualTo("shut");
+    assertThat(plan.after().setting().of(PartId.of("sump")).value()).isEqualTo("shut");
   }
 
   @Test
@@ -364,7 +365,7 @@ class PlansTest {
     Plan around =
         PLANS.plan(
             job,
-            TRUCK.state().with(PartId.of("fill-selector"), "main"),
+            TRUCK.state().with(PartId.of("fill-selector"), PositionId.of("main")),
             Dry.NOTHING,
             0,
             Set.of(PartId.of("fill-selector")));
@@ -376,13 +377,13 @@ class PlansTest {
 
   @Test
   void aTapLeftRunningIsShutWhereItsWasteWouldComeBackUpDuringTheWait() {
-    State drawn = TRUCK.state().with(PartId.of("sink"), "hot");
+    State drawn = TRUCK.state().with(PartId.of("sink"), PositionId.of("hot"));
     Plan plan = plan("heat-heater-inlet", drawn);
     assertThat(plan.trouble()).isEmpty();
     assertThat(plan.moves())
         .filteredOn(m -> m.part().equals(PartId.of("sink")))
         .singleElement()
-        .satisfies(m -> assertThat(m.to()).isEqualTo("shut"));
+        .satisfies(m -> assertThat(m.to().value()).isEqualTo("shut"));
   }
 
   @Test

@@ -9,6 +9,7 @@ import fernwort.core.jobs.SmallHouses;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -45,8 +46,8 @@ class PutBackTest {
         continue;
       }
       for (Part part : rig.handles().toList()) {
-        String stood = before.setting().of(part.id());
-        String stands = plan.after().setting().of(part.id());
+        PositionId stood = before.setting().of(part.id());
+        PositionId stands = plan.after().setting().of(part.id());
         assertThat(
                 part.kind().rank(stood) == Rank.WAY_SHUT
                     && part.kind().rank(stands) == Rank.WAY_OPEN)

@@ -8,6 +8,7 @@ import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.find.FillToMark;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Shape;
@@ -36,9 +37,9 @@ class MarksTest {
                 new Shape.Box(0.5, 0.5, 0.5),
                 0,
                 Fittings.stick(0.1, 0.1),
-                Fittings.port("feed", TankPort.Use.FEED, 0.1, 0.1, 0.02),
-                Fittings.port("fill", TankPort.Use.FILL, 0.1, 0.1, 0.45),
-                Fittings.port("vent", TankPort.Use.VENT, 0.1, 0.1, 0.48));
+                Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.02),
+                Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0.1, 0.45),
+                Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
     return CaseRigs.rig()
         .part(
             "tank",

@@ -9,6 +9,7 @@ import fernwort.core.jobs.find.Finder;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Tee;
@@ -74,24 +75,27 @@ class StageRunTest {
   @Test
   void aTankThatMovesAsWellIsHarmUnlessTheJobIsAboutIt() {
     StageRun neither = stage(state(0.06, 0.02), Set.of(), Set.of());
-    neither.turn(PartId.of("between"), "open");
+    neither.turn(PartId.of("between"), PositionId.of("open"));
     assertThat(harm(neither)).contains("DRAINED upper");
     assertThat(neither.harm().orElseThrow().words()).hasToString("Upper runs out as well");
     StageRun source = stage(state(0.06, 0.02), Set.of(), Set.of(PartId.of("upper")));
-    source.turn(PartId.of("between"), "open");
+    source.turn(PartId.of("between"), PositionId.of("open"));
     assertThat(harm(source)).contains("GAINED lower");
     assertThat(source.harm().orElseThrow().words()).hasToString("Lower fills as well");
     StageRun both =
         stage(state(0.06, 0.02), Set.of(), Set.of(PartId.of("upper"), PartId.of("lower")));
-    both.turn(PartId.of("between"), "open");
+    both.turn(PartId.of("between"), PositionId.of("open"));
     assertThat(harm(both)).isEmpty();
   }
 
   @Test
   void whatMovedAlreadyIsNotTheStagesDoing() {
     StageRun stage =
-        stage(state(0.06, 0.02).with(PartId.of("between"), "open"), Set.of(), Set.of());
-    stage.turn(PartId.of("pump"), "on");
+        stage(
+            state(0.06, 0.02).with(PartId.of("between"), PositionId.of("open")),
+            Set.of(),
+            Set.of());
+    stage.turn(PartId.of("pump"), PositionId.of("on"));
     assertThat(harm(stage)).isEmpty();
     assertThat(stage.run().moment().state().volume(PartId.of("upper"))).isLessThan(0.0595);
   }
@@ -99,19 +103,21 @@ class StageRunTest {
   @Test
   void lostWaterIsHarmUnlessItIsMeantOrRanBefore() {
     StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of(PartId.of("lower")));
-    stage.turn(PartId.of("out"), "open");
+    stage.turn(PartId.of("out"), PositionId.of("open"));
     assertThat(harm(stage)).contains("LOST drain");
     assertThat(stage.harm().orElseThrow().fix()).hasToString("Close a valve there, or catch it.");
     assertThat(stage.runningOut()).containsExactly(PartId.of("drain"));
     StageRun meant =
         stage(state(0.06, 0.06), Set.of(PartId.of("drain")), Set.of(PartId.of("lower")));
-    meant.turn(PartId.of("out"), "open");
+    meant.turn(PartId.of("out"), PositionId.of("open"));
     assertThat(harm(meant)).isEmpty();
     assertThat(meant.runningOut()).isEmpty();
     StageRun before =
         stage(
-            state(0.06, 0.06).with(PartId.of("out"), "open"), Set.of(), Set.of(PartId.of("lower")));
-    before.turn(PartId.of("pump"), "on");
+            state(0.06, 0.06).with(PartId.of("out"), PositionId.of("open")),
+            Set.of(),
+            Set.of(PartId.of("lower")));
+    before.turn(PartId.of("pump"), PositionId.of("on"));
     assertThat(harm(before)).isEmpty();
     assertThat(before.runningOut()).isEmpty();
   }
@@ -120,20 +126,21 @@ class StageRunTest {
   void theFirstHarmStandsAndEndsTheStage() {
     StageRun stage =
         stage(state(0.06, 0.06), Set.of(), Set.of(PartId.of("lower"), PartId.of("upper")));
-    stage.turn(PartId.of("out"), "open");
+    stage.turn(PartId.of("out"), PositionId.of("open"));
     double ended = stage.run().time();
-    stage.turn(PartId.of("between"), "open");
+    stage.turn(PartId.of("between"), PositionId.of("open"));
     stage.fail(Harm.Kind.NOT_REACHED, PartId.of("tap"), "another", "thing");
     assertThat(harm(stage)).contains("LOST drain");
     assertThat(stage.run().time()).isEqualTo(ended);
-    assertThat(stage.run().moment().state().setting().of(PartId.of("between"))).isEqualTo("shut");
+    assertThat(stage.run().moment().state().setting().of(PartId.of("between")).value())
+        .isEqualTo("shut");
   }
 
   @Test
   void aPumpThatDrawsAirIsHarm() {
     StageRun stage = stage(state(0, 0), Set.of(), Set.of(PartId.of("lower")));
-    stage.turn(PartId.of("pump"), "on");
-    stage.turn(PartId.of("tap"), "open");
+    stage.turn(PartId.of("pump"), PositionId.of("on"));
+    stage.turn(PartId.of("tap"), PositionId.of("open"));
     assertThat(harm(stage)).contains("DREW_AIR pump");
   }
 
@@ -144,14 +151,16 @@ class StageRunTest {
             new Source(Source.Kind.TANK, PartId.of("lower")),
             new End(End.Kind.FIXTURE, PartId.of("tap")),
             Finder.PUMPED_OR_FALLING);
-    Goal goal = Goal.of(Map.of(), List.of(need), Map.of(PartId.of("tap"), "open"));
-    StageRun runs = stage(state(0.06, 0.06).with(PartId.of("pump"), "on"), Set.of(), Set.of());
+    Goal goal = Goal.of(Map.of(), List.of(need), Map.of(PartId.of("tap"), PositionId.of("open")));
+    StageRun runs =
+        stage(state(0.06, 0.06).with(PartId.of("pump"), PositionId.of("on")), Set.of(), Set.of());
     runs.tryTaps(goal);
     assertThat(harm(runs)).isEmpty();
-    assertThat(runs.run().moment().state().setting().of(PartId.of("tap")))
+    assertThat(runs.run().moment().state().setting().of(PartId.of("tap")).value())
         .as("tried on a copy")
         .isEqualTo("shut");
-    StageRun empty = stage(state(0.06, 0).with(PartId.of("pump"), "on"), Set.of(), Set.of());
+    StageRun empty =
+        stage(state(0.06, 0).with(PartId.of("pump"), PositionId.of("on")), Set.of(), Set.of());
     empty.tryTaps(goal);
     assertThat(harm(empty)).contains("NO_WATER tap");
     assertThat(empty.harm().orElseThrow().fix().toString()).startsWith("Fill Lower first");
@@ -164,8 +173,8 @@ class StageRunTest {
   @Test
   void aTurnTakesFiveSeconds() {
     StageRun stage = stage(state(0.06, 0.06), Set.of(), Set.of());
-    stage.turn(PartId.of("pump"), "on");
-    stage.turn(PartId.of("pump"), "off");
+    stage.turn(PartId.of("pump"), PositionId.of("on"));
+    stage.turn(PartId.of("pump"), PositionId.of("off"));
     assertThat(stage.run().time()).isEqualTo(10);
     assertThat(stage.harm()).isEmpty();
     assertThat(stage.before().state()).isEqualTo(state(0.06, 0.06));

@@ -9,6 +9,7 @@ import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.Tee;
@@ -42,13 +43,25 @@ class ReadyRulesTest {
             .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
             .part("check", "Check valve", 0, 0, 1, Fittings.check())
             .part("fork", "Fill tee", 0, 0, 1.05, new Tee())
-            .part("fill-left", "Fill left", 0, 0, 1.1, Fittings.motorised(0, "shut", 6))
-            .part("fill-right", "Fill right", 0, 0, 1.1, Fittings.motorised(0, "shut", 6))
-            .part("from-left", "From left", 0, 0, 0.9, Fittings.motorised(0, "", 6))
-            .part("from-right", "From right", 0, 0, 0.9, Fittings.motorised(0, "", 6))
+            .part(
+                "fill-left",
+                "Fill left",
+                0,
+                0,
+                1.1,
+                Fittings.motorised(0, PositionId.of("shut"), 6))
+            .part(
+                "fill-right",
+                "Fill right",
+                0,
+                0,
+                1.1,
+                Fittings.motorised(0, PositionId.of("shut"), 6))
+            .part("from-left", "From left", 0, 0, 0.9, Fittings.motorised(0, PositionId.NONE, 6))
+            .part("from-right", "From right", 0, 0, 0.9, Fittings.motorised(0, PositionId.NONE, 6))
             .part("join", "Feed tee", 1, 0, 0.9, new Tee())
             .part("cold", "Frost tee", 1, 0, 0.8, new Tee())
-            .part("frost", "Frost drain", 1, 0, 0.7, Fittings.motorised(0, "", 6))
+            .part("frost", "Frost drain", 1, 0, 0.7, Fittings.motorised(0, PositionId.NONE, 6))
             .part("drain", "Drain", 1, 0, 0.3, Fittings.end(Role.DRAIN))
             .part("pump", "Pump", 1, 0, 0.8, Fittings.pressurePump(10, 3))
             .part("tap", "Tap", 1, 0, 1.5, Fittings.fixture(Type.TAP, true, 6))
@@ -92,7 +105,7 @@ class ReadyRulesTest {
   private State now() {
     return new State(
             rig.atRest(), Map.of(PartId.of("left"), 0.05, PartId.of("right"), 0.05), Slope.LEVEL)
-        .with(PartId.of("frost"), "shut");
+        .with(PartId.of("frost"), PositionId.of("shut"));
   }
 
   private Rule of(Automation automation) {
@@ -114,13 +127,16 @@ class ReadyRulesTest {
             PartId.of("fill-right"),
             0.8);
     Rule rule = of(automation);
-    assertThat(rule.onlyIf()).containsExactly(new Rule.Handle(PartId.of("fill-left"), "open"));
+    assertThat(rule.onlyIf())
+        .containsExactly(new Rule.Handle(PartId.of("fill-left"), PositionId.of("open")));
     assertThat(rule.acts().subList(0, 2))
         .containsExactly(
-            new Rule.Move(new Turn(PartId.of("fill-right"), "open")),
-            new Rule.Move(new Turn(PartId.of("fill-left"), "shut")));
-    assertThat(rule.then()).containsExactly(new Turn(PartId.of("fill-right"), "shut"));
-    RuleProof.Verdict verdict = verdict(rule, now().with(PartId.of("inlet"), "mains"));
+            new Rule.Move(new Turn(PartId.of("fill-right"), PositionId.of("open"))),
+            new Rule.Move(new Turn(PartId.of("fill-left"), PositionId.of("shut"))));
+    assertThat(rule.then())
+        .containsExactly(new Turn(PartId.of("fill-right"), PositionId.of("shut")));
+    RuleProof.Verdict verdict =
+        verdict(rule, now().with(PartId.of("inlet"), PositionId.of("mains")));
     assertThat(verdict.reached()).isPositive();
     // By hand the first tank would have run over; one motor that sticks leaves that as it is.
     assertThat(verdict.stories())
@@ -142,15 +158,15 @@ class ReadyRulesTest {
                 PartId.of("frost")));
     assertThat(rule.acts())
         .containsExactly(
-            new Rule.Move(new Turn(PartId.of("from-right"), "open")),
-            new Rule.Move(new Turn(PartId.of("from-left"), "shut")),
-            new Rule.Move(new Turn(PartId.of("frost"), "open")),
+            new Rule.Move(new Turn(PartId.of("from-right"), PositionId.of("open"))),
+            new Rule.Move(new Turn(PartId.of("from-left"), PositionId.of("shut"))),
+            new Rule.Move(new Turn(PartId.of("frost"), PositionId.of("open"))),
             new Rule.Pause(20),
-            new Rule.Move(new Turn(PartId.of("frost"), "shut")),
+            new Rule.Move(new Turn(PartId.of("frost"), PositionId.of("shut"))),
             new Rule.Say("Changed to Right. Open a cold tap until no air comes, then a hot one."));
     assertThat(rule.onFailure())
         .as("what lets the air out")
-        .startsWith(new Turn(PartId.of("frost"), "shut"));
+        .startsWith(new Turn(PartId.of("frost"), PositionId.of("shut")));
   }
 
   @Test
@@ -166,7 +182,11 @@ class ReadyRulesTest {
                 0.1,
                 PartId.NONE));
     RuleProof.Verdict verdict =
-        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
+        verdict(
+            rule,
+            now()
+                .with(PartId.of("from-left"), PositionId.of("open"))
+                .with(PartId.of("pump"), PositionId.of("on")));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
@@ -177,11 +197,15 @@ class ReadyRulesTest {
     assertThat(rule.when()).containsExactly(new Rule.Amount("outside", false, 2, 1, 600));
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn(PartId.of("loop"), "off")),
-            new Rule.Move(new Turn(PartId.of("pump"), "off")),
-            new Rule.Move(new Turn(PartId.of("frost"), "open")));
+            new Rule.Move(new Turn(PartId.of("loop"), PositionId.of("off"))),
+            new Rule.Move(new Turn(PartId.of("pump"), PositionId.of("off"))),
+            new Rule.Move(new Turn(PartId.of("frost"), PositionId.of("open"))));
     RuleProof.Verdict verdict =
-        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
+        verdict(
+            rule,
+            now()
+                .with(PartId.of("from-left"), PositionId.of("open"))
+                .with(PartId.of("pump"), PositionId.of("on")));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
@@ -199,7 +223,8 @@ class ReadyRulesTest {
             600,
             List.of(),
             List.of());
-    RuleProof.Verdict verdict = verdict(level, now().with(PartId.of("from-left"), "open"));
+    RuleProof.Verdict verdict =
+        verdict(level, now().with(PartId.of("from-left"), PositionId.of("open")));
     assertThat(verdict.stories())
         .extracting(RuleProof.Story::harm)
         .anyMatch(h -> h.contains("out"));
@@ -211,11 +236,15 @@ class ReadyRulesTest {
     assertThat(rule.hasButton()).isTrue();
     assertThat(rule.acts())
         .startsWith(
-            new Rule.Move(new Turn(PartId.of("loop"), "on")),
+            new Rule.Move(new Turn(PartId.of("loop"), PositionId.of("on"))),
             new Rule.Until(List.of(new Rule.Amount("loop", true, 40, 1, 0))),
-            new Rule.Move(new Turn(PartId.of("loop"), "off")));
+            new Rule.Move(new Turn(PartId.of("loop"), PositionId.of("off"))));
     RuleProof.Verdict verdict =
-        verdict(rule, now().with(PartId.of("from-left"), "open").with(PartId.of("pump"), "on"));
+        verdict(
+            rule,
+            now()
+                .with(PartId.of("from-left"), PositionId.of("open"))
+                .with(PartId.of("pump"), PositionId.of("on")));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
     // Without a sensor in the loop it takes its time.
@@ -229,7 +258,8 @@ class ReadyRulesTest {
   @Test
   void aRuleAtAButtonBeginsWhenItIsPressedAndOnlyThen() {
     RuleRun run = new RuleRun(of(Automation.circulate(rig, PartId.of("loop"))));
-    Map<PartId, String> positions = new HashMap<>(Map.of(PartId.of("loop"), "off"));
+    Map<PartId, PositionId> positions =
+        new HashMap<>(Map.of(PartId.of("loop"), PositionId.of("off")));
     Sight sight =
         new Sight() {
           @Override
@@ -238,7 +268,7 @@ class ReadyRulesTest {
           }
 
           @Override
-          public String position(PartId part) {
+          public PositionId position(PartId part) {
             return positions.get(part);
           }
 
@@ -276,7 +306,7 @@ class ReadyRulesTest {
           }
 
           @Override
-          public String position(PartId part) {
+          public PositionId position(PartId part) {
             return rig.atRest().of(part);
           }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.jobs.automation.Automation;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
@@ -30,7 +31,7 @@ class RuleProofTest {
   /**
    * @param unpowered where the fill valve goes without power; empty where it stays
    */
-  private static Rig rig(String unpowered) {
+  private static Rig rig(PositionId unpowered) {
     return CaseRigs.vented(
             CaseRigs.rig().part("tank", "Tank", 0, 0, 1, CaseRigs.tank()), PartId.of("tank"), 1)
         .part("inlet", "Inlet", 0, 0, 0.9, Fittings.inlet(2))
@@ -48,8 +49,8 @@ class RuleProofTest {
       List.of(RuleRigs.signal("level", SignalKind.LEVEL, SignalKind.Where.PART, "tank"));
 
   private static State state(Rig rig) {
-    Map<PartId, String> positions = new TreeMap<>(rig.atRest().positions());
-    positions.put(PartId.of("inlet"), "mains");
+    Map<PartId, PositionId> positions = new TreeMap<>(rig.atRest().positions());
+    positions.put(PartId.of("inlet"), PositionId.of("mains"));
     return new State(new fernwort.core.rig.Setting(positions), Map.of(), Slope.LEVEL);
   }
 
@@ -78,7 +79,11 @@ class RuleProofTest {
             Optional.empty(),
             "",
             pump.source(),
-            Optional.of(new Signal.Drive("van/pump/set", Map.of("on", "1", "off", "0"), lost))));
+            Optional.of(
+                new Signal.Drive(
+                    "van/pump/set",
+                    Map.of(PositionId.of("on"), "1", PositionId.of("off"), "0"),
+                    PositionId.of(lost)))));
     Network network = Network.of(rig);
     Rule rule =
         ReadyRules.of(network, signals)
@@ -107,7 +112,7 @@ class RuleProofTest {
   /** Nothing but a second means helps where the one valve sticks open: a float, or a hand. */
   @Test
   void aRuleThatFillsByOneValveFailsWhenThatSticksAndByNothingElse() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     RuleProof.Verdict verdict =
         RuleProof.of(Network.of(rig), LEVEL).verdict(keep(rig, 0.75), state(rig));
     assertThat(verdict.reached()).isPositive();
@@ -118,7 +123,7 @@ class RuleProofTest {
 
   @Test
   void oneThatMayRunForHoursOverflowsWhenItsSensorSticksAndIsShownAsAStory() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Rule rule = keep(rig, 0.75).within(2 * 3600);
     RuleProof.Verdict verdict = RuleProof.of(Network.of(rig), LEVEL).verdict(rule, state(rig));
     assertThat(verdict.held()).isFalse();
@@ -137,7 +142,7 @@ class RuleProofTest {
 
   @Test
   void aValveThatStaysOpenWithoutALinkOverflows() {
-    Rig rig = rig("");
+    Rig rig = rig(PositionId.NONE);
     RuleProof.Verdict verdict =
         RuleProof.of(Network.of(rig), LEVEL).verdict(keep(rig, 0.75), state(rig));
     assertThat(verdict.stories()).extracting(RuleProof.Story::fault).contains(RuleFault.LINK_LOST);
@@ -145,13 +150,13 @@ class RuleProofTest {
 
   @Test
   void aRuleThatNeverDoesAnythingIsNotHeld() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Rule never =
         new Rule(
             "never",
             List.of(new Rule.Amount("level", true, 10, 0, 0)),
             List.of(),
-            List.of(new Rule.Move(new Turn(PartId.of("motor"), "shut"))),
+            List.of(new Rule.Move(new Turn(PartId.of("motor"), PositionId.of("shut")))),
             60,
             List.of(),
             List.of());
@@ -162,7 +167,7 @@ class RuleProofTest {
 
   @Test
   void stoppingAtFullHoldsWhateverTheValveDoesWithoutPower() {
-    Rig rig = rig("");
+    Rig rig = rig(PositionId.NONE);
     Rule stop =
         ReadyRules.of(Network.of(rig), LEVEL)
             .of(
@@ -171,14 +176,14 @@ class RuleProofTest {
                 state(rig));
     RuleProof.Verdict verdict =
         RuleProof.of(Network.of(rig), LEVEL)
-            .verdict(stop, state(rig).with(PartId.of("motor"), "open"));
+            .verdict(stop, state(rig).with(PartId.of("motor"), PositionId.of("open")));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
   }
 
   @Test
   void whatARuleNamesHasToBeThere() {
-    Rig rig = rig("shut");
+    Rig rig = rig(PositionId.of("shut"));
     Rule good = keep(rig, 0.75);
     assertThat(good.checked(rig, LEVEL)).isEqualTo(good);
     assertThatThrownBy(() -> good.checked(rig, List.of()))
@@ -190,7 +195,7 @@ class RuleProofTest {
             "x",
             good.when(),
             List.of(),
-            List.of(new Rule.Move(new Turn(PartId.of("tap"), "cold"))),
+            List.of(new Rule.Move(new Turn(PartId.of("tap"), PositionId.of("cold")))),
             60,
             List.of(),
             List.of());

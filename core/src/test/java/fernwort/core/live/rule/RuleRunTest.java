@@ -2,6 +2,7 @@ package fernwort.core.live.rule;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.kind.PositionId;
 import fernwort.core.live.Value;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.PartId;
@@ -17,11 +18,12 @@ import org.junit.jupiter.api.Test;
 /** How a rule goes on, step by step, and what it does when anything goes wrong. */
 class RuleRunTest {
 
-  private static final Turn OPEN = new Turn(PartId.of("fill"), "open");
-  private static final Turn SHUT = new Turn(PartId.of("fill"), "shut");
+  private static final Turn OPEN = new Turn(PartId.of("fill"), PositionId.of("open"));
+  private static final Turn SHUT = new Turn(PartId.of("fill"), PositionId.of("shut"));
 
   private final Map<String, Value> values = new HashMap<>();
-  private final Map<PartId, String> positions = new HashMap<>(Map.of(PartId.of("fill"), "shut"));
+  private final Map<PartId, PositionId> positions =
+      new HashMap<>(Map.of(PartId.of("fill"), PositionId.of("shut")));
   private final Set<PartId> failed = new HashSet<>();
   private final Sight sight =
       new Sight() {
@@ -31,7 +33,7 @@ class RuleRunTest {
         }
 
         @Override
-        public String position(PartId part) {
+        public PositionId position(PartId part) {
           return positions.get(part);
         }
 
@@ -67,7 +69,7 @@ class RuleRunTest {
     level(19);
     later(1);
     later(10);
-    positions.put(PartId.of("fill"), "open");
+    positions.put(PartId.of("fill"), PositionId.of("open"));
     later(1);
   }
 
@@ -80,12 +82,12 @@ class RuleRunTest {
     assertThat(later(9)).isEmpty();
     assertThat(later(1)).containsExactly(new RuleRun.Begun(), new RuleRun.Moves(OPEN));
     assertThat(later(5)).isEmpty();
-    positions.put(PartId.of("fill"), "open");
+    positions.put(PartId.of("fill"), PositionId.of("open"));
     level(60);
     assertThat(later(5)).isEmpty();
     level(80);
     assertThat(later(5)).containsExactly(new RuleRun.Moves(SHUT));
-    positions.put(PartId.of("fill"), "shut");
+    positions.put(PartId.of("fill"), PositionId.of("shut"));
     assertThat(later(5)).containsExactly(new RuleRun.Ended());
     assertThat(run.isActing()).isFalse();
   }
@@ -96,7 +98,7 @@ class RuleRunTest {
     begin();
     level(81);
     later(1);
-    positions.put(PartId.of("fill"), "shut");
+    positions.put(PartId.of("fill"), PositionId.of("shut"));
     later(1);
     for (int i = 0; i < 50; i++) {
       level(i % 2 == 0 ? 19.5 : 21.5);
@@ -137,7 +139,7 @@ class RuleRunTest {
     begin();
     values.remove("level");
     later(1);
-    positions.put(PartId.of("fill"), "shut");
+    positions.put(PartId.of("fill"), PositionId.of("shut"));
     level(19);
     for (int i = 0; i < 20; i++) {
       assertThat(later(10)).noneMatch(RuleRun.Begun.class::isInstance);

@@ -7,6 +7,7 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.jobs.automation.Automation;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.live.LiveRig;
@@ -105,7 +106,7 @@ class SimulatedDaysTest {
     return new House(
         "van",
         rig,
-        tern.state().with(PartId.of("pump"), "on"),
+        tern.state().with(PartId.of("pump"), PositionId.of("on")),
         List.of(
             Automation.shutOnLeak(rig),
             Automation.changeWhenDry(
@@ -239,7 +240,7 @@ class SimulatedDaysTest {
             switch (told.value()) {
               case Value.Amount amount -> Double.toString(amount.amount());
               case Value.Contact contact -> contact.on() ? "on" : "off";
-              case Value.Stop stop -> stop.position();
+              case Value.Stop stop -> stop.position().value();
             };
         live.take(told.sensor().name(), said, false, Slope.LEVEL, now);
       }
@@ -307,7 +308,7 @@ class SimulatedDaysTest {
     }
 
     @Override
-    public String position(PartId part) {
+    public PositionId position(PartId part) {
       return live.signals().stream()
           .filter(s -> s.on().id().equals(part) && s.drive().isPresent())
           .findFirst()
@@ -315,8 +316,9 @@ class SimulatedDaysTest {
           .map(v ->
               switch (v) {
                 case Value.Stop stop -> stop.position();
-                case Value.Contact contact -> contact.on() ? "on" : "off";
-                case Value.Amount amount -> "";
+                case Value.Contact contact ->
+                    contact.on() ? PositionId.of("on") : PositionId.of("off");
+                case Value.Amount amount -> PositionId.NONE;
               })
           .orElseGet(() -> house.start().setting().of(part));
     }
@@ -337,12 +339,12 @@ class SimulatedDaysTest {
 
   private static Signal signal(Rig rig, Sensor sensor) {
     boolean motor = sensor.kind() == SignalKind.PUMP || sensor.kind() == SignalKind.POSITION;
-    Map<String, String> payloads = new TreeMap<>();
+    Map<PositionId, String> payloads = new TreeMap<>();
     if (motor) {
       rig.part(sensor.on().id().part())
           .kind()
           .positions()
-          .forEach(p -> payloads.put(p.id(), p.id()));
+          .forEach(p -> payloads.put(p.id(), p.id().value()));
     }
     return new Signal(
         sensor.name(),
@@ -357,7 +359,7 @@ class SimulatedDaysTest {
                 new Signal.Drive(
                     "sim/set/" + sensor.name(),
                     payloads,
-                    sensor.kind() == SignalKind.PUMP ? "off" : ""))
+                    sensor.kind() == SignalKind.PUMP ? PositionId.of("off") : PositionId.NONE))
             : Optional.empty());
   }
 

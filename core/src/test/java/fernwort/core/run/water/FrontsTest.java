@@ -8,6 +8,7 @@ import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wetness;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
@@ -51,7 +52,7 @@ class FrontsTest {
     State ready = VAN.state();
     for (Part part : network.rig().parts()) {
       if (part.kind() instanceof Pump) {
-        ready = ready.with(part.id(), "on");
+        ready = ready.with(part.id(), PositionId.of("on"));
       }
     }
     for (Part part : network.rig().parts()) {

@@ -2,6 +2,7 @@ package fernwort.bench;
 
 import fernwort.core.demo.LongCoach;
 import fernwort.core.describe.Fittings;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Gauge;
@@ -10,7 +11,6 @@ import fernwort.core.load.DrawOrders;
 import fernwort.core.network.Network;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.HashMap;

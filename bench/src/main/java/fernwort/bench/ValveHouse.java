@@ -1,8 +1,9 @@
 package fernwort.bench;
 
 import fernwort.core.describe.Fittings;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Manifold;
@@ -12,7 +13,6 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;

@@ -2,10 +2,10 @@ package fernwort.core;
 
 import static org.assertj.core.api.Assertions.fail;
 
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.LineId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.io.IOException;

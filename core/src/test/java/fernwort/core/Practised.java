@@ -1,8 +1,8 @@
 package fernwort.core;
 
 import fernwort.core.format.RigFormat;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

@@ -2,8 +2,8 @@ package fernwort.app.api;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;

@@ -2,9 +2,9 @@ package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import fernwort.app.services.OpenRig;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;

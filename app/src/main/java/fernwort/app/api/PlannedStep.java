@@ -1,11 +1,11 @@
 package fernwort.app.api;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Acts;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.ArrayList;

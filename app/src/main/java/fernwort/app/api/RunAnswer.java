@@ -2,8 +2,8 @@ package fernwort.app.api;
 
 import fernwort.app.services.OpenRig;
 import fernwort.core.hydraulics.Conditions;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;

@@ -1,8 +1,8 @@
 package fernwort.app.api;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.run.Actor;
 import fernwort.core.run.WorkList;
 import fernwort.core.say.Refusal;

@@ -1,9 +1,9 @@
 package fernwort.app.api;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.tank.Parked;
 import fernwort.core.tank.TankFigures;

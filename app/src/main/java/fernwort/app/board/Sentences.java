@@ -1,9 +1,9 @@
 package fernwort.app.board;
 
 import fernwort.app.services.Outlook;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.network.End;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;

@@ -1,7 +1,7 @@
 package fernwort.app.board;
 
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.rig.Part;
 

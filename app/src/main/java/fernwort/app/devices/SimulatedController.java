@@ -7,7 +7,7 @@ import fernwort.app.sim.SimulatedDevice;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Done;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.sim.Mishap;
 import java.util.ArrayList;

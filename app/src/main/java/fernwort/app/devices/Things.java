@@ -1,12 +1,12 @@
 package fernwort.app.devices;
 
 import fernwort.app.live.SignalText;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;

@@ -1,8 +1,8 @@
 package fernwort.app.fault;
 
 import fernwort.core.fault.Observation;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.List;

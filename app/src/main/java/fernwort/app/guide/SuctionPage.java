@@ -12,7 +12,7 @@ import fernwort.core.guide.answers.RigAnswers.Position;
 import fernwort.core.guide.answers.RigAnswers.Selector;
 import fernwort.core.guide.answers.RigAnswers.Third;
 import fernwort.core.guide.answers.TankAnswers;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Contents;
 import java.util.ArrayList;
 import java.util.List;

@@ -1,8 +1,8 @@
 package fernwort.app.jobs;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.goal.Plan;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.List;
 import java.util.Locale;

@@ -1,8 +1,8 @@
 package fernwort.app.jobs;
 
 import fernwort.app.services.OpenRig;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.Rig;
 import java.util.Optional;
 

@@ -6,7 +6,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;

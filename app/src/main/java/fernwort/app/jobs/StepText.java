@@ -5,6 +5,7 @@ import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import fernwort.app.format.MessageModule;
 import fernwort.app.store.RunStore;
+import fernwort.core.format.Ids;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import java.util.ArrayList;
@@ -18,6 +19,7 @@ class StepText {
 
   private final JsonMapper mapper =
       JsonMapper.builder()
+          .addModule(Ids.module())
           .addModule(MessageModule.kept())
           .addMixIn(Step.class, Names.class)
           .addMixIn(Step.Span.class, WithoutAnswers.class)

@@ -2,8 +2,8 @@ package fernwort.app.live;
 
 import fernwort.app.mqtt.Link;
 import fernwort.app.mqtt.Topics;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -1,13 +1,13 @@
 package fernwort.app.live;
 
 import fernwort.app.store.LiveStore;
+import fernwort.core.id.PartId;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
 import fernwort.core.live.rule.Rule;
 import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;

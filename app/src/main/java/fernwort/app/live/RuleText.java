@@ -2,10 +2,10 @@ package fernwort.app.live;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.rule.Rule;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.stream.Stream;

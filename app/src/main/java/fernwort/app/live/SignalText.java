@@ -1,12 +1,12 @@
 package fernwort.app.live;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Refusal;
 import java.util.Locale;
 import java.util.Map;

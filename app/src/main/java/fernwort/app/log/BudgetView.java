@@ -12,7 +12,7 @@ import fernwort.core.budget.Fact;
 import fernwort.core.budget.Range;
 import fernwort.core.diary.Entry;
 import fernwort.core.diary.Paid;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.sizing.Habit;
 import fernwort.core.sizing.Habits;
 import java.time.Duration;

@@ -9,7 +9,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.store.DiaryStore;
 import fernwort.app.web.PlainCell;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.io.IOException;

@@ -4,7 +4,7 @@ import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;

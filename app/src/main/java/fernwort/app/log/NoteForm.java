@@ -6,7 +6,7 @@ import fernwort.app.services.States;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;

@@ -1,11 +1,11 @@
 package fernwort.app.practice;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Refusal;

@@ -1,8 +1,8 @@
 package fernwort.app.rehearse;
 
 import fernwort.app.services.OpenRig;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Moment;

@@ -2,7 +2,7 @@ package fernwort.app.rig;
 
 import fernwort.app.board.Drawing;
 import fernwort.core.describe.PortNames;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

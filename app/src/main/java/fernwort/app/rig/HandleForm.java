@@ -2,9 +2,9 @@ package fernwort.app.rig;
 
 import fernwort.app.web.Field;
 import fernwort.app.web.ValvePicture;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.say.Refusal;

@@ -5,7 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.FaceSketch;
 import fernwort.app.web.Field;
 import fernwort.core.describe.TankResize;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;

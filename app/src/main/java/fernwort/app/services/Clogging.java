@@ -6,7 +6,7 @@ import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Clock;

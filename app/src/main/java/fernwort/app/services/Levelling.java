@@ -2,7 +2,7 @@ package fernwort.app.services;
 
 import fernwort.app.store.Logbook;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankFigures;
 import java.util.List;

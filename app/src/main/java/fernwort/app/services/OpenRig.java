@@ -2,9 +2,9 @@ package fernwort.app.services;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.streams.LineService;
 import java.util.Map;

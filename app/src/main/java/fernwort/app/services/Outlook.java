@@ -1,9 +1,9 @@
 package fernwort.app.services;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.network.Levels;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;

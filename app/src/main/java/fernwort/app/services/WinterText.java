@@ -8,9 +8,10 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import fernwort.app.format.MessageModule;
 import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wintering;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.format.Ids;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
@@ -42,6 +43,7 @@ class WinterText {
 
   private final JsonMapper mapper =
       JsonMapper.builder()
+          .addModule(Ids.module())
           .addModule(MessageModule.kept())
           .addModule(new SimpleModule().addKeyDeserializer(ElementId.class, new OfRig()))
           .addMixIn(Operation.class, Names.class)

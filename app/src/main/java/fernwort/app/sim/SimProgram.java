@@ -4,7 +4,7 @@ import fernwort.app.mqtt.BrokerAddress;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.format.RigFormat;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

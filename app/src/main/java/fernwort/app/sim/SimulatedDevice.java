@@ -4,11 +4,12 @@ import fernwort.app.mqtt.BrokerAddress;
 import fernwort.app.mqtt.HiveLink;
 import fernwort.app.mqtt.Link;
 import fernwort.app.mqtt.Topics;
-import fernwort.core.kind.PositionId;
+import fernwort.core.format.Ids;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.SignalKind;
 import fernwort.core.live.Value;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import fernwort.core.sim.Mishap;
 import fernwort.core.sim.Sensor;
@@ -61,7 +62,7 @@ public final class SimulatedDevice implements AutoCloseable {
 
   private final String id;
   private final SimulatedRig rig;
-  private final JsonMapper mapper = JsonMapper.builder().build();
+  private final JsonMapper mapper = JsonMapper.builder().addModule(Ids.module()).build();
   private final BlockingQueue<Runnable> heard = new LinkedBlockingQueue<>(10_000);
   private final Map<String, String> sent = new HashMap<>();
   private final Map<String, String> noted = new HashMap<>();

@@ -5,7 +5,7 @@ import static fernwort.app.store.db.Tables.DIARY;
 import fernwort.app.Missing;
 import fernwort.app.store.db.tables.records.DiaryRecord;
 import fernwort.core.diary.Entry;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.time.Clock;

@@ -2,6 +2,7 @@ package fernwort.app.web;
 
 import fernwort.app.format.MessageModule;
 import fernwort.app.format.OldNames;
+import fernwort.core.format.Ids;
 import fernwort.core.format.RigFormat;
 import java.time.Clock;
 import org.springframework.context.annotation.Bean;
@@ -27,6 +28,12 @@ class AppConfig {
     return new SimpleModule("finite numbers")
         .addSerializer(Double.class, new FiniteNumber())
         .addSerializer(double.class, new FiniteNumber());
+  }
+
+  /** Programs read ids as texts. */
+  @Bean
+  JacksonModule ids() {
+    return Ids.module();
   }
 
   /** Programs read sentences in metric units. */

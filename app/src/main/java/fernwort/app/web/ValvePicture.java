@@ -1,6 +1,6 @@
 package fernwort.app.web;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;

@@ -4,12 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.Client;
 import fernwort.app.SharedCopy;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.say.Message;
 import java.io.IOException;
 import java.nio.file.Files;

@@ -1,7 +1,8 @@
 package fernwort.app.guide;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
@@ -15,7 +16,6 @@ import fernwort.core.kind.machine.Heater;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

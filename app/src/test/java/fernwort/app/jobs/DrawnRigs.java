@@ -2,8 +2,9 @@ package fernwort.app.jobs;
 
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd.Role;
@@ -17,7 +18,6 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import java.util.ArrayList;

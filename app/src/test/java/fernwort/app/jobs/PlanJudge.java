@@ -1,5 +1,6 @@
 package fernwort.app.jobs;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -11,7 +12,6 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;

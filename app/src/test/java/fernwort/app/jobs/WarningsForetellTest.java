@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;

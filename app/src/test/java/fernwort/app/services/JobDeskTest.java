@@ -3,12 +3,12 @@ package fernwort.app.services;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
 import java.util.List;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.drain.Filled;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.winter.WinterizingMethods;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;

@@ -7,7 +7,7 @@ import fernwort.app.Client;
 import fernwort.app.OwnCopy;
 import fernwort.app.live.LiveAnswers;
 import fernwort.app.live.LiveDesk;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.AlarmCode;
 import java.io.IOException;
 import java.io.UncheckedIOException;

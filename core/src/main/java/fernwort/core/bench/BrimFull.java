@@ -2,9 +2,9 @@ package fernwort.core.bench;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.effort.EffortExceededException;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.run.Event;

@@ -1,16 +1,16 @@
 package fernwort.core.bench;
 
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;

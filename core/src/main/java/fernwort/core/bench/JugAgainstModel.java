@@ -2,14 +2,14 @@ package fernwort.core.bench;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.sizing.TimedJug;
 import java.util.Optional;

@@ -1,10 +1,10 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
 import java.util.ArrayList;

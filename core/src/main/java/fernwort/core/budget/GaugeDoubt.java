@@ -1,11 +1,11 @@
 package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Gauge;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.tank.TankRoom;
 import java.util.Arrays;

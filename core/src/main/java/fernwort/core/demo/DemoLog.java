@@ -1,11 +1,11 @@
 package fernwort.core.demo;
 
 import fernwort.core.diary.Entry;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;

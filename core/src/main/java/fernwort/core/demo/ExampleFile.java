@@ -1,6 +1,7 @@
 package fernwort.core.demo;
 
 import fernwort.core.format.AnswersFormat;
+import fernwort.core.format.Ids;
 import fernwort.core.format.RigFormat;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.rig.Rig;
@@ -17,7 +18,7 @@ final class ExampleFile {
 
   private static final RigFormat RIGS = new RigFormat();
   private static final AnswersFormat ANSWERS = new AnswersFormat();
-  private static final JsonMapper LISTS = JsonMapper.builder().build();
+  private static final JsonMapper LISTS = JsonMapper.builder().addModule(Ids.module()).build();
 
   private ExampleFile() {}
 

@@ -1,9 +1,10 @@
 package fernwort.core.demo;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.end.Plug;
@@ -18,7 +19,6 @@ import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.rig.Axle;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Vehicle;
 import java.util.HashMap;

@@ -1,17 +1,17 @@
 package fernwort.core.describe;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortFlow;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.Optional;

@@ -1,12 +1,12 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -1,11 +1,11 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Problem;

@@ -1,6 +1,6 @@
 package fernwort.core.describe;
 
-import fernwort.core.rig.ElementId;
+import fernwort.core.id.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;

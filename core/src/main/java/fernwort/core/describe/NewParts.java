@@ -1,9 +1,9 @@
 package fernwort.core.describe;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.NewPart;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.OpenEnd;

@@ -1,16 +1,16 @@
 package fernwort.core.describe;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;

@@ -1,6 +1,6 @@
 package fernwort.core.diary;
 
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
 import java.time.Instant;

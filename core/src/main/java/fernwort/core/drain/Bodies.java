@@ -1,13 +1,13 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 

@@ -1,14 +1,14 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.TankAir;

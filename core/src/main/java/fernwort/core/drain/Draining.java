@@ -1,10 +1,10 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,9 +1,9 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Heater;

@@ -1,6 +1,8 @@
 package fernwort.core.drain;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -9,9 +11,7 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;

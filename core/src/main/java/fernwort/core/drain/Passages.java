@@ -1,9 +1,9 @@
 package fernwort.core.drain;
 
 import fernwort.core.graph.Arcs;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Mouth;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;

@@ -1,7 +1,7 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Levels;

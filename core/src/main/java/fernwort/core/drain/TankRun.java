@@ -1,11 +1,11 @@
 package fernwort.core.drain;
 
 import fernwort.core.graph.LowestCrest;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.TreeMap;

@@ -1,8 +1,8 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;

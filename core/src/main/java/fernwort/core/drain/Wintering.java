@@ -1,15 +1,15 @@
 package fernwort.core.drain;
 
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

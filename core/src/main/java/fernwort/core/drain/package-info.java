@@ -8,7 +8,7 @@
  * its estimates: docs/cold.md.
  *
  * <pre>{@code
- * Wintering full = Filled.of(network, state.with("cold-drain", "off"));
+ * Wintering full = Filled.of(network, state.with(PartId.of("cold-drain"), PositionId.of("off")));
  * Wintering left = Draining.of(network, full);
  * double before = rig.lines().stream().mapToDouble(full.wetness()::volume).sum();
  * double stays = rig.lines().stream().mapToDouble(left.wetness()::volume).sum(); // m³

@@ -1,8 +1,8 @@
 package fernwort.core.fault;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.rig.ElementId;
 import java.util.Optional;
 
 /**

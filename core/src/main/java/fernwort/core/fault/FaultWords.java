@@ -1,12 +1,12 @@
 package fernwort.core.fault;
 
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.fault.FaultKind;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;

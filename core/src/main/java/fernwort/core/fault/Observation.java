@@ -1,11 +1,11 @@
 package fernwort.core.fault;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.Arrays;

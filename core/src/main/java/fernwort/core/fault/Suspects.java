@@ -1,14 +1,14 @@
 package fernwort.core.fault;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InOut;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

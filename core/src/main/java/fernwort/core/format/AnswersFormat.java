@@ -8,7 +8,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Reads and writes what somebody has answered about a rig, as it is kept. */
 public final class AnswersFormat {
 
-  private final JsonMapper mapper = JsonMapper.builder().build();
+  private final JsonMapper mapper = JsonMapper.builder().addModule(Ids.module()).build();
 
   /** Returns answers as text. */
   public String write(RigAnswers answers) {

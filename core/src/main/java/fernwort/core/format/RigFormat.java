@@ -69,6 +69,7 @@ public final class RigFormat {
     mapper =
         JsonMapper.builder(factory)
             .enumNamingStrategy(EnumNamingStrategies.KEBAB_CASE)
+            .addModule(Ids.module())
             .addMixIn(Kind.class, KindNames.class)
             .registerSubtypes(KindNames.all())
             .addMixIn(Shape.class, ShapeNames.class)

@@ -1,15 +1,15 @@
 package fernwort.core.frost;
 
 import fernwort.core.drain.Wintering;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PlaceId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -2,12 +2,12 @@ package fernwort.core.frost;
 
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Moment;

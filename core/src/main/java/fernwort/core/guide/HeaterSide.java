@@ -6,15 +6,15 @@ import fernwort.core.guide.answers.PumpAnswers.Heat;
 import fernwort.core.guide.answers.PumpAnswers.HeaterDrain;
 import fernwort.core.guide.answers.PumpAnswers.Hot;
 import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.end.OpenEnd.Role;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.LeakTray;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Heater;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.Optional;
 

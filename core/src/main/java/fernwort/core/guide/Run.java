@@ -2,12 +2,12 @@ package fernwort.core.guide;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.guide.answers.RigAnswers.Spot;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InOut;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.line.Tee;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 
 /** A line as one lays it at one spot: from a port, through piece after piece, to another. */

@@ -8,7 +8,7 @@ import fernwort.core.guide.answers.TankAnswers.Drain;
 import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankTies;
 import fernwort.core.guide.answers.Venting.Second;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;

@@ -4,7 +4,7 @@ import fernwort.core.describe.Fittings;
 import fernwort.core.guide.answers.RigAnswers;
 import fernwort.core.guide.answers.TankAnswers;
 import fernwort.core.guide.answers.TankTies;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import java.util.List;

@@ -1,7 +1,7 @@
 package fernwort.core.hazard;
 
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.streams.Directions;
 import java.util.List;
 

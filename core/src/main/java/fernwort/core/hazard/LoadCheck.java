@@ -1,9 +1,9 @@
 package fernwort.core.hazard;
 
+import fernwort.core.id.PartId;
 import fernwort.core.load.Bearing;
 import fernwort.core.load.Loads;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;

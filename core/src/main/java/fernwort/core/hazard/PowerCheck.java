@@ -1,9 +1,9 @@
 package fernwort.core.hazard;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.End;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;

@@ -1,8 +1,8 @@
 package fernwort.core.hazard;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.FlowPath;

@@ -1,7 +1,8 @@
 package fernwort.core.hazard;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.Tank;
@@ -11,7 +12,6 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;

@@ -1,16 +1,16 @@
 package fernwort.core.hazard;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
 import fernwort.core.network.Relief;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;

@@ -1,6 +1,6 @@
 package fernwort.core.hazard;
 
-import fernwort.core.rig.ElementId;
+import fernwort.core.id.ElementId;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Set;

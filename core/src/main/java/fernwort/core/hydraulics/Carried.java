@@ -1,8 +1,8 @@
 package fernwort.core.hydraulics;
 
-import fernwort.core.kind.PortId;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

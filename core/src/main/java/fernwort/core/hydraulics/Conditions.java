@@ -1,7 +1,7 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 

@@ -1,12 +1,12 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Link;
 import fernwort.core.network.Levels;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.HeadReach;
 import java.util.Arrays;
 import java.util.Set;

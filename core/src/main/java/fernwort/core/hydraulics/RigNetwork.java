@@ -1,10 +1,10 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.FlowNetwork;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Kind;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

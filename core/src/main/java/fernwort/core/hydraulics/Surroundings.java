@@ -1,8 +1,8 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.network.End;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.Source;

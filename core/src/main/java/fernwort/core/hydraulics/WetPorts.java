@@ -1,18 +1,18 @@
 package fernwort.core.hydraulics;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Joined;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.AirSearch;
 import fernwort.core.ways.OpenWays;
 import java.util.List;

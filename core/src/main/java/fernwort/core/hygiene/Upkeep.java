@@ -2,9 +2,9 @@ package fernwort.core.hygiene;
 
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Care;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.time.Duration;
 import java.time.Instant;

@@ -1,5 +1,7 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PortId;
+
 /**
  * How air or antifreeze is let in at a part.
  *

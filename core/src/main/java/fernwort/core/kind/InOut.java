@@ -1,5 +1,7 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PortId;
+
 /**
  * The two ports by which a part stands in a line.
  *

@@ -1,5 +1,7 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.entered.Clash;
 import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;

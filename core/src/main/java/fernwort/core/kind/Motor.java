@@ -1,5 +1,6 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PositionId;
 import java.util.Optional;
 
 /**

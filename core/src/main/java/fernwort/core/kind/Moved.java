@@ -1,6 +1,7 @@
 package fernwort.core.kind;
 
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 
 /**
  * A part that a switch moves along with others.

@@ -1,5 +1,6 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PortId;
 import java.util.List;
 import java.util.Optional;
 

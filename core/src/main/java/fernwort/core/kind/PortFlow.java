@@ -1,5 +1,7 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PortId;
+
 /** Which way water goes at a port, seen from its part. */
 public enum PortFlow {
   IN,

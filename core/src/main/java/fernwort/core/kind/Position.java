@@ -1,5 +1,7 @@
 package fernwort.core.kind;
 
+import fernwort.core.id.PositionId;
+
 /**
  * One position of something that a hand can change.
  *

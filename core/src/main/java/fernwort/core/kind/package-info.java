@@ -9,7 +9,7 @@
  *
  * <pre>{@code
  * Kind check = new CheckValve(2_000);
- * List<Link> one = check.links(""); // one way, from in to out, once 2 kPa press
+ * List<Link> one = check.links(PositionId.NONE); // one way, from in to out, once 2 kPa press
  * boolean checks = check.is(Purpose.CHECKS);
  * Frost frost = check.frost(); // it cracks
  * }</pre>

@@ -1,14 +1,14 @@
 package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;

@@ -1,11 +1,11 @@
 package fernwort.core.live;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.ways.FlowPath;
 import java.util.ArrayDeque;

@@ -1,11 +1,11 @@
 package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;

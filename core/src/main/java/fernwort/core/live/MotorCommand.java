@@ -1,7 +1,7 @@
 package fernwort.core.live;
 
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import java.time.Instant;
 import java.util.Locale;
 

@@ -1,9 +1,9 @@
 package fernwort.core.live;
 
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;

@@ -2,14 +2,14 @@ package fernwort.core.live;
 
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.OpenWays;

@@ -1,6 +1,6 @@
 package fernwort.core.live;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PositionId;
 
 /** What a message said. */
 public sealed interface Value {

@@ -1,9 +1,9 @@
 package fernwort.core.load;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
 import java.util.Comparator;

@@ -1,7 +1,7 @@
 package fernwort.core.load;
 
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;

@@ -1,9 +1,9 @@
 package fernwort.core.network;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;

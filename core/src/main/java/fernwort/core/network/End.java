@@ -1,6 +1,6 @@
 package fernwort.core.network;
 
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 
 /**
  * Where water goes.

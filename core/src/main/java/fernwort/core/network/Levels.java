@@ -1,9 +1,9 @@
 package fernwort.core.network;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;

@@ -2,9 +2,9 @@ package fernwort.core.network;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Kind;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.HashMap;

@@ -1,8 +1,8 @@
 package fernwort.core.network;
 
 import fernwort.core.graph.Arcs;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Link;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;

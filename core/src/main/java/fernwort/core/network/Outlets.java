@@ -1,8 +1,8 @@
 package fernwort.core.network;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Mouth;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;

@@ -1,11 +1,11 @@
 package fernwort.core.network;
 
 import fernwort.core.graph.LowestCrest;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import java.util.Arrays;
 import java.util.BitSet;

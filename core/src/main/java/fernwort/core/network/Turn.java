@@ -1,7 +1,7 @@
 package fernwort.core.network;
 
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 
 /**
  * One turn of a handle, or one thing put somewhere.

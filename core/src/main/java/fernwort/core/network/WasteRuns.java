@@ -1,11 +1,11 @@
 package fernwort.core.network;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;

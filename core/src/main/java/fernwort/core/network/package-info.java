@@ -12,7 +12,7 @@
  * Network compiled = Network.of(rig);
  * OpenGraph open = new OpenGraph(compiled, state.setting()); // what stands open
  * Levels levels = Levels.of(compiled, state); // how high everything is, on the slope
- * double surface = levels.surface("main"); // m
+ * double surface = levels.surface(PartId.of("main")); // m
  * }</pre>
  *
  * <p>To change with care: the order of numbers, for plain arrays all over core are indexed by them.

@@ -1,6 +1,6 @@
 package fernwort.core.review;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Beyond;
 import fernwort.core.rig.Line;

@@ -2,15 +2,15 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.drain.Wetness;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import java.util.Comparator;

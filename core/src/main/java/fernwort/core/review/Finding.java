@@ -1,6 +1,6 @@
 package fernwort.core.review;
 
-import fernwort.core.rig.ElementId;
+import fernwort.core.id.ElementId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.List;

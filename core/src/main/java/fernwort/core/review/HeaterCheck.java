@@ -2,13 +2,13 @@ package fernwort.core.review;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;

@@ -2,11 +2,11 @@ package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
 import fernwort.core.describe.RigEdit;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import java.util.List;

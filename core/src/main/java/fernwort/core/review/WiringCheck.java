@@ -1,7 +1,7 @@
 package fernwort.core.review;
 
 import fernwort.core.describe.PortNames;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;

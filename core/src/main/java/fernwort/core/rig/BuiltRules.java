@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Purpose;
 import java.util.ArrayList;

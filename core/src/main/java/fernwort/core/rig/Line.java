@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.LineId;
 import fernwort.core.kind.ProfilePoint;
 import java.util.List;
 import java.util.Optional;

@@ -1,7 +1,9 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.say.Refusal;

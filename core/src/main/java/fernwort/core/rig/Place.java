@@ -1,5 +1,6 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.PlaceId;
 import java.util.Optional;
 
 /**

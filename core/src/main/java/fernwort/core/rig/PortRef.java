@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 
 /**
  * One port of one part.

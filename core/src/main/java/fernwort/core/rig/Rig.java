@@ -1,8 +1,12 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Moved;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -77,15 +81,12 @@ public record Rig(
         return part;
       }
     }
-    throw new Refusal(Says.THE_RIG_HAS_NO_PART_CHECK.with(id));
+    throw id.missing();
   }
 
   /** Returns the place with this id. */
   public Place place(PlaceId id) {
-    return places.stream()
-        .filter(p -> p.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_PLACE.with(id)));
+    return places.stream().filter(p -> p.id().equals(id)).findFirst().orElseThrow(id::missing);
   }
 
   /**
@@ -94,10 +95,7 @@ public record Rig(
    * @throws Refusal when there is none
    */
   public Line line(LineId id) {
-    return lines.stream()
-        .filter(l -> l.id().equals(id))
-        .findFirst()
-        .orElseThrow(() -> new Refusal(Says.THE_RIG_HAS_NO_LINE.with(id)));
+    return lines.stream().filter(l -> l.id().equals(id)).findFirst().orElseThrow(id::missing);
   }
 
   /**

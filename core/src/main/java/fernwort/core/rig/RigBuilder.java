@@ -1,7 +1,10 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.ProfilePoint;
 import java.util.ArrayList;
 import java.util.List;

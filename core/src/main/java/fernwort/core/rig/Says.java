@@ -29,9 +29,6 @@ enum Says implements Phrase {
   HAS_NOTHING_THAT_CAN_BE_SET("{} has nothing that can be set"),
 
   // Rig: a whole rig.
-  THE_RIG_HAS_NO_LINE("The rig has no line \"{}\"; check its id"),
-  THE_RIG_HAS_NO_PART_CHECK("The rig has no part \"{}\"; check its id"),
-  THE_RIG_HAS_NO_PLACE("The rig has no place \"{}\""),
   HAS_NOTHING_TO_TURN_OR_SWITCH("{} has nothing to turn or switch; pick a part that has a handle"),
   HAS_NO_POSITION_IT_CAN_BE("{} has no position \"{}\"; it can be {}"),
 

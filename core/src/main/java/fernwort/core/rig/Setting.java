@@ -1,7 +1,8 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Given;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;

@@ -1,6 +1,7 @@
 package fernwort.core.rig;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import java.util.Map;
 import java.util.TreeMap;
 

@@ -1,5 +1,7 @@
 package fernwort.core.rig;
 
+import fernwort.core.id.PartId;
+
 /**
  * What carries a tank at one place along it.
  *

@@ -1,6 +1,6 @@
 package fernwort.core.run;
 
-import fernwort.core.rig.ElementId;
+import fernwort.core.id.ElementId;
 
 /**
  * Something that begins, or ends, at a moment of a run.

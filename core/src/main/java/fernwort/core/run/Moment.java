@@ -1,7 +1,7 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Totals;
 import java.util.Map;

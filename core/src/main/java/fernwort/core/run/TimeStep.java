@@ -2,7 +2,7 @@ package fernwort.core.run;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.rig.LineId;
+import fernwort.core.id.LineId;
 import fernwort.core.run.water.Air;
 import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;

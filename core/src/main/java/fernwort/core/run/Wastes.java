@@ -1,8 +1,8 @@
 package fernwort.core.run;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.PartId;
 import fernwort.core.network.End;
-import fernwort.core.rig.PartId;
 import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.Tanks;

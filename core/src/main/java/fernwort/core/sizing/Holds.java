@@ -1,8 +1,8 @@
 package fernwort.core.sizing;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;

@@ -1,9 +1,9 @@
 package fernwort.core.sizing;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.tank.TankFigures;
 import java.util.List;

@@ -2,10 +2,10 @@ package fernwort.core.sizing;
 
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.LineId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

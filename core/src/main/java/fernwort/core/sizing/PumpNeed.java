@@ -2,13 +2,13 @@ package fernwort.core.sizing;
 
 import fernwort.core.flow.Fluid;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;

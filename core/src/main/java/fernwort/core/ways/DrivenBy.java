@@ -1,6 +1,6 @@
 package fernwort.core.ways;
 
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.util.Optional;
 
 /**

@@ -1,8 +1,8 @@
 package fernwort.core.ways;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.network.End;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import java.util.List;
 
 /**

@@ -1,7 +1,7 @@
 package fernwort.core.ways;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Given;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;

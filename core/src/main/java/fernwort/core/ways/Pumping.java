@@ -1,6 +1,7 @@
 package fernwort.core.ways;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -12,7 +13,6 @@ import fernwort.core.network.OpenGraph;
 import fernwort.core.network.Outlets;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.LinkedHashSet;

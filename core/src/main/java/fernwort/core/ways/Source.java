@@ -1,7 +1,7 @@
 package fernwort.core.ways;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Given;
-import fernwort.core.rig.PartId;
 import java.util.Optional;
 
 /**

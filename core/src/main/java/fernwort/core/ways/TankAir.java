@@ -1,7 +1,7 @@
 package fernwort.core.ways;
 
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import java.util.List;
 import java.util.Optional;
 

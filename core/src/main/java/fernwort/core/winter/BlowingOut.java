@@ -1,13 +1,13 @@
 package fernwort.core.winter;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.winter.routes.InjectionPoint;
 import fernwort.core.winter.routes.Route;

@@ -1,8 +1,8 @@
 package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.ElementId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
 import fernwort.core.winter.sheets.Operation;

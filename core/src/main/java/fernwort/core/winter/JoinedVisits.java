@@ -1,8 +1,8 @@
 package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PlaceId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterStep;
 import java.util.ArrayList;

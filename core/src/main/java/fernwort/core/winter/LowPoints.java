@@ -1,9 +1,9 @@
 package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.line.Valve;

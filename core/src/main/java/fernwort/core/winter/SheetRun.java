@@ -2,9 +2,9 @@ package fernwort.core.winter;
 
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;

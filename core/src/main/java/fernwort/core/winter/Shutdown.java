@@ -1,5 +1,6 @@
 package fernwort.core.winter;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.find.EmptyingJob;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
@@ -10,7 +11,6 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;

@@ -1,15 +1,15 @@
 package fernwort.core.winter;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.winter.sheets.Blow;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.Practised;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.Optional;

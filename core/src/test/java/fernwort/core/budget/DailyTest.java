@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.diary.Entry;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
 import java.time.Instant;

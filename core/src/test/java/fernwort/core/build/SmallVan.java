@@ -1,8 +1,8 @@
 package fernwort.core.build;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Tank;

@@ -6,13 +6,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.NewPart;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.line.DrainTrap;
 import fernwort.core.kind.machine.Heater;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

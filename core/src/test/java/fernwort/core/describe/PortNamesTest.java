@@ -3,11 +3,11 @@ package fernwort.core.describe;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.ReadyRig;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.line.Valve;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;

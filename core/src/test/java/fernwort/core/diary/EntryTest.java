@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatCode;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.say.Refusal;
 import java.math.BigDecimal;
 import java.time.Instant;

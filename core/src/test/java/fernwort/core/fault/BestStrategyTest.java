@@ -3,9 +3,9 @@ package fernwort.core.fault;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.fault.FaultFinder.Feeling;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.SmallHouses;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import java.util.ArrayList;

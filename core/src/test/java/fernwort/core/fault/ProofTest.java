@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.fault.Proof.Reading;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

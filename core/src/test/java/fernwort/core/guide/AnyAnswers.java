@@ -17,7 +17,7 @@ import fernwort.core.guide.answers.TankAnswers.Fill;
 import fernwort.core.guide.answers.TankAnswers.Size;
 import fernwort.core.guide.answers.Venting;
 import fernwort.core.guide.answers.WasteParts;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.kind.tank.Contents;

@@ -3,11 +3,11 @@ package fernwort.core.guide;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.ReadyAnswers;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import org.assertj.core.api.Assertions;

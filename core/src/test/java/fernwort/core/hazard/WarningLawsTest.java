@@ -3,11 +3,11 @@ package fernwort.core.hazard;
 import static fernwort.core.hazard.Watched.warnings;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import fernwort.core.id.ElementId;
 import fernwort.core.network.Network;
 import fernwort.core.network.RandomRigs;
 import fernwort.core.review.Finding;
 import fernwort.core.review.LayoutReview;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;

@@ -3,11 +3,11 @@ package fernwort.core.jobs;
 import static fernwort.core.OnRecord.number;
 import static fernwort.core.OnRecord.tell;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
 import java.util.List;

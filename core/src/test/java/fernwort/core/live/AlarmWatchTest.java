@@ -2,10 +2,10 @@ package fernwort.core.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.SignalKind.Where;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import java.time.Instant;
 import org.junit.jupiter.api.Test;
 

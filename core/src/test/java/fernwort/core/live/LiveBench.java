@@ -2,14 +2,14 @@ package fernwort.core.live;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.Signal.Drive;
 import fernwort.core.live.Signal.Source;
 import fernwort.core.live.Signal.Subject;
 import fernwort.core.live.SignalKind.Where;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.time.Instant;

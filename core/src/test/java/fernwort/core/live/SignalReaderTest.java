@@ -4,10 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.SignalKind.Where;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Refusal;
 import java.util.List;
 import java.util.Map;

@@ -6,10 +6,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Axle;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Vehicle;
 import java.util.HashSet;

@@ -3,13 +3,13 @@ package fernwort.core.network;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.line.CheckValve;
 import fernwort.core.kind.line.Filter;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.streams.Directions;
 import fernwort.core.streams.LineService;

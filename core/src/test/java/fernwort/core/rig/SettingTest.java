@@ -3,7 +3,8 @@ package fernwort.core.rig;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.say.Refusal;
 import java.util.HashMap;
 import java.util.List;

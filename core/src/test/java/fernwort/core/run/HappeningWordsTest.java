@@ -3,9 +3,9 @@ package fernwort.core.run;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Event.Kind;
 import org.junit.jupiter.api.Test;

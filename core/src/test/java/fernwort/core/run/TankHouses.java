@@ -3,8 +3,9 @@ package fernwort.core.run;
 import static fernwort.core.hydraulics.CaseRigs.rig;
 
 import fernwort.core.describe.Fittings;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
@@ -20,7 +21,6 @@ import fernwort.core.kind.tank.TankPort.Use;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Setting;

@@ -7,14 +7,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.Hydraulics;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.end.Fixture.Type;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;

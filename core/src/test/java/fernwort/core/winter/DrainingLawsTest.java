@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.network.Network;

@@ -1,7 +1,9 @@
 package fernwort.core.winter;
 
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
@@ -12,9 +14,7 @@ import fernwort.core.kind.line.TwoWayValve;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;

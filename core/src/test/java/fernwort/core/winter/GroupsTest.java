@@ -2,8 +2,8 @@ package fernwort.core.winter;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Operation;

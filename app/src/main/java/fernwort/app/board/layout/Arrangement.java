@@ -1,7 +1,7 @@
 package fernwort.app.board.layout;
 
+import fernwort.core.id.PartId;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.Collections;

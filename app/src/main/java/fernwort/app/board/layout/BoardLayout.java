@@ -1,10 +1,10 @@
 package fernwort.app.board.layout;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.HashMap;

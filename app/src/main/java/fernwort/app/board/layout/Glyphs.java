@@ -2,7 +2,7 @@ package fernwort.app.board.layout;
 
 import fernwort.app.board.layout.Glyph.LabelAt;
 import fernwort.app.board.layout.Pin.Side;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.ThreeWayValve;

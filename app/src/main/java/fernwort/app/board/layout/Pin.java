@@ -1,6 +1,6 @@
 package fernwort.app.board.layout;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import java.util.List;
 
 /**

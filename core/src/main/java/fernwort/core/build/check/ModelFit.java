@@ -2,10 +2,10 @@ package fernwort.core.build.check;
 
 import fernwort.core.bench.JugAgainstModel;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;

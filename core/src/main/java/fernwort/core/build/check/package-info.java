@@ -3,7 +3,7 @@
  * {@link fernwort.core.build.check.AssemblyCheck}.
  *
  * <pre>{@code
- * List<PortRef> joints = Undoing.joints(rig, Set.of("pump"));
+ * List<PortRef> joints = Undoing.joints(rig, Set.of(PartId.of("pump")));
  * AssemblyCheck check = AssemblyCheck.of(plans, joints);
  * }</pre>
  *

@@ -1,6 +1,6 @@
 package fernwort.core.build.drill;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.say.Message;
 import java.util.List;

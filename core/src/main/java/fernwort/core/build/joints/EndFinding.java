@@ -1,6 +1,6 @@
 package fernwort.core.build.joints;
 
-import fernwort.core.rig.LineId;
+import fernwort.core.id.LineId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 

@@ -1,5 +1,7 @@
 package fernwort.core.build.joints;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
@@ -7,10 +9,8 @@ import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Seal;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;

@@ -1,11 +1,11 @@
 package fernwort.core.build.joints;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Form;
 import fernwort.core.kind.Connection.Gender;
 import fernwort.core.kind.Connection.Plastic;
 import fernwort.core.kind.Connection.Standard;
-import fernwort.core.kind.PortId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;

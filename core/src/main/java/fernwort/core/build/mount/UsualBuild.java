@@ -2,6 +2,7 @@ package fernwort.core.build.mount;
 
 import fernwort.core.build.joints.JointEnds;
 import fernwort.core.describe.TankResize;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Connection;
 import fernwort.core.kind.Connection.Made;
 import fernwort.core.kind.Connection.Seal;
@@ -10,7 +11,6 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Built;
 import fernwort.core.rig.Joint;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.TankSupport;
 import java.util.ArrayList;

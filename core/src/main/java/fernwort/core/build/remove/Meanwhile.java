@@ -1,9 +1,9 @@
 package fernwort.core.build.remove;
 
+import fernwort.core.id.PortId;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Beyond;
 import fernwort.core.network.Network;

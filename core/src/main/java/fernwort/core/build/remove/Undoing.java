@@ -1,14 +1,14 @@
 package fernwort.core.build.remove;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;

@@ -3,7 +3,7 @@
  * fernwort.core.build.remove.TakeApart}.
  *
  * <pre>{@code
- * TakeApart plan = TakeApart.of(network, state, Set.of("pump"));
+ * TakeApart plan = TakeApart.of(network, state, Set.of(PartId.of("pump")));
  * List<TakeApart.Undo> joints = plan.joints(); // each with what comes out there (m³)
  * }</pre>
  *

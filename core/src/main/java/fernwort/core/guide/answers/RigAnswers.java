@@ -1,6 +1,6 @@
 package fernwort.core.guide.answers;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Vehicle;
 import java.util.List;

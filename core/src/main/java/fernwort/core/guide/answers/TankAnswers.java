@@ -1,7 +1,7 @@
 package fernwort.core.guide.answers;
 
 import fernwort.core.guide.answers.RigAnswers.Spot;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.Shape;

@@ -2,7 +2,7 @@ package fernwort.core.guide.answers;
 
 import fernwort.core.guide.answers.Passages.By;
 import fernwort.core.guide.answers.TankAnswers.Fill;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Contents;
 import java.util.List;
 import java.util.Optional;

@@ -1,9 +1,10 @@
 package fernwort.core.jobs.automation;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Stop;
@@ -11,7 +12,6 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Beyond;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;

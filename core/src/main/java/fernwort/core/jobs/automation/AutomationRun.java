@@ -2,10 +2,10 @@ package fernwort.core.jobs.automation;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Motor;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
 import fernwort.core.run.Actor;

@@ -1,6 +1,9 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Dumps;
@@ -9,9 +12,7 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -25,7 +26,6 @@ import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.HandleDistance.Pumped;

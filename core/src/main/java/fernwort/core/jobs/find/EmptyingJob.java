@@ -1,6 +1,8 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Dumps;
@@ -9,7 +11,6 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.kind.end.OpenEnd;
@@ -17,7 +18,6 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.find;
 
+import fernwort.core.id.PortId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Floats;
@@ -7,7 +8,6 @@ import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;

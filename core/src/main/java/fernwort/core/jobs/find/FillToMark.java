@@ -1,9 +1,9 @@
 package fernwort.core.jobs.find;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;

@@ -1,6 +1,8 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Floats;
@@ -10,7 +12,6 @@ import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.HoseInlet;
@@ -21,7 +22,6 @@ import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Message;
 import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.OneSetting;

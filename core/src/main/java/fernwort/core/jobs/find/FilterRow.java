@@ -1,11 +1,11 @@
 package fernwort.core.jobs.find;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.PortRef;
 import java.util.ArrayList;
 import java.util.List;

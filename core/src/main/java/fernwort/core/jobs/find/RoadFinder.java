@@ -1,14 +1,14 @@
 package fernwort.core.jobs.find;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.road.Drive;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,6 +1,8 @@
 package fernwort.core.jobs.find;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Goal;
@@ -8,7 +10,6 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Job.Stage;
 import fernwort.core.jobs.goal.Job.Until;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -17,7 +18,6 @@ import fernwort.core.kind.end.Tap;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.HandleDistance.Pumped;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;

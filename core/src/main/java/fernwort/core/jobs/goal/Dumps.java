@@ -1,11 +1,11 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;

@@ -1,8 +1,8 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.ways.FlowPath;
 import java.util.List;
 import java.util.Map;

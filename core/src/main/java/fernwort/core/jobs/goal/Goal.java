@@ -1,9 +1,9 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;
 import java.util.HashSet;

@@ -1,7 +1,7 @@
 package fernwort.core.jobs.goal;
 
 import fernwort.core.hazard.Warning;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 

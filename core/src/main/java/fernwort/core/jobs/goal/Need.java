@@ -1,7 +1,7 @@
 package fernwort.core.jobs.goal;
 
+import fernwort.core.id.PartId;
 import fernwort.core.network.End;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.HandleDistance;

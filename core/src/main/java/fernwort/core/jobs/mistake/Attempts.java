@@ -1,13 +1,13 @@
 package fernwort.core.jobs.mistake;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;

@@ -1,16 +1,16 @@
 package fernwort.core.jobs.mistake;
 
 import fernwort.core.describe.RigEdit;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.plan.Plans;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Plug;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;

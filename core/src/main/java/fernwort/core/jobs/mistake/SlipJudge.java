@@ -2,6 +2,7 @@ package fernwort.core.jobs.mistake;
 
 import fernwort.core.hazard.Warning;
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.jobs.wait.StageRun;
@@ -11,7 +12,6 @@ import fernwort.core.kind.machine.DryRun;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.say.Message;

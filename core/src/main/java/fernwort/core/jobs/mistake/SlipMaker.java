@@ -1,14 +1,14 @@
 package fernwort.core.jobs.mistake;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Act;
 import fernwort.core.jobs.goal.Trial.Pause;
 import fernwort.core.jobs.goal.Trial.Turned;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.ThreeWayValve;

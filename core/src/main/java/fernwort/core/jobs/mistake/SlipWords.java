@@ -1,8 +1,8 @@
 package fernwort.core.jobs.mistake;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Trial.Thing;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.plan;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
@@ -8,7 +9,6 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;

@@ -1,6 +1,6 @@
 package fernwort.core.jobs.plan;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.rig.Part;

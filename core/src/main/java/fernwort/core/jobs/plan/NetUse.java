@@ -1,11 +1,11 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;

@@ -1,6 +1,7 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
@@ -9,7 +10,6 @@ import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Source;

@@ -1,6 +1,8 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
@@ -8,9 +10,7 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Primed;
 import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Network;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import java.util.List;

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.plan;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
@@ -10,7 +11,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.List;

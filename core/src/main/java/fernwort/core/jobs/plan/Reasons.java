@@ -1,12 +1,12 @@
 package fernwort.core.jobs.plan;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Fault;
-import fernwort.core.kind.PositionId;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;

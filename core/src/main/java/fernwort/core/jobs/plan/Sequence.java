@@ -1,11 +1,11 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.effort.Effort;
+import fernwort.core.id.PlaceId;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Place;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import java.util.ArrayList;

@@ -1,6 +1,7 @@
 package fernwort.core.jobs.plan;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
@@ -10,7 +11,6 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.Source;

@@ -1,5 +1,6 @@
 package fernwort.core.jobs.wait;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Purpose;
@@ -11,7 +12,6 @@ import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;

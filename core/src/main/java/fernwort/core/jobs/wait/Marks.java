@@ -1,12 +1,12 @@
 package fernwort.core.jobs.wait;
 
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 
 /** Whether a tank stands at its marks: full is where its lowest vent is under water. */

@@ -1,11 +1,11 @@
 package fernwort.core.jobs.wait;
 
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;

@@ -1,14 +1,14 @@
 package fernwort.core.jobs.wait;
 
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.jobs.goal.Job;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;

@@ -1,10 +1,10 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.NewPart;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;

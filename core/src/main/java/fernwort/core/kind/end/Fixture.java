@@ -1,9 +1,9 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Adapter;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;

@@ -1,14 +1,14 @@
 package fernwort.core.kind.end;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;

@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.InOut;
@@ -8,9 +10,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Rank;
 import java.util.List;
 import java.util.Optional;

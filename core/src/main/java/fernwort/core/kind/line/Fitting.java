@@ -1,8 +1,8 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
 
 /** A kind that sits in a line and has no handle: nobody opens, shuts or switches it. */
 public interface Fitting extends Kind {

@@ -1,11 +1,11 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import java.util.List;

@@ -1,5 +1,6 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
@@ -8,7 +9,6 @@ import fernwort.core.kind.Keeps;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;

@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
@@ -9,8 +11,6 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Shop;
 import fernwort.core.kind.entered.Asked;
 import fernwort.core.kind.entered.EnteredValues;

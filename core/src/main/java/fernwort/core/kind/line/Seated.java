@@ -1,10 +1,10 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Keeps;
 import fernwort.core.kind.KindWords;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
 import java.util.List;
 import java.util.Optional;

@@ -1,8 +1,8 @@
 package fernwort.core.kind.line;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import java.util.List;
 
 /**

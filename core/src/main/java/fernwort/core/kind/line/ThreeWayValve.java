@@ -1,8 +1,8 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.PortId;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,9 +1,9 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Motor;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import java.util.List;
 import java.util.Optional;
 

@@ -1,5 +1,6 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Care;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.Kind;
@@ -7,7 +8,6 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Mouth;
 import fernwort.core.kind.NewPart;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Shop;

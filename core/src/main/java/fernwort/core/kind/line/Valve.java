@@ -1,5 +1,7 @@
 package fernwort.core.kind.line;
 
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InOut;
@@ -10,9 +12,7 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Motor;
 import fernwort.core.kind.PortEnd;
 import fernwort.core.kind.PortFlow;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Position;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Purposes;
 import fernwort.core.kind.Rank;

@@ -1,5 +1,6 @@
 package fernwort.core.kind.machine;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Frost;
 import fernwort.core.kind.Goods;
 import fernwort.core.kind.InLine;
@@ -9,7 +10,6 @@ import fernwort.core.kind.KindWords;
 import fernwort.core.kind.Moved;
 import fernwort.core.kind.NewPart;
 import fernwort.core.kind.PortEnd;
-import fernwort.core.kind.PortId;
 import fernwort.core.kind.Shop;
 import java.util.List;
 

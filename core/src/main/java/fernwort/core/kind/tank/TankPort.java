@@ -1,6 +1,6 @@
 package fernwort.core.kind.tank;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import java.util.Optional;
 
 /**

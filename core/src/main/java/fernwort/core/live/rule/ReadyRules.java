@@ -1,5 +1,7 @@
 package fernwort.core.live.rule;
 
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.automation.Automation;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -11,9 +13,7 @@ import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;

@@ -1,8 +1,8 @@
 package fernwort.core.live.rule;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.Value;
-import fernwort.core.rig.PartId;
 import java.util.Optional;
 
 /** What a rule can see: the real signals and motors, or simulated ones. */

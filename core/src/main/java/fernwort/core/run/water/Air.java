@@ -1,8 +1,8 @@
 package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.id.LineId;
 import fernwort.core.network.Levels;
-import fernwort.core.rig.LineId;
 import fernwort.core.ways.TankAir;
 import java.util.List;
 import java.util.Optional;

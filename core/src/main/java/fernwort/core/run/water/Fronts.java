@@ -1,10 +1,10 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.rig.Line;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.HashMap;

@@ -1,9 +1,9 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Rig;
 import java.util.HashSet;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashSet;

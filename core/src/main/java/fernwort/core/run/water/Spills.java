@@ -1,10 +1,10 @@
 package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import java.util.Map;
 import java.util.TreeMap;

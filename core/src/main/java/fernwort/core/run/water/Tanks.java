@@ -1,10 +1,10 @@
 package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.HashMap;

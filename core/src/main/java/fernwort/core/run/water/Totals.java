@@ -1,6 +1,6 @@
 package fernwort.core.run.water;
 
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import java.util.Map;
 import java.util.TreeMap;
 

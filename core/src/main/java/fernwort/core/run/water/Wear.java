@@ -2,10 +2,10 @@ package fernwort.core.run.water;
 
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
-import fernwort.core.kind.PortId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.network.Network;
-import fernwort.core.rig.LineId;
 import fernwort.core.rig.Part;
 import java.util.List;
 

@@ -1,9 +1,9 @@
 package fernwort.core.winter.routes;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PartId;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;

@@ -4,7 +4,8 @@
  *
  * <pre>{@code
  * List<Route> routes =
- *     Routes.from(network, Filled.of(network, state), new PortRef("pump", "out"));
+ *     Routes.from(
+ *         network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.of("out")));
  * }</pre>
  *
  * <p>May be touched: what a way costs. Not: that no way needs one handle in two positions.

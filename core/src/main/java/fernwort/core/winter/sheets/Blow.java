@@ -1,7 +1,7 @@
 package fernwort.core.winter.sheets;
 
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
 import java.util.List;
 
 /**

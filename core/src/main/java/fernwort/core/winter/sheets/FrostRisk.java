@@ -1,6 +1,6 @@
 package fernwort.core.winter.sheets;
 
-import fernwort.core.rig.ElementId;
+import fernwort.core.id.ElementId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 

@@ -1,7 +1,7 @@
 package fernwort.core.winter.sheets;
 
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;

@@ -2,9 +2,9 @@ package fernwort.core.winter.sheets;
 
 import fernwort.core.drain.Draining;
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PortId;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;

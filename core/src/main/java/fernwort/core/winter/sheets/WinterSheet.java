@@ -1,15 +1,15 @@
 package fernwort.core.winter.sheets;
 
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.kind.InLine;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.PortRef;
 import fernwort.core.say.Message;
 import fernwort.core.winter.routes.Route;

@@ -1,10 +1,10 @@
 package fernwort.core.winter.sheets;
 
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Acts;
 import fernwort.core.kind.Kind;
-import fernwort.core.kind.PositionId;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.say.Message;
 import java.util.Optional;
 

@@ -3,7 +3,7 @@ package fernwort.core.build.drill;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import fernwort.core.kind.PortId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.rig.Face;
 import java.util.List;

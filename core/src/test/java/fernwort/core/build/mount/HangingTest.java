@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
-import fernwort.core.rig.PartId;
+import fernwort.core.id.PartId;
 import fernwort.core.rig.TankSupport;
 import fernwort.core.rig.TankSupport.Type;
 import fernwort.core.say.Refusal;

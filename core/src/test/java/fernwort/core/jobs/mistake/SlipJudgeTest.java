@@ -5,11 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Trial.Outcome;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.network.Network;
-import fernwort.core.rig.ElementId;
-import fernwort.core.rig.PartId;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.say.Message;

@@ -2,12 +2,12 @@ package fernwort.core.live.rule;
 
 import fernwort.core.describe.Fittings;
 import fernwort.core.hydraulics.CaseRigs;
+import fernwort.core.id.LineId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PlaceId;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Line.Material;
-import fernwort.core.rig.LineId;
-import fernwort.core.rig.PartId;
-import fernwort.core.rig.PlaceId;
 import fernwort.core.rig.RigBuilder;
 import java.util.Optional;
 

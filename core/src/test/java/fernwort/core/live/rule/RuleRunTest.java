@@ -2,10 +2,10 @@ package fernwort.core.live.rule;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import fernwort.core.kind.PositionId;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.live.Value;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.PartId;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;

@@ -1,7 +1,5 @@
-package fernwort.core.rig;
+package fernwort.core.id;
 
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.Objects;
 
 /**
@@ -9,7 +7,7 @@ import java.util.Objects;
  *
  * @param value the name itself, as it stands in a rig file
  */
-public record PartId(@JsonValue String value) implements ElementId {
+public record PartId(String value) implements ElementId {
 
   /** Stands where there is no part. */
   public static final PartId NONE = new PartId("");
@@ -19,7 +17,6 @@ public record PartId(@JsonValue String value) implements ElementId {
   }
 
   /** Returns the id that is written so. */
-  @JsonCreator
   public static PartId of(String value) {
     return new PartId(value);
   }

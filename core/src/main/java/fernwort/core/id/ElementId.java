@@ -1,4 +1,4 @@
-package fernwort.core.rig;
+package fernwort.core.id;
 
 import fernwort.core.say.Refusal;
 
@@ -22,7 +22,7 @@ public sealed interface ElementId extends Comparable<ElementId> permits PartId, 
     if (this instanceof PartId part) {
       return part;
     }
-    throw new Refusal(Says.THE_RIG_HAS_NO_PART_CHECK.with(value()));
+    throw PartId.of(value()).missing();
   }
 
   /**
@@ -34,7 +34,7 @@ public sealed interface ElementId extends Comparable<ElementId> permits PartId, 
     if (this instanceof LineId line) {
       return line;
     }
-    throw new Refusal(Says.THE_RIG_HAS_NO_LINE.with(value()));
+    throw LineId.of(value()).missing();
   }
 
   /**
@@ -46,7 +46,18 @@ public sealed interface ElementId extends Comparable<ElementId> permits PartId, 
     if (this instanceof PlaceId place) {
       return place;
     }
-    throw new Refusal(Says.THE_RIG_HAS_NO_PLACE.with(value()));
+    throw PlaceId.of(value()).missing();
+  }
+
+  /** Returns what is said where a rig has nothing of this name. */
+  default Refusal missing() {
+    Says says =
+        switch (this) {
+          case PartId part -> Says.THE_RIG_HAS_NO_PART_CHECK;
+          case LineId line -> Says.THE_RIG_HAS_NO_LINE_CHECK;
+          case PlaceId place -> Says.THE_RIG_HAS_NO_PLACE;
+        };
+    return new Refusal(says.with(value()));
   }
 
   @Override

@@ -1,7 +1,5 @@
-package fernwort.core.kind;
+package fernwort.core.id;
 
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
@@ -12,7 +10,7 @@ import java.util.stream.Stream;
  *
  * @param value the name itself, as it stands in a rig file
  */
-public record PortId(@JsonValue String value) implements Comparable<PortId> {
+public record PortId(String value) implements Comparable<PortId> {
 
   /** Stands where there is no port. */
   public static final PortId NONE = new PortId("");
@@ -22,7 +20,6 @@ public record PortId(@JsonValue String value) implements Comparable<PortId> {
   }
 
   /** Returns the id that is written so. */
-  @JsonCreator
   public static PortId of(String value) {
     return new PortId(value);
   }

@@ -1,7 +1,5 @@
-package fernwort.core.kind;
+package fernwort.core.id;
 
-import com.fasterxml.jackson.annotation.JsonCreator;
-import com.fasterxml.jackson.annotation.JsonValue;
 import java.util.Objects;
 
 /**
@@ -9,7 +7,7 @@ import java.util.Objects;
  *
  * @param value the name itself, as it stands in a rig file
  */
-public record PositionId(@JsonValue String value) implements Comparable<PositionId> {
+public record PositionId(String value) implements Comparable<PositionId> {
 
   /** Stands where there is no position. */
   public static final PositionId NONE = new PositionId("");
@@ -19,7 +17,6 @@ public record PositionId(@JsonValue String value) implements Comparable<Position
   }
 
   /** Returns the id that is written so. */
-  @JsonCreator
   public static PositionId of(String value) {
     return new PositionId(value);
   }

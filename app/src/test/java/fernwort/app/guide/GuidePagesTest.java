@@ -13,6 +13,8 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
@@ -151,6 +153,14 @@ class GuidePagesTest extends Answering {
     page.locator("[name='fresh']").fill("40");
     page.locator("#finish").click();
     assertThat(page.locator("#board")).containsText("40 L");
+  }
+
+  @Test
+  void aPartThatIsWalkedFromIsPickedWithTheLinesOfItsWater() throws IOException {
+    Document page = Jsoup.parse(COPY.copy().get(sent() + "/guide/look?at=pump").body());
+    assertThat(page.select("#walk-at option[selected]").eachAttr("value")).containsExactly("pump");
+    assertThat(page.select("a.part.is-picked").size()).isEqualTo(1);
+    assertThat(page.select("g.pipe.is-picked").size()).isPositive();
   }
 
   @Test

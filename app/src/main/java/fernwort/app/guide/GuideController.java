@@ -277,6 +277,7 @@ class GuideController {
     }
     Guided made = Guided.of(given.answers());
     WaterWalk walk = WaterWalk.of(rig.network(), made.running(), PartId.of(at));
+    QuestionPage page = made.pages().get(walk.part().id());
     return new Walk(
         at,
         walk.part().label(),
@@ -284,9 +285,7 @@ class GuideController {
         walk.beside(),
         walk.lines().stream().map(LineId::value).collect(Collectors.toSet()),
         // What came in by the editor is put right there.
-        made.pages().containsKey(PartId.of(at))
-            ? "/guide/" + made.pages().getOrDefault(PartId.of(at), QuestionPage.TANKS).id()
-            : "/rig?part=" + at);
+        page == null ? "/rig?part=" + at : "/guide/" + page.id());
   }
 
   private List<Field> levels(OpenRig rig, Units units) {

@@ -5,6 +5,7 @@ import fernwort.app.units.Units;
 import fernwort.app.web.When;
 import fernwort.core.diary.Entry;
 import fernwort.core.id.PartId;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import java.util.ArrayList;
 import java.util.List;
@@ -78,6 +79,7 @@ final class EntryWords {
   }
 
   private static String label(Rig rig, String part) {
-    return rig.partsById().containsKey(PartId.of(part)) ? rig.part(PartId.of(part)).label() : part;
+    Part found = rig.partsById().get(PartId.of(part));
+    return found == null ? part : found.label();
   }
 }

@@ -79,8 +79,12 @@ public final class LongCoach {
   /** One section under construction; part ids carry its number. */
   private record Section(RigBuilder rig, int number, int sections) {
 
+    private String numbered(String name) {
+      return name + "-" + number;
+    }
+
     private PartId id(String name) {
-      return PartId.of(name + "-" + number);
+      return PartId.of(numbered(name));
     }
 
     private double x(double along) {
@@ -88,11 +92,11 @@ public final class LongCoach {
     }
 
     private void part(String name, String label, double along, double height, Kind kind) {
-      rig.part(id(name).value(), label + " " + number, x(along), 0.4, height, kind);
+      rig.part(numbered(name), label + " " + number, x(along), 0.4, height, kind);
     }
 
     private void place(String name, String label, double along, double height) {
-      rig.place(id(name).value(), label + " " + number, "open the hatch", x(along), 0.5, height);
+      rig.place(numbered(name), label + " " + number, "open the hatch", x(along), 0.5, height);
     }
 
     private void line(String ends, double bore) {

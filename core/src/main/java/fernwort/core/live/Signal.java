@@ -48,7 +48,8 @@ public record Signal(
    * The thing that a signal tells of.
    *
    * @param where what sort of thing
-   * @param id its id in the rig; empty for outside and the vehicle
+   * @param id its id in the rig, empty for outside and the vehicle; of a tray the rig tells whether
+   *     it names a part or a place
    */
   public record Subject(SignalKind.Where where, ElementId id) {}
 

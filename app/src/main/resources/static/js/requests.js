@@ -4,6 +4,8 @@ const narrow = matchMedia("(max-width: 900px)");
 let busy = false;
 const waiting = [];
 
+const SILENT = "Fernwort does not answer. What was confirmed before is kept; try again.";
+
 function notice(text) {
   const box = document.getElementById("notice");
   box.textContent = text;
@@ -155,11 +157,14 @@ document.addEventListener("submit", async (event) => {
     form.dataset.looked = "true";
     form.requestSubmit(event.submitter ?? undefined);
   };
-  const answer = await fetch("/api/v1/rigs", { headers: byScript });
-  if (answer.status === 401) {
+  const answer = await fetch("/api/v1/rigs", { headers: byScript }).catch(() => null);
+  if (answer?.status === 401) {
     askPassphrase("Nobody has used this page for a while. What you typed is still here.", submit);
-  } else {
+  } else if (answer || form.querySelector("input[name=once]")) {
+    // Without a network, what may wait is kept on the device.
     submit();
+  } else {
+    notice(SILENT);
   }
 });
 
@@ -240,7 +245,7 @@ document.addEventListener("htmx:sendError", (event) => {
   failed(event);
   // A page that the device kept says already that there is no network.
   if (!changes(event) && document.querySelector(".offline-bar[data-old]")) return;
-  notice("Fernwort does not answer. What was confirmed before is kept; try again.");
+  notice(SILENT);
 });
 document.addEventListener("htmx:afterRequest", (event) => {
   if (event.detail.successful) notice("");

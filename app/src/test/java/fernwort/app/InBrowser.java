@@ -3,8 +3,6 @@ package fernwort.app;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.util.ArrayList;
@@ -28,37 +26,16 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
   /** How wide a phone is (px). */
   public static final int PHONE = 390;
 
-  /** How long a page may take to show something: a slow machine is no fault of the page (ms). */
-  private static final double PATIENCE = 30_000;
-
+  private final Chromium chromium = new Chromium();
   private final SharedCopy copy = new SharedCopy();
   private final List<String> complaints = new ArrayList<>();
-  private Browser browser;
   private BrowserContext context;
   private Page page;
 
   @Override
   public void beforeAll(ExtensionContext test) {
-    PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE);
     copy.beforeAll(test);
-    browser =
-        test.getRoot()
-            .getStore(ExtensionContext.Namespace.GLOBAL)
-            .computeIfAbsent(Thread.currentThread(), key -> Browsing.start(), Browsing.class)
-            .browser();
-  }
-
-  private record Browsing(Playwright playwright, Browser browser) implements AutoCloseable {
-
-    static Browsing start() {
-      Playwright playwright = Playwright.create();
-      return new Browsing(playwright, playwright.chromium().launch(Chromium.options()));
-    }
-
-    @Override
-    public void close() {
-      playwright.close();
-    }
+    chromium.beforeAll(test);
   }
 
   @Override
@@ -86,7 +63,7 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     // Moving water keeps the processor busy that draws it; what it shows is there without.
     // What a browser keeps for later would answer in place of the page that a test is about.
     context =
-        browser.newContext(
+        chromium.browser().newContext(
             options
                 .setReducedMotion(ReducedMotion.REDUCE)
                 .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
@@ -123,7 +100,7 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
 
   /** Returns the browser. */
   public Browser browser() {
-    return browser;
+    return chromium.browser();
   }
 
   /** Goes to a path of the copy. */

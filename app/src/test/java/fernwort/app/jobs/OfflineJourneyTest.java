@@ -8,7 +8,6 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.services.Descriptions;
@@ -20,28 +19,25 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A phone whose network goes away and comes back, and one that has only the pocket copy. */
 class OfflineJourneyTest {
 
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
+
   @TempDir static Path home;
   private static OwnCopy copy;
-  private static Playwright playwright;
-  private static Browser browser;
 
   @BeforeAll
   static void begin() {
     copy = OwnCopy.start(home.resolve("data"));
     copy.add("samphire");
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterAll
   static void end() {
-    browser.close();
-    playwright.close();
     copy.close();
   }
 
@@ -63,7 +59,7 @@ class OfflineJourneyTest {
     String run = begun();
     String sheet = "/rigs/samphire/runs/" + run;
     int first = copy.bean(RunStore.class).steps(run).getFirst().seq();
-    try (BrowserContext phone = browser.newContext()) {
+    try (BrowserContext phone = CHROMIUM.browser().newContext()) {
       Page page = phone.newPage();
       page.navigate(copy.address() + "/rigs/samphire/board");
       page.waitForFunction("() => navigator.serviceWorker.controller !== null");
@@ -117,7 +113,7 @@ class OfflineJourneyTest {
     assertThat(Files.readString(file)).doesNotContain("src=\"", "href=\"/", "href=\"http", "url(/");
     Path notes = home.resolve("notes.csv");
     try (BrowserContext phone =
-        browser.newContext(new Browser.NewContextOptions().setAcceptDownloads(true))) {
+        CHROMIUM.browser().newContext(new Browser.NewContextOptions().setAcceptDownloads(true))) {
       phone.setOffline(true);
       Page page = phone.newPage();
       page.navigate(file.toUri().toString());
@@ -145,7 +141,7 @@ class OfflineJourneyTest {
       Download saved = page.waitForDownload(() -> page.locator("#save").click());
       saved.saveAs(notes);
     }
-    try (BrowserContext desk = browser.newContext()) {
+    try (BrowserContext desk = CHROMIUM.browser().newContext()) {
       Page page = desk.newPage();
       page.navigate(copy.address() + "/rigs/samphire/log/import");
       page.locator("#file").setInputFiles(notes);
@@ -178,7 +174,7 @@ class OfflineJourneyTest {
         copy.get("/rigs/samphire/hand-over.html?who=Ida&until=2026-01-31&jobs=" + job).body();
     assertThat(pack).contains("For Ida, until 31 January 2026.", "Ada, 555 0100");
     Path file = Files.writeString(home.resolve("pack.html"), pack);
-    try (BrowserContext phone = browser.newContext()) {
+    try (BrowserContext phone = CHROMIUM.browser().newContext()) {
       Page page = phone.newPage();
       page.navigate(file.toUri().toString());
       assertThat(page.locator(".pocket-job")).hasCount(1);

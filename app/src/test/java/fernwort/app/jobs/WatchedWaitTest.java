@@ -5,9 +5,7 @@ import static fernwort.app.live.Mosquitto.until;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.live.Mosquitto;
@@ -24,10 +22,13 @@ import java.io.IOException;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A fill on a run sheet whose tank has a sensor. */
 class WatchedWaitTest {
+
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
 
   @TempDir Path home;
 
@@ -40,14 +41,12 @@ class WatchedWaitTest {
   @Tag("sweep")
   void theWaitIsShownAsItRisesAndItsStepIsTickedWhenItIsThere() throws Exception {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
-    try (Mosquitto broker = new Mosquitto(home);
-        Playwright playwright = Playwright.create();
-        Browser browser = playwright.chromium().launch(Chromium.options())) {
+    try (Mosquitto broker = new Mosquitto(home)) {
       OwnCopy copy = OwnCopy.start(home.resolve("data"));
       copy.add("samphire");
       Fill fill = fill(copy);
       bind(copy, broker, fill);
-      Page page = browser.newPage();
+      Page page = CHROMIUM.browser().newPage();
       page.navigate(copy.address() + "/rigs/samphire/runs/" + fill.run());
       assertThat(page.locator("#step-" + fill.seq() + " .watch")).isVisible();
       double half = 500 * fill.to();

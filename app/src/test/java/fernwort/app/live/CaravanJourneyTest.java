@@ -5,10 +5,8 @@ import static fernwort.app.live.Mosquitto.until;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
 import fernwort.app.services.Descriptions;
@@ -37,31 +35,28 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A caravan with a float switch, from nothing to an alarm, in a browser against a real broker. */
 class CaravanJourneyTest {
 
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
+
   @TempDir static Path home;
   private static OwnCopy copy;
   private static Mosquitto broker;
-  private static Playwright playwright;
-  private static Browser browser;
 
   @BeforeAll
   static void begin() throws IOException {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
     copy = OwnCopy.start(home.resolve("data"));
     broker = new Mosquitto(home);
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterAll
   static void end() {
     if (broker != null) {
-      browser.close();
-      playwright.close();
       copy.close();
       broker.close();
     }
@@ -134,7 +129,7 @@ class CaravanJourneyTest {
   @Tag("sweep")
   void aCaravanIsCalledWhenItsFloatSwitchComesUpAndWhenItsSensorFallsSilent() throws IOException {
     String id = taken(caravan());
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = context.newPage();
       connect(page, id);
       page.locator("#topic").fill("homie/caravan/float/up");

@@ -8,7 +8,6 @@ import static org.junit.jupiter.api.Assumptions.assumeTrue;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import fernwort.app.Axe;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
@@ -20,16 +19,17 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** From an address typed in to a level that moves while one pours, in a real browser. */
 class DevicesJourneyTest {
 
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
+
   @TempDir static Path home;
   private static OwnCopy copy;
   private static Mosquitto broker;
-  private static Playwright playwright;
-  private static Browser browser;
 
   @BeforeAll
   static void begin() throws IOException {
@@ -38,15 +38,11 @@ class DevicesJourneyTest {
     copy.add("tern");
     broker = new Mosquitto(home);
     broker.announce();
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterAll
   static void end() {
     if (broker != null) {
-      browser.close();
-      playwright.close();
       copy.close();
       broker.close();
     }
@@ -54,7 +50,7 @@ class DevicesJourneyTest {
 
   @Test
   void aTankSensorIsFoundUsedAndSeenOnTodayAndAnAlarmComesByItself() throws Exception {
-    try (BrowserContext desk = browser.newContext()) {
+    try (BrowserContext desk = CHROMIUM.browser().newContext()) {
       Page page = desk.newPage();
       page.navigate(copy.address() + "/rigs/tern/devices");
       page.locator("#url").fill(broker.url());
@@ -102,7 +98,7 @@ class DevicesJourneyTest {
   @Test
   void aMotorIsBoundTriedAndADangerIsAskedAboutOnAPhoneByKeyboard() {
     try (BrowserContext phone =
-        browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
+        CHROMIUM.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
       Page page = phone.newPage();
       copy.bean(LiveDesk.class).connect(broker.url(), null, null, null);
       page.navigate(copy.address() + "/rigs/tern/devices");

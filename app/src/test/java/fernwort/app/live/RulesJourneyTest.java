@@ -8,7 +8,6 @@ import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
@@ -50,6 +49,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /**
@@ -64,11 +64,11 @@ class RulesJourneyTest {
 
   private static final double MINUTES = 60_000;
 
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
+
   @TempDir Path home;
   private OwnCopy copy;
   private Mosquitto broker;
-  private Playwright playwright;
-  private Browser browser;
   private SimulatedDevice device;
 
   @BeforeEach
@@ -76,8 +76,6 @@ class RulesJourneyTest {
     assumeTrue(Mosquitto.isHere(), "there is no mosquitto on this machine");
     copy = OwnCopy.start(home.resolve("data"));
     broker = new Mosquitto(home);
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterEach
@@ -86,8 +84,6 @@ class RulesJourneyTest {
       if (device != null) {
         device.close();
       }
-      browser.close();
-      playwright.close();
       copy.close();
       broker.close();
     }
@@ -245,7 +241,7 @@ class RulesJourneyTest {
                 PartId.of("store"), 0.9 * network.room(PartId.of("store")).capacity()),
             Slope.LEVEL);
     simulate(id, rig, low, 10);
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = context.newPage();
       connect(page, id);
       use(page, "tank-level", "level|part|tank");
@@ -285,7 +281,7 @@ class RulesJourneyTest {
             .with(PartId.of("pump"), PositionId.of("on"));
     simulate("tern", tern.rig(), working, 5);
     try (BrowserContext context =
-        browser.newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
+        CHROMIUM.browser().newContext(new Browser.NewContextOptions().setViewportSize(390, 844))) {
       Page page = context.newPage();
       // What is noted by hand is what hands have turned on the made-up rig.
       copy.bean(States.class)

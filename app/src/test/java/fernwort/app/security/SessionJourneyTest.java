@@ -3,10 +3,9 @@ package fernwort.app.security;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.LoadState;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
@@ -22,6 +21,7 @@ import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
 import org.junit.jupiter.api.io.TempDir;
 
 /** A session that ends while somebody works: it says so, keeps what was typed, and goes on. */
@@ -29,10 +29,10 @@ class SessionJourneyTest {
 
   private static final String WORDS = "long wet fern";
 
+  @RegisterExtension static final Chromium CHROMIUM = new Chromium();
+
   @TempDir static Path data;
   private static OwnCopy copy;
-  private static Playwright playwright;
-  private static Browser browser;
 
   @BeforeAll
   static void start() {
@@ -43,13 +43,10 @@ class SessionJourneyTest {
     copy = OwnCopy.start(data, "--listen", "0.0.0.0", "--plain-http");
     copy.add("marginalia");
     copy.add("tern");
-    playwright = Playwright.create();
-    browser = playwright.chromium().launch(Chromium.options());
   }
 
   @AfterAll
   static void stop() {
-    playwright.close();
     copy.close();
   }
 
@@ -77,7 +74,7 @@ class SessionJourneyTest {
 
   @Test
   void aTurnIsMadeOnceThePassphraseIsGivenAgain() {
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = known(context, "/rigs/marginalia/board");
       page.locator("#board").waitFor();
       context.clearCookies();
@@ -92,7 +89,7 @@ class SessionJourneyTest {
 
   @Test
   void twoTurnsAreMadeOnceThePassphraseIsGivenAgain() {
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = known(context, "/rigs/marginalia/board");
       page.locator("#board").waitFor();
       List<String> handles = List.of("h-bypass", "h-pump");
@@ -118,7 +115,7 @@ class SessionJourneyTest {
 
   @Test
   void whatWasTypedIntoAFormIsSentAfterwards() {
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = known(context, "/rigs/tern/cards");
       page.getByLabel("Who is it for?").fill("Ada with the long name");
       context.clearCookies();
@@ -165,9 +162,36 @@ class SessionJourneyTest {
     }
   }
 
+  /** What may wait is kept on the device; what may not stays as it was typed. */
+  @Test
+  void withoutANetworkWhatWasTypedIsKept() {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
+      Page page = known(context, "/rigs/marginalia/log");
+      page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
+      page.reload();
+      Locator read = page.locator("input[name=amount][size]").first();
+      context.setOffline(true);
+      read.fill("31");
+      read.press("Enter");
+      assertThat(page.locator("#waiting")).containsText("1 change waits");
+      assertThat(page.locator(".offline-bar[data-old]")).isVisible();
+      context.setOffline(false);
+      assertThat(page.locator("#waiting")).hasCount(0);
+      page.reload();
+      assertThat(page.locator("main")).containsText("31 L");
+
+      page.navigate(copy.address().replace("0.0.0.0", "127.0.0.1") + "/rigs/marginalia/cards");
+      context.setOffline(true);
+      page.getByLabel("Who is it for?").fill("Ada with the long name");
+      page.getByText("Make the card").click();
+      assertThat(page.locator("#notice")).containsText("Fernwort does not answer");
+      assertThat(page.getByLabel("Who is it for?")).hasValue("Ada with the long name");
+    }
+  }
+
   @Test
   void oneCanLogOutByKeyboard() {
-    try (BrowserContext context = browser.newContext()) {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
       Page page = known(context, "/rigs");
       page.getByText("Log out").last().focus();
       page.keyboard().press("Enter");

@@ -63,10 +63,12 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
     // Moving water keeps the processor busy that draws it; what it shows is there without.
     // What a browser keeps for later would answer in place of the page that a test is about.
     context =
-        chromium.browser().newContext(
-            options
-                .setReducedMotion(ReducedMotion.REDUCE)
-                .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
+        chromium
+            .browser()
+            .newContext(
+                options
+                    .setReducedMotion(ReducedMotion.REDUCE)
+                    .setServiceWorkers(ServiceWorkerPolicy.BLOCK));
     page = context.newPage();
     page.onConsoleMessage(m -> {
       // What is not there, and what has to be asked for again, pages deal with themselves.

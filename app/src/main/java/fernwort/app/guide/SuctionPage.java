@@ -186,8 +186,7 @@ final class SuctionPage implements GuidePage {
   /** The valve in each of its positions: the tank at the left, the pump at the right. */
   static List<ValvePicture> pictures(Selector valve) {
     Map<PortId, String> leads =
-        Map.of(
-            PortId.of("a"), "pump", PortId.of("b"), "tank", PortId.of("c"), words(valve.third()));
+        Map.of(PortId.A, "pump", PortId.B, "tank", PortId.C, words(valve.third()));
     return valve.positions().stream()
         .map(p ->
             ValvePicture.of(

@@ -46,7 +46,7 @@ final class RehearsalAnswers {
         .forEach((id, q) -> {
           String pressure =
               expected
-                  .pressure(id, PortId.of("cold"))
+                  .pressure(id, PortId.COLD)
                   .map(p -> units.show(Measure.PRESSURE, p))
                   .orElse(Says.ITS_PRESSURE.text());
           String low = units.show(Measure.FLOW, less.fixture(id));
@@ -152,7 +152,7 @@ final class RehearsalAnswers {
                 gives > FLOWS ? units.show(Measure.FLOW, gives) : "nothing",
                 others.isEmpty()
                     ? Says.WITH_NOTHING_ELSE_OPEN_AT.filled(
-                        then.pressure(part.id(), PortId.of("cold"))
+                        then.pressure(part.id(), PortId.COLD)
                             .map(p -> units.show(Measure.PRESSURE, p))
                             .orElse(Says.NO_PRESSURE.text()))
                     : String.join("; ", others)));

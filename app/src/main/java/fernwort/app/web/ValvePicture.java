@@ -50,12 +50,12 @@ public record ValvePicture(
     return new ValvePicture(
         words,
         String.format(Locale.ROOT, "%.0f", -angle),
-        joined.contains(PortId.of("b")),
-        joined.contains(PortId.of("a")),
-        joined.contains(PortId.of("c")),
-        beside(leads.apply(PortId.of("b"))),
-        beside(leads.apply(PortId.of("a"))),
-        beside(leads.apply(PortId.of("c"))),
+        joined.contains(PortId.B),
+        joined.contains(PortId.A),
+        joined.contains(PortId.C),
+        beside(leads.apply(PortId.B)),
+        beside(leads.apply(PortId.A)),
+        beside(leads.apply(PortId.C)),
         said);
   }
 

@@ -190,7 +190,7 @@ public final class ShorterWinter {
   }
 
   private Optional<Line> suction(Part pump) {
-    return Optional.ofNullable(network.rig().linesByPort().get(pump.port(PortId.of("in"))));
+    return Optional.ofNullable(network.rig().linesByPort().get(pump.port(PortId.IN)));
   }
 
   /** A selector in the suction line, with a hose that goes into the jug. */
@@ -211,19 +211,16 @@ public final class ShorterWinter {
                   A_BALL,
                   Fittings.selector(
                       new Fittings.Choice(
-                          PositionId.of("tank"), Says.POINTS_TO_THE_TANK.text(), 0, PortId.of("b")),
+                          PositionId.of("tank"), Says.POINTS_TO_THE_TANK.text(), 0, PortId.B),
                       new Fittings.Choice(
-                          PositionId.of("jug"),
-                          Says.POINTS_TO_THE_JUG.text(),
-                          180,
-                          PortId.of("c"))));
+                          PositionId.of("jug"), Says.POINTS_TO_THE_JUG.text(), 180, PortId.C)));
           Rig split =
               RigEdit.of(rig)
                   .insert(
                       suction.id(),
                       valve,
-                      towards ? PortId.of("b") : PortId.of("a"),
-                      towards ? PortId.of("a") : PortId.of("b"));
+                      towards ? PortId.B : PortId.A,
+                      towards ? PortId.A : PortId.B);
           Part hose =
               new Part(
                   RigEdit.of(split).freePart(pump.id() + "-jug-hose"),
@@ -235,7 +232,7 @@ public final class ShorterWinter {
                   0,
                   Fittings.inlet(0));
           return RigEdit.of(split)
-              .addAt(hose, PortId.of("out"), valve.port(PortId.of("c")), suction.bore(), 0.5);
+              .addAt(hose, PortId.OUT, valve.port(PortId.C), suction.bore(), 0.5);
         });
   }
 
@@ -260,7 +257,7 @@ public final class ShorterWinter {
                           height - BELOW,
                           A_BALL,
                           Fittings.twoWay(90));
-                  Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, PortId.of("a"), BELOW);
+                  Rig teed = RigEdit.of(rig).teeOff(line.id(), valve, PortId.A, BELOW);
                   Part tail =
                       new Part(
                           RigEdit.of(teed).freePart(part.id() + "-tail"),
@@ -272,7 +269,7 @@ public final class ShorterWinter {
                           0,
                           Fittings.end(OpenEnd.Role.DRAIN));
                   return RigEdit.of(teed)
-                      .addAt(tail, PortId.of("in"), valve.port(PortId.of("b")), line.bore(), BELOW);
+                      .addAt(tail, PortId.IN, valve.port(PortId.B), line.bore(), BELOW);
                 }));
   }
 

@@ -137,7 +137,7 @@ public record DrainedTank(TankPort through, double seconds, double first, double
         id,
         id.value(),
         from,
-        new PortRef(end, PortId.of("in")),
+        new PortRef(end, PortId.IN),
         bore,
         length,
         Line.Material.PVC_HOSE,

@@ -51,10 +51,7 @@ public record JugAgainstModel(
     Flows flows = Hydraulics.of(network).solve(alone(network, state, fixture));
     double expected = flows.fixture(fixture);
     return new JugAgainstModel(
-        timed,
-        expected,
-        flows.pressure(fixture, PortId.of("cold")),
-        verdict(timed.flow(), expected));
+        timed, expected, flows.pressure(fixture, PortId.COLD), verdict(timed.flow(), expected));
   }
 
   /** Returns what was timed over what is expected. */

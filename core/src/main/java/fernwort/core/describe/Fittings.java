@@ -61,7 +61,7 @@ public final class Fittings {
     return new TwoWayValve(
         List.of(
             new Stop(PositionId.of("shut"), shut, openAngle + 90, List.of()),
-            new Stop(PositionId.of("open"), open, openAngle, List.of(PortId.all("a", "b")))),
+            new Stop(PositionId.of("open"), open, openAngle, List.of(List.of(PortId.A, PortId.B)))),
         Optional.empty());
   }
 
@@ -81,7 +81,7 @@ public final class Fittings {
                 PositionId.of("open"),
                 Says.MARK_ALONG_THE_PIPE.text(),
                 openAngle,
-                List.of(PortId.all("a", "b")))),
+                List.of(List.of(PortId.A, PortId.B)))),
         Optional.of(new Motor(Optional.of(unpowered).filter(u -> !u.isEmpty()), seconds)));
   }
 
@@ -101,7 +101,7 @@ public final class Fittings {
                     c.id(),
                     c.words(),
                     c.angle(),
-                    c.joins().isEmpty() ? List.of() : List.of(List.of(PortId.of("a"), c.joins()))))
+                    c.joins().isEmpty() ? List.of() : List.of(List.of(PortId.A, c.joins()))))
             .toList(),
         Optional.empty());
   }

@@ -303,8 +303,8 @@ public final class NewParts {
   private static Kind selector() {
     return Fittings.selector(
         new Fittings.Choice(PositionId.of("shut"), Says.POINTS_UP.text(), 90, PortId.NONE),
-        new Fittings.Choice(PositionId.of("one"), Says.POINTS_RIGHT.text(), 0, PortId.of("b")),
-        new Fittings.Choice(PositionId.of("other"), Says.POINTS_LEFT.text(), 180, PortId.of("c")));
+        new Fittings.Choice(PositionId.of("one"), Says.POINTS_RIGHT.text(), 0, PortId.B),
+        new Fittings.Choice(PositionId.of("other"), Says.POINTS_LEFT.text(), 180, PortId.C));
   }
 
   private static Kind tank(Contents contents) {

@@ -155,7 +155,7 @@ public final class PortNames {
   /** Tells whether a port's name is a letter or number of ours, which nobody finds on the part. */
   public static boolean isOurs(Kind kind, PortId port) {
     return kind.is(Purpose.TURNS)
-        || kind.is(Purpose.JOINS) && !port.equals(PortId.of("in"))
+        || kind.is(Purpose.JOINS) && !port.equals(PortId.IN)
         || port.value().matches("\\d+");
   }
 

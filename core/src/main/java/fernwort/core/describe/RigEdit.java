@@ -196,13 +196,13 @@ public final class RigEdit {
     Part tee =
         new Part(
             freePart("tee"), "Tee", near.place(), near.x(), near.y(), at.height(), 0, new Tee());
-    Rig withTee = insert(line, tee, PortId.of("a"), PortId.of("b"), at.along());
+    Rig withTee = insert(line, tee, PortId.A, PortId.B, at.along());
     RigEdit next = of(withTee);
     Line branch =
         new Line(
             next.freeLine("to-" + part.id()),
             shortened("To " + part.label()),
-            tee.port(PortId.of("c")),
+            tee.port(PortId.C),
             part.port(port),
             old.bore(),
             length,

@@ -112,10 +112,10 @@ final class Bodies {
 
   /** Tells whether the line at an accumulator is dry, so that its air pushes its water out. */
   private boolean isDry(Part part, int v) {
-    if (!network.hasLine(part.port(PortId.of("in")))) {
+    if (!network.hasLine(part.port(PortId.IN))) {
       return false;
     }
-    Line line = network.rig().lines().get(network.lineAt(part.port(PortId.of("in"))));
+    Line line = network.rig().lines().get(network.lineAt(part.port(PortId.IN)));
     return now.wetness().of(line).isEmpty();
   }
 }

@@ -80,8 +80,8 @@ public final class Filled {
   private static Set<LineId> waste(Rig rig) {
     List<PortRef> from =
         rig.parts().stream()
-            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")))
-            .map(p -> p.port(PortId.of("waste")))
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.WASTE))
+            .map(p -> p.port(PortId.WASTE))
             .toList();
     return new Walk(rig, Filled::carriesWaste).lines(from);
   }

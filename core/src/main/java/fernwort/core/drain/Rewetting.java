@@ -40,7 +40,7 @@ public final class Rewetting {
       boolean pump =
           part.kind().is(Purpose.PUMPS)
               && setting.of(part.id()).equals(Kind.ON)
-              && fed.contains(islands[network.vertex(part, PortId.of("in"))]);
+              && fed.contains(islands[network.vertex(part, PortId.IN)]);
       if (mains || pump) {
         part.kind().ports().forEach(port -> pressed.add(islands[network.vertex(part, port)]));
       }

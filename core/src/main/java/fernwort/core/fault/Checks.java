@@ -134,7 +134,7 @@ final class Checks {
               .filter(p -> p.kind().is(Purpose.PUMPS))
               .limit(1)
               .forEach(p -> add(Look.PUMP, p.id(), at, Optional.empty(), TURN));
-          if (rig.linesByPort().containsKey(tap.port(PortId.of("waste")))) {
+          if (rig.linesByPort().containsKey(tap.port(PortId.WASTE))) {
             add(Look.DRAIN, tap.id(), at, Optional.of(SOON), GLANCE);
           }
         }

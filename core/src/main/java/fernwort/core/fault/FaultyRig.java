@@ -160,23 +160,21 @@ public record FaultyRig(
           return leakPast(part);
         }
         case LEAKS_BACK -> {
-          return bypass(part, PortId.of("out"), PortId.of("in"), BACK);
+          return bypass(part, PortId.OUT, PortId.IN, BACK);
         }
         case CROSSES -> {
-          return bypass(part, PortId.of("cold"), PortId.of("hot"), CROSSING);
+          return bypass(part, PortId.COLD, PortId.HOT, CROSSING);
         }
         case STUCK_OPEN -> standIn(part, OPEN);
         case STUCK_CLOSED -> standIn(part, SHUT);
         case REVERSED -> reverse(part);
         case BLOCKED -> {
-          Optional<Line> at =
-              lineAt(part, PortId.of("out")).or(() -> linesAt(part).stream().findFirst());
+          Optional<Line> at = lineAt(part, PortId.OUT).or(() -> linesAt(part).stream().findFirst());
           at.ifPresent(l -> block(l.id()));
           return at.isPresent();
         }
         case LEAKING -> {
-          Optional<Line> at =
-              lineAt(part, PortId.of("out")).or(() -> linesAt(part).stream().findFirst());
+          Optional<Line> at = lineAt(part, PortId.OUT).or(() -> linesAt(part).stream().findFirst());
           at.ifPresent(l -> leak(l.id()));
           return at.isPresent();
         }
@@ -225,7 +223,7 @@ public record FaultyRig(
     private PartId tee(LineId line, ProfilePoint at) {
       Line old = edit().line(line);
       Part tee = near(beside(old), "fault-tee", at.height(), new Tee());
-      rig = edit().insert(line, tee, PortId.of("a"), PortId.of("b"));
+      rig = edit().insert(line, tee, PortId.A, PortId.B);
       return tee.id();
     }
 
@@ -251,14 +249,14 @@ public record FaultyRig(
       Part end =
           near(tee, "fault-leak", rig.part(tee).height() - LOWER, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(end);
-      join(rig.part(tee).port(PortId.of("c")), end.port(PortId.of("in")), HOLE);
+      join(rig.part(tee).port(PortId.C), end.port(PortId.IN), HOLE);
       outlets.add(end.id());
     }
 
     private void block(LineId line) {
       Line old = edit().line(line);
       Part valve = near(beside(old), "fault-block", edit().middle(line).height(), plug());
-      rig = edit().insert(line, valve, PortId.of("a"), PortId.of("b"));
+      rig = edit().insert(line, valve, PortId.A, PortId.B);
       forced.put(valve.id(), SHUT);
     }
 
@@ -266,7 +264,7 @@ public record FaultyRig(
       return new TwoWayValve(
           List.of(
               new Stop(SHUT, SHUT.value(), 90, List.of()),
-              new Stop(OPEN, OPEN.value(), 0, List.of(PortId.all("a", "b")))),
+              new Stop(OPEN, OPEN.value(), 0, List.of(List.of(PortId.A, PortId.B)))),
           Optional.empty());
     }
 
@@ -284,7 +282,7 @@ public record FaultyRig(
                       old.id(),
                       old.label(),
                       old.from(),
-                      end.port(PortId.of("in")),
+                      end.port(PortId.IN),
                       old.bore(),
                       old.length(),
                       old.material(),
@@ -293,7 +291,7 @@ public record FaultyRig(
                       old.insulation()));
       Part other = near(off.part(), "fault-open", height, new OpenEnd(OpenEnd.Role.DRAIN));
       rig = edit().add(other);
-      join(off, other.port(PortId.of("in")), old.bore());
+      join(off, other.port(PortId.IN), old.bore());
       outlets.add(end.id());
       outlets.add(other.id());
     }
@@ -308,7 +306,7 @@ public record FaultyRig(
       PartId tee = tee(id.line(), new ProfilePoint(old.length() / 2, highest));
       Part air = near(tee, "fault-air", highest + LOWER, new AirAdmittanceValve());
       rig = edit().add(air);
-      join(rig.part(tee).port(PortId.of("c")), air.port(PortId.of("in")), SNIFF);
+      join(rig.part(tee).port(PortId.C), air.port(PortId.IN), SNIFF);
     }
 
     private boolean leakPast(Part valve) {
@@ -332,14 +330,14 @@ public record FaultyRig(
     private boolean bypass(Line one, Line other, double bore) {
       PartId first = tee(one.id(), edit().middle(one.id()));
       PartId second = tee(other.id(), edit().middle(other.id()));
-      join(rig.part(first).port(PortId.of("c")), rig.part(second).port(PortId.of("c")), bore);
+      join(rig.part(first).port(PortId.C), rig.part(second).port(PortId.C), bore);
       return true;
     }
 
     /** An open or shut way in the place of a check valve. */
     private void standIn(Part check, PositionId position) {
       InOut ports = check.kind().through().orElseThrow();
-      Map<PortId, PortId> renamed = Map.of(ports.in(), PortId.of("a"), ports.out(), PortId.of("b"));
+      Map<PortId, PortId> renamed = Map.of(ports.in(), PortId.A, ports.out(), PortId.B);
       List<Part> parts =
           rig.parts().stream().map(p -> p.equals(check) ? p.with(plug()) : p).toList();
       rig =

@@ -434,7 +434,7 @@ final class Prediction {
   private Set<ElementId> waste(PartId fixture) {
     Set<ElementId> found = new HashSet<>();
     Map<PortRef, Line> lines = rig.linesByPort();
-    PortRef at = rig.part(fixture).port(PortId.of("waste"));
+    PortRef at = rig.part(fixture).port(PortId.WASTE);
     while (lines.containsKey(at)) {
       Line line = lines.get(at);
       Part next = rig.part(line.other(at).part());
@@ -442,7 +442,7 @@ final class Prediction {
       if (!next.kind().is(Purpose.TRAPS) || !found.add(next.id())) {
         return found;
       }
-      at = next.port(next.kind().through().map(InOut::out).orElse(PortId.of("out")));
+      at = next.port(next.kind().through().map(InOut::out).orElse(PortId.OUT));
     }
     return found;
   }
@@ -476,7 +476,7 @@ final class Prediction {
       double q = flows.line(line.id());
       double into = last ? q : -q;
       PortRef here = last ? line.to() : line.from();
-      if (into > STILL && !here.port().equals(PortId.of("waste"))) {
+      if (into > STILL && !here.port().equals(PortId.WASTE)) {
         all += into;
         warm += into * hot(line.other(here).part(), flows, setting, known, new HashSet<>(passed));
       }

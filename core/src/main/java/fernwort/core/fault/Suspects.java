@@ -134,7 +134,7 @@ final class Suspects {
     Deque<PortRef> open = new ArrayDeque<>();
     rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.PUMPS))
-        .forEach(p -> open.add(p.port(p.kind().through().map(InOut::in).orElse(PortId.of("in")))));
+        .forEach(p -> open.add(p.port(p.kind().through().map(InOut::in).orElse(PortId.IN))));
     while (!open.isEmpty()) {
       PortRef port = open.poll();
       Line line = lines.get(port);

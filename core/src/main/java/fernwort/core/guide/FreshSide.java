@@ -102,7 +102,7 @@ final class FreshSide {
     Kind kind = can ? new PortableContainer(CAN, true) : new HoseInlet(0, Assembly.IN_A_BUCKET);
     PartId id = rig.part(QuestionPage.SUCTION, label, pump.spot(), below(), 0, kind);
     draw(
-        rig.get(id).port(can ? PortId.of("spout") : PortId.of("out")),
+        rig.get(id).port(can ? PortId.of("spout") : PortId.OUT),
         pressure,
         new ArrayList<>(List.of(label)),
         Optional.empty(),
@@ -174,8 +174,8 @@ final class FreshSide {
             height,
             Run.VALVE,
             Run.valve(motor));
-    rig.join(aside, rig.get(valve).port(PortId.of("b")), bore);
-    joinThird(rig.get(valve).port(PortId.of("a")), other, first, height);
+    rig.join(aside, rig.get(valve).port(PortId.B), bore);
+    joinThird(rig.get(valve).port(PortId.A), other, first, height);
   }
 
   /** The outlets of tanks as one: each of several has a valve, so that no leak empties them all. */
@@ -242,9 +242,9 @@ final class FreshSide {
         .filter(p -> p.joins() == Joins.TANK_AND_PUMP)
         .findFirst()
         .ifPresent(p -> rig.runsWith(id, stop(p.points())));
-    rig.join(tank, rig.get(id).port(PortId.of("b")), bore);
-    joinThird(rig.get(id).port(PortId.of("c")), other, first, height);
-    return rig.get(id).port(PortId.of("a"));
+    rig.join(tank, rig.get(id).port(PortId.B), bore);
+    joinThird(rig.get(id).port(PortId.C), other, first, height);
+    return rig.get(id).port(PortId.A);
   }
 
   private Optional<Motor> motor(List<Stop> stops) {
@@ -286,7 +286,7 @@ final class FreshSide {
                         height,
                         0,
                         new HoseInlet(0, Assembly.IN_A_BUCKET)))
-                .port(PortId.of("out"));
+                .port(PortId.OUT);
         Run run = run(hose);
         if (answers.pump().parts().strained()) {
           run.through(Says.HOSE_STRAINER.text(), below(), STRAINER_BODY, new Strainer());
@@ -303,7 +303,7 @@ final class FreshSide {
                 height,
                 0,
                 new Plug(false));
-        yield rig.get(plug).port(PortId.of("in"));
+        yield rig.get(plug).port(PortId.IN);
       }
       case DRAIN -> {
         ways.add(Says.THREE_WAY_VALVE_DRAIN_TAIL.with(first.label()));
@@ -315,7 +315,7 @@ final class FreshSide {
                 rig.tail(first.bottom()),
                 0,
                 Fittings.end(Role.DRAIN));
-        yield rig.get(tail).port(PortId.of("in"));
+        yield rig.get(tail).port(PortId.IN);
       }
     };
   }

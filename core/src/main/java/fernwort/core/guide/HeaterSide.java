@@ -57,8 +57,8 @@ final class HeaterSide {
             heat.height(),
             pumps.heaterVolume(),
             new Heater(store ? Heater.Type.STORAGE : Heater.Type.INSTANT, store, 0.02));
-    PortRef cold = rig.get(heater).port(PortId.of("cold"));
-    PortRef hot = rig.get(heater).port(PortId.of("hot"));
+    PortRef cold = rig.get(heater).port(PortId.COLD);
+    PortRef hot = rig.get(heater).port(PortId.HOT);
     if (heat.drain() == HeaterDrain.VALVE) {
       cold = drained(cold, heat);
     }
@@ -79,9 +79,9 @@ final class HeaterSide {
       PartId tee =
           rig.part(
               QuestionPage.PUMP, Says.RETURN_TEE.text(), heat.spot(), heat.height(), 0, new Tee());
-      rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
-      loop = Optional.of(loop(rig.get(tee).port(PortId.of("c")), heat));
-      cold = rig.get(tee).port(PortId.of("a"));
+      rig.join(rig.get(tee).port(PortId.B), cold, bore);
+      loop = Optional.of(loop(rig.get(tee).port(PortId.C), heat));
+      cold = rig.get(tee).port(PortId.A);
     }
     if (!heat.bypass()) {
       return new Heated(heater, cold, hot, loop);
@@ -112,9 +112,9 @@ final class HeaterSide {
             at,
             Run.VALVE,
             Fittings.check());
-    rig.join(rig.get(round).port(PortId.of("out")), rig.get(check).port(PortId.of("in")), bore);
-    rig.join(rig.get(check).port(PortId.of("out")), into, bore);
-    return rig.get(round).port(PortId.of("in"));
+    rig.join(rig.get(round).port(PortId.OUT), rig.get(check).port(PortId.IN), bore);
+    rig.join(rig.get(check).port(PortId.OUT), into, bore);
+    return rig.get(round).port(PortId.IN);
   }
 
   /** A relief valve whose tube leads outside. */
@@ -138,10 +138,10 @@ final class HeaterSide {
             rig.overGround(),
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
-    rig.join(rig.get(tee).port(PortId.of("c")), rig.get(valve).port(PortId.of("in")), bore);
-    rig.join(rig.get(valve).port(PortId.of("out")), rig.get(tube).port(PortId.of("in")), bore);
-    return rig.get(tee).port(PortId.of("a"));
+    rig.join(rig.get(tee).port(PortId.B), cold, bore);
+    rig.join(rig.get(tee).port(PortId.C), rig.get(valve).port(PortId.IN), bore);
+    rig.join(rig.get(valve).port(PortId.OUT), rig.get(tube).port(PortId.IN), bore);
+    return rig.get(tee).port(PortId.A);
   }
 
   /** A valve below the heater lets it run out onto the ground. */
@@ -168,10 +168,10 @@ final class HeaterSide {
             under,
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(tee).port(PortId.of("b")), cold, bore);
-    rig.join(rig.get(tee).port(PortId.of("c")), rig.get(valve).port(PortId.of("a")), bore);
-    rig.join(rig.get(valve).port(PortId.of("b")), rig.get(tail).port(PortId.of("in")), bore);
-    return rig.get(tee).port(PortId.of("a"));
+    rig.join(rig.get(tee).port(PortId.B), cold, bore);
+    rig.join(rig.get(tee).port(PortId.C), rig.get(valve).port(PortId.A), bore);
+    rig.join(rig.get(valve).port(PortId.B), rig.get(tail).port(PortId.IN), bore);
+    return rig.get(tee).port(PortId.A);
   }
 
   /** Valves lead the water past the heater, so that no antifreeze goes into it. */
@@ -188,31 +188,29 @@ final class HeaterSide {
             0,
             new Tee());
     PartId in = valve(Says.HEATER_IN.text(), heat, Fittings.twoWay(0), PositionId.of("open"));
-    rig.join(rig.get(before).port(PortId.of("b")), rig.get(in).port(PortId.of("a")), bore);
-    rig.join(rig.get(in).port(PortId.of("b")), cold, bore);
+    rig.join(rig.get(before).port(PortId.B), rig.get(in).port(PortId.A), bore);
+    rig.join(rig.get(in).port(PortId.B), cold, bore);
     PortRef left = hot;
     if (three) {
       PartId out = valve(Says.HEATER_OUT.text(), heat, Fittings.twoWay(0), PositionId.of("open"));
-      rig.join(hot, rig.get(out).port(PortId.of("a")), bore);
-      left = rig.get(out).port(PortId.of("b"));
+      rig.join(hot, rig.get(out).port(PortId.A), bore);
+      left = rig.get(out).port(PortId.B);
     }
-    rig.join(left, rig.get(after).port(PortId.of("a")), bore);
+    rig.join(left, rig.get(after).port(PortId.A), bore);
     PartId past = valve(Says.HEATER_BYPASS.text(), heat, Fittings.twoWay(0), PositionId.of("shut"));
-    rig.join(rig.get(before).port(PortId.of("c")), rig.get(past).port(PortId.of("a")), bore);
-    rig.join(rig.get(past).port(PortId.of("b")), rig.get(after).port(PortId.of("b")), bore);
-    return new Heated(
-        heater, rig.get(before).port(PortId.of("a")), rig.get(after).port(PortId.of("c")), loop);
+    rig.join(rig.get(before).port(PortId.C), rig.get(past).port(PortId.A), bore);
+    rig.join(rig.get(past).port(PortId.B), rig.get(after).port(PortId.B), bore);
+    return new Heated(heater, rig.get(before).port(PortId.A), rig.get(after).port(PortId.C), loop);
   }
 
   /** Two three-way valves do the same: one before the heater, one after it. */
   private Heated ledPast(PortRef cold, PortRef hot, Heat heat, Optional<PortRef> loop) {
     PartId in = past(Says.HEATER_IN.text(), heat);
     PartId out = past(Says.HEATER_OUT.text(), heat);
-    rig.join(rig.get(in).port(PortId.of("b")), cold, bore);
-    rig.join(hot, rig.get(out).port(PortId.of("b")), bore);
-    rig.join(rig.get(in).port(PortId.of("c")), rig.get(out).port(PortId.of("c")), bore);
-    return new Heated(
-        heater, rig.get(in).port(PortId.of("a")), rig.get(out).port(PortId.of("a")), loop);
+    rig.join(rig.get(in).port(PortId.B), cold, bore);
+    rig.join(hot, rig.get(out).port(PortId.B), bore);
+    rig.join(rig.get(in).port(PortId.C), rig.get(out).port(PortId.C), bore);
+    return new Heated(heater, rig.get(in).port(PortId.A), rig.get(out).port(PortId.A), loop);
   }
 
   private PartId past(String label, Heat heat) {

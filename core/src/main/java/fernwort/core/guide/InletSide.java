@@ -85,9 +85,9 @@ final class InletSide {
     }
     if (left.size() == 2) {
       PartId valve = diverter(left);
-      rig.join(at, rig.get(valve).port(PortId.of("a")), bore);
-      lead(rig.get(valve).port(PortId.of("b")), left.getFirst(), passed, false);
-      lead(rig.get(valve).port(PortId.of("c")), left.getLast(), passed, false);
+      rig.join(at, rig.get(valve).port(PortId.A), bore);
+      lead(rig.get(valve).port(PortId.B), left.getFirst(), passed, false);
+      lead(rig.get(valve).port(PortId.C), left.getLast(), passed, false);
     } else {
       lead(at, left.getFirst(), passed, targets.size() > 1);
     }
@@ -126,8 +126,8 @@ final class InletSide {
   /** A three-way valve that joins port a to b or to c, and to neither where it can be closed. */
   static Kind diverter(String first, String second, boolean off, boolean motor) {
     List<Stop> stops = new ArrayList<>();
-    stops.add(new Stop(PositionId.of("first"), first, 180, List.of(PortId.all("a", "b"))));
-    stops.add(new Stop(PositionId.of("second"), second, 0, List.of(PortId.all("a", "c"))));
+    stops.add(new Stop(PositionId.of("first"), first, 180, List.of(List.of(PortId.A, PortId.B))));
+    stops.add(new Stop(PositionId.of("second"), second, 0, List.of(List.of(PortId.A, PortId.C))));
     if (off) {
       stops.add(new Stop(PositionId.of("off"), Says.DIVERTER_CLOSED.text(), 90, List.of()));
     }
@@ -177,14 +177,14 @@ final class InletSide {
             Run.VALVE,
             diverter(
                 Says.FROM_THE_FIRST_INLET.text(), Says.FROM_THE_SECOND_INLET.text(), false, false));
-    rig.join(first, rig.get(diverter).port(PortId.of("b")), bore);
-    rig.join(second, rig.get(diverter).port(PortId.of("c")), bore);
-    return rig.get(diverter).port(PortId.of("a"));
+    rig.join(first, rig.get(diverter).port(PortId.B), bore);
+    rig.join(second, rig.get(diverter).port(PortId.C), bore);
+    return rig.get(diverter).port(PortId.A);
   }
 
   private PortRef mouth(String label, Spot spot, double height) {
     PartId inlet = rig.part(QuestionPage.FILL, label, spot, height, 0, Fittings.inlet(4));
-    return rig.get(inlet).port(PortId.of("out"));
+    return rig.get(inlet).port(PortId.OUT);
   }
 
   private Run run(PortRef from) {

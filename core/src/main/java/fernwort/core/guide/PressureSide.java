@@ -100,8 +100,8 @@ final class PressureSide {
     }
     pump = rig.part(QuestionPage.PUMP, "Pump", spot, height, Run.PUMP, kind());
     rig.runsWith(pump, Kind.ON);
-    rig.join(from, rig.get(pump).port(PortId.of("in")), bore);
-    source = Optional.of(rig.get(pump).port(PortId.of("out")));
+    rig.join(from, rig.get(pump).port(PortId.IN), bore);
+    source = Optional.of(rig.get(pump).port(PortId.OUT));
   }
 
   /** Has the pump send water back into a tank, where somebody said that it can. */
@@ -116,7 +116,7 @@ final class PressureSide {
     if (house.isEmpty()) {
       house = rig.part(QuestionPage.FILL, Says.HOUSE_TEE.text(), spot, up(15), 0, new Tee());
     }
-    return rig.get(house).port(PortId.of("b"));
+    return rig.get(house).port(PortId.B);
   }
 
   private Kind kind() {
@@ -164,11 +164,11 @@ final class PressureSide {
         passed.add(Says.THE_MAINS.text());
         PartId plug =
             rig.part(QuestionPage.FILL, Says.TEE_PLUG.text(), spot, up(15), 0, new Plug(false));
-        rig.join(rig.get(house).port(PortId.of("a")), rig.get(plug).port(PortId.of("in")), bore);
+        rig.join(rig.get(house).port(PortId.A), rig.get(plug).port(PortId.IN), bore);
       } else {
-        rig.join(at.orElseThrow(), rig.get(house).port(PortId.of("a")), bore);
+        rig.join(at.orElseThrow(), rig.get(house).port(PortId.A), bore);
       }
-      at = Optional.of(rig.get(house).port(PortId.of("c")));
+      at = Optional.of(rig.get(house).port(PortId.C));
     }
     if (at.isEmpty()) {
       answers.taps().forEach(this::tap);
@@ -226,10 +226,10 @@ final class PressureSide {
                   Says.DIVERTER_TO.filled(Says.THE_TAPS.text()),
                   how == PumpParts.Back.THREE_WAY_WITH_OFF,
                   motor));
-      rig.join(from, rig.get(valve).port(PortId.of("a")), bore);
-      rig.join(rig.get(valve).port(PortId.of("b")), to.port(), bore);
+      rig.join(from, rig.get(valve).port(PortId.A), bore);
+      rig.join(rig.get(valve).port(PortId.B), to.port(), bore);
       rig.runsWith(valve, PositionId.of("second"));
-      return rig.get(valve).port(PortId.of("c"));
+      return rig.get(valve).port(PortId.C);
     }
     Run run = run(from);
     Run aside = run(run.branch(Says.DELIVERY_TEE.text(), at));
@@ -261,7 +261,7 @@ final class PressureSide {
     double charge = Math.max(LEAST_CHARGE, answers.pump().cutOut() - BELOW_CUT_OUT);
     PartId vessel =
         rig.part(QuestionPage.PUMP, "Accumulator", spot, up(10), VESSEL, new Accumulator(charge));
-    rig.join(aside, rig.get(vessel).port(PortId.of("in")), bore);
+    rig.join(aside, rig.get(vessel).port(PortId.IN), bore);
   }
 
   private Run run(PortRef from) {
@@ -297,10 +297,10 @@ final class PressureSide {
     List<String> coldWords = new ArrayList<>();
     for (Tap tap : answers.taps()) {
       PartId id = tap(tap);
-      cold.add(rig.get(id).port(PortId.of("cold")));
+      cold.add(rig.get(id).port(PortId.COLD));
       coldWords.add(rig.get(id).label());
-      if (rig.get(id).kind().ports().contains(PortId.of("hot"))) {
-        hot.add(rig.get(id).port(PortId.of("hot")));
+      if (rig.get(id).kind().ports().contains(PortId.HOT)) {
+        hot.add(rig.get(id).port(PortId.HOT));
         hotWords.add(rig.get(id).label());
       }
     }
@@ -334,7 +334,7 @@ final class PressureSide {
     if (answers.lows().by() != TankAnswers.Drain.VALVE) {
       String label = (hot ? Says.HOT_DRAIN_CAP : Says.COLD_DRAIN_CAP).text();
       return rig.get(rig.part(QuestionPage.LOWS, label, spot, low, 0, new Plug(true)))
-          .port(PortId.of("in"));
+          .port(PortId.IN);
     }
     PartId valve =
         rig.part(
@@ -352,8 +352,8 @@ final class PressureSide {
             Math.min(low, rig.overGround() + 5 * Assembly.STEP),
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(valve).port(PortId.of("b")), rig.get(tail).port(PortId.of("in")), bore);
-    return rig.get(valve).port(PortId.of("a"));
+    rig.join(rig.get(valve).port(PortId.B), rig.get(tail).port(PortId.IN), bore);
+    return rig.get(valve).port(PortId.A);
   }
 
   /** Leads a line to some ports: from a manifold, or by one tee after another. */
@@ -362,14 +362,14 @@ final class PressureSide {
       // Nothing is said yet of where it leads: it ends in a plug until then.
       PartId plug =
           rig.part(QuestionPage.TAPS, Says.LINE_PLUG.text(), spot, up(30), 0, new Plug(false));
-      rig.join(from, rig.get(plug).port(PortId.of("in")), bore);
+      rig.join(from, rig.get(plug).port(PortId.IN), bore);
       return;
     }
     if (answers.pump().manifolds() && to.size() > 1) {
       String label = which.equals("hot") ? Says.HOT_MANIFOLD.text() : Says.COLD_MANIFOLD.text();
       PartId id =
           rig.part(QuestionPage.PUMP, label, spot, up(35), Run.PUMP, new Manifold(to.size()));
-      rig.join(from, rig.get(id).port(PortId.of("in")), bore);
+      rig.join(from, rig.get(id).port(PortId.IN), bore);
       for (int i = 0; i < to.size(); i++) {
         rig.join(rig.get(id).port(PortId.of(Integer.toString(i + 1))), to.get(i), bore);
       }
@@ -379,9 +379,9 @@ final class PressureSide {
     for (PortRef port : to.subList(0, to.size() - 1)) {
       String label = which.equals("hot") ? Says.HOT_TEE.text() : Says.COLD_TEE.text();
       PartId tee = rig.part(QuestionPage.PUMP, label, spot, up(30), 0, new Tee());
-      rig.join(at, rig.get(tee).port(PortId.of("a")), bore);
-      rig.join(rig.get(tee).port(PortId.of("c")), port, bore);
-      at = rig.get(tee).port(PortId.of("b"));
+      rig.join(at, rig.get(tee).port(PortId.A), bore);
+      rig.join(rig.get(tee).port(PortId.C), port, bore);
+      at = rig.get(tee).port(PortId.B);
     }
     rig.join(at, to.getLast(), bore);
   }

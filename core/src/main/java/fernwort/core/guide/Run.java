@@ -64,9 +64,9 @@ final class Run {
   /** Puts a tee into it and goes on; returns where the branch begins. */
   PortRef branch(String label, double height) {
     PartId tee = rig.part(page, label, spot, height, 0, new Tee());
-    rig.join(at, rig.get(tee).port(PortId.of("a")), bore);
-    at = rig.get(tee).port(PortId.of("c"));
-    return rig.get(tee).port(PortId.of("b"));
+    rig.join(at, rig.get(tee).port(PortId.A), bore);
+    at = rig.get(tee).port(PortId.C);
+    return rig.get(tee).port(PortId.B);
   }
 
   /** Ends it in a part by the first of its ports. */

@@ -175,7 +175,7 @@ final class TankMaker {
             QuestionPage.FILL,
             tank.spot(),
             answers.bores().fill(),
-            rig.get(neck).port(PortId.of("out")));
+            rig.get(neck).port(PortId.OUT));
     if (TankTies.comesIntoFiller(answers, tank)) {
       double over = rig.get(id).at(PortId.of("neck")).z() + 5 * Assembly.STEP;
       fillers.put(tank.id(), run.branch(Says.FILLER_TEE.filled(tank.label()), over));
@@ -209,7 +209,7 @@ final class TankMaker {
             port,
             0,
             new HoseInlet(0, Assembly.IN_A_BUCKET));
-    PortRef from = rig.get(inlet).port(PortId.of("out"));
+    PortRef from = rig.get(inlet).port(PortId.OUT);
     Run run = new Run(rig, QuestionPage.FILL, tank.neck(), bore, from);
     run.through(
         Says.BARREL_PUMP.filled(tank.label()),

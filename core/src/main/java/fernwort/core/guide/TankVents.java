@@ -94,7 +94,7 @@ final class TankVents {
         rises
             ? Math.max(end, rig.get(at.part()).at(at.port()).z()) + 25 * Assembly.STEP
             : Double.NaN;
-    rig.join(at, rig.get(vent).port(PortId.of("in")), answers.bores().vent(), loop);
+    rig.join(at, rig.get(vent).port(PortId.IN), answers.bores().vent(), loop);
   }
 
   /** An overflow of its own, which lets water out under the vehicle. */

@@ -73,7 +73,7 @@ final class WasteSide {
       int lines = answers.waste().parts().meet() ? Math.min(1, own.size()) : own.size();
       List<PortId> inlets = new ArrayList<>();
       for (int n = 0; n < lines; n++) {
-        inlets.add(n == 0 ? PortId.of("waste") : PortId.of("waste-" + (n + 1)));
+        inlets.add(n == 0 ? PortId.WASTE : PortId.of("waste-" + (n + 1)));
       }
       if (rinsed) {
         inlets.add(RINSE);
@@ -116,9 +116,9 @@ final class WasteSide {
               height,
               0,
               new Tee());
-      rig.join(rig.get(tee).port(PortId.of("c")), at, bore);
-      drop(one, rig.get(tee).port(PortId.of("a")), tank);
-      at = rig.get(tee).port(PortId.of("b"));
+      rig.join(rig.get(tee).port(PortId.C), at, bore);
+      drop(one, rig.get(tee).port(PortId.A), tank);
+      at = rig.get(tee).port(PortId.B);
     }
     drop(own.getLast(), at, tank);
   }
@@ -174,8 +174,8 @@ final class WasteSide {
             Math.max(over, rig.vehicle().floor()) + TRAY,
             TRAP_BODY,
             new DrainTrap());
-    rig.join(rig.get(inlet).port(PortId.of("out")), rig.get(trap).port(PortId.of("in")), bore);
-    rig.join(rig.get(trap).port(PortId.of("out")), into, bore);
+    rig.join(rig.get(inlet).port(PortId.OUT), rig.get(trap).port(PortId.IN), bore);
+    rig.join(rig.get(trap).port(PortId.OUT), into, bore);
     ways.add(Says.SEPARATOR_INTO.with(tank.label()));
   }
 
@@ -194,14 +194,14 @@ final class WasteSide {
             height,
             Run.VALVE,
             Fittings.check());
-    rig.join(rig.get(inlet).port(PortId.of("out")), rig.get(check).port(PortId.of("in")), pipe);
-    rig.join(rig.get(check).port(PortId.of("out")), into, pipe);
+    rig.join(rig.get(inlet).port(PortId.OUT), rig.get(check).port(PortId.IN), pipe);
+    rig.join(rig.get(check).port(PortId.OUT), into, pipe);
   }
 
   /** What a toilet is flushed with goes to a bowl of its own. */
   private boolean hasWaste(Made made) {
     return made.tap().use() != Use.TOILET
-        && rig.get(made.id()).kind().ports().contains(PortId.of("waste"));
+        && rig.get(made.id()).kind().ports().contains(PortId.WASTE);
   }
 
   private void drop(List<Made> sharing, PortRef into, TankAnswers tank) {
@@ -212,7 +212,7 @@ final class WasteSide {
     double height = Math.max(inlet + 5 * Assembly.STEP, lowest);
     Optional<PortRef> at = Optional.empty();
     for (Part tap : above) {
-      PortRef waste = tap.port(PortId.of("waste"));
+      PortRef waste = tap.port(PortId.WASTE);
       if (at.isPresent()) {
         PartId tee =
             rig.part(
@@ -222,9 +222,9 @@ final class WasteSide {
                 height + 5 * Assembly.STEP,
                 0,
                 new Tee());
-        rig.join(at.orElseThrow(), rig.get(tee).port(PortId.of("a")), bore);
-        rig.join(waste, rig.get(tee).port(PortId.of("b")), bore);
-        waste = rig.get(tee).port(PortId.of("c"));
+        rig.join(at.orElseThrow(), rig.get(tee).port(PortId.A), bore);
+        rig.join(waste, rig.get(tee).port(PortId.B), bore);
+        waste = rig.get(tee).port(PortId.C);
       }
       at = Optional.of(waste);
     }
@@ -242,8 +242,8 @@ final class WasteSide {
             height,
             TRAP_BODY,
             new DrainTrap());
-    rig.join(at.orElseThrow(), rig.get(trap).port(PortId.of("in")), bore);
-    rig.join(rig.get(trap).port(PortId.of("out")), into, bore);
+    rig.join(at.orElseThrow(), rig.get(trap).port(PortId.IN), bore);
+    rig.join(rig.get(trap).port(PortId.OUT), into, bore);
     ways.add(Says.TRAP.with(String.join(", ", labels), tank.label()));
   }
 
@@ -263,7 +263,7 @@ final class WasteSide {
             low,
             0,
             Fittings.end(Role.DRAIN));
-    rig.join(rig.get(id).port(PortId.of("waste")), rig.get(end).port(PortId.of("in")), bore);
+    rig.join(rig.get(id).port(PortId.WASTE), rig.get(end).port(PortId.IN), bore);
     ways.add(Says.THE_GROUND.with(rig.get(id).label()));
   }
 
@@ -286,8 +286,8 @@ final class WasteSide {
               Math.max(out, low - 2 * Assembly.STEP),
               8e-5,
               Fittings.twoWay(0, Says.PUSHED_IN.text(), Says.PULLED_OUT.text()));
-      rig.join(at, rig.get(valve).port(PortId.of("a")), wide);
-      at = rig.get(valve).port(PortId.of("b"));
+      rig.join(at, rig.get(valve).port(PortId.A), wide);
+      at = rig.get(valve).port(PortId.B);
       words += Says.DUMP_VALVE.text();
     }
     PartId outlet =
@@ -298,7 +298,7 @@ final class WasteSide {
             out,
             0,
             Fittings.end(Role.DUMP));
-    rig.join(at, rig.get(outlet).port(PortId.of("in")), wide);
+    rig.join(at, rig.get(outlet).port(PortId.IN), wide);
     ways.add(Says.OUTLET_WITH_ITS_CAP.with(words));
   }
 }

@@ -108,7 +108,7 @@ final class FlowCheck {
   /** Tells whether the pressure, as it is with what flows, stands above where the switch opens. */
   private static boolean isHeld(Scene scene, PartId pump, Flows flows) {
     return scene.part(pump).kind() instanceof Pump kind
-        && flows.pressure(pump, PortId.of("out")).filter(p -> p >= kind.cutOut() - 1).isPresent();
+        && flows.pressure(pump, PortId.OUT).filter(p -> p >= kind.cutOut() - 1).isPresent();
   }
 
   private static Warning withShare(Scene scene, Warning warning, Flows flows) {

@@ -3,7 +3,6 @@ package fernwort.core.id;
 import java.util.List;
 import java.util.Objects;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 
 /**
  * The name of a port, the only one of its kind within a part.
@@ -11,6 +10,30 @@ import java.util.stream.Stream;
  * @param value the name itself, as it stands in a rig file
  */
 public record PortId(String value) implements Comparable<PortId> {
+
+  /** Where water comes in, of what has one way in. */
+  public static final PortId IN = new PortId("in");
+
+  /** Where water goes out, of what has one way out. */
+  public static final PortId OUT = new PortId("out");
+
+  /** The first of a valve's or a tee's ends. */
+  public static final PortId A = new PortId("a");
+
+  /** The second of a valve's or a tee's ends. */
+  public static final PortId B = new PortId("b");
+
+  /** The third of a valve's or a tee's ends. */
+  public static final PortId C = new PortId("c");
+
+  /** Where cold water comes. */
+  public static final PortId COLD = new PortId("cold");
+
+  /** Where hot water comes or goes. */
+  public static final PortId HOT = new PortId("hot");
+
+  /** Where used water leaves. */
+  public static final PortId WASTE = new PortId("waste");
 
   /** Stands where there is no port. */
   public static final PortId NONE = new PortId("");
@@ -22,11 +45,6 @@ public record PortId(String value) implements Comparable<PortId> {
   /** Returns the id that is written so. */
   public static PortId of(String value) {
     return new PortId(value);
-  }
-
-  /** Returns the ids that are written so, in this order. */
-  public static List<PortId> all(String... values) {
-    return Stream.of(values).map(PortId::new).toList();
   }
 
   /** Returns ids in a row, with commas. */

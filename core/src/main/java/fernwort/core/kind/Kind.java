@@ -99,7 +99,7 @@ public interface Kind {
   /** Returns the two ports by which it stands in a line, that by which water comes in first. */
   default Optional<InOut> through() {
     return ports().equals(IN_OUT)
-        ? Optional.of(new InOut(PortId.of("in"), PortId.of("out")))
+        ? Optional.of(new InOut(PortId.IN, PortId.OUT))
         : Optional.empty();
   }
 
@@ -448,5 +448,5 @@ public interface Kind {
       List.of(new Position(ON, Says.BOWL_ON.text()), new Position(OFF, Says.BOWL_OFF.text()));
 
   /** Ports of everything that water passes straight through. */
-  List<PortId> IN_OUT = PortId.all("in", "out");
+  List<PortId> IN_OUT = List.of(PortId.IN, PortId.OUT);
 }

@@ -10,6 +10,6 @@ public enum PortFlow {
 
   /** Of a part with an inlet whose other ports are outlets. */
   static PortFlow by(PortId port) {
-    return port.equals(PortId.of("in")) ? IN : OUT;
+    return port.equals(PortId.IN) ? IN : OUT;
   }
 }

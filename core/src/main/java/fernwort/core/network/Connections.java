@@ -110,7 +110,7 @@ public final class Connections {
           queue[write++] = u;
         }
       }
-      if (part.kind().is(Purpose.REGULATES) && network.port(v).equals(PortId.of("out"))) {
+      if (part.kind().is(Purpose.REGULATES) && network.port(v).equals(PortId.OUT)) {
         // No barrier to rely on: many let water back when the pressure before them drops.
         int in = v - 1;
         if (from[in] == -2 && !avoid.test(part)) {
@@ -123,7 +123,7 @@ public final class Connections {
   }
 
   private boolean isWaste(int v) {
-    return network.part(v).kind().is(Purpose.USE) && network.port(v).equals(PortId.of("waste"));
+    return network.part(v).kind().is(Purpose.USE) && network.port(v).equals(PortId.WASTE);
   }
 
   private List<PartId> route(int[] from, int end) {

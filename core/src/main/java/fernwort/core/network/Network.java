@@ -160,8 +160,8 @@ public final class Network {
     });
     wastes =
         parts.stream()
-            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")))
-            .mapToInt(p -> vertex(p, PortId.of("waste")))
+            .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.WASTE))
+            .mapToInt(p -> vertex(p, PortId.WASTE))
             .toArray();
     sources = parts.stream().filter(p -> p.kind().is(Purpose.SOURCE)).toList();
     pumps = parts.stream().filter(p -> p.kind().is(Purpose.DRIVES)).toList();

@@ -38,7 +38,7 @@ public final class WasteRuns {
     OpenGraph graph = OpenGraph.withHandlesFree(network);
     List<Run> runs = new ArrayList<>();
     for (Part part : network.rig().parts()) {
-      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.of("waste"))) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.WASTE)) {
         runs.addAll(from(graph, part));
       }
     }
@@ -49,7 +49,7 @@ public final class WasteRuns {
     Network network = graph.network();
     int[] arrival = new int[network.size()];
     Arrays.fill(arrival, -1);
-    int start = network.vertex(fixture, PortId.of("waste"));
+    int start = network.vertex(fixture, PortId.WASTE);
     Deque<Integer> front = new ArrayDeque<>(List.of(start));
     int end = start;
     while (!front.isEmpty()) {

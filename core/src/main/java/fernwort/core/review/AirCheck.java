@@ -101,7 +101,7 @@ final class AirCheck implements LayoutCheck {
               part.height() + top + 0.4,
               0,
               new OpenEnd(OpenEnd.Role.VENT));
-      return RigEdit.of(drilled).addAt(end, PortId.of("in"), part.port(port), 0.016, 0.6);
+      return RigEdit.of(drilled).addAt(end, PortId.IN, part.port(port), 0.016, 0.6);
     };
   }
 
@@ -266,7 +266,7 @@ final class AirCheck implements LayoutCheck {
               0,
               new AirAdmittanceValve());
       ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
-      return RigEdit.of(rig).teeOff(line.id(), valve, PortId.of("in"), 0.05, over);
+      return RigEdit.of(rig).teeOff(line.id(), valve, PortId.IN, 0.05, over);
     };
   }
 }

@@ -130,7 +130,7 @@ final class DrainCheck implements LayoutCheck {
             height,
             0,
             new Plug(true)),
-        PortId.of("in"),
+        PortId.IN,
         SPUR,
         at);
   }

@@ -46,13 +46,13 @@ final class HeaterCheck implements LayoutCheck {
   }
 
   private static void bypass(Plumbed plan, Part part, Heater heater, List<Finding> found) {
-    Optional<Line> cold = plan.lineAt(part, PortId.of("cold"));
-    Optional<Line> hot = plan.lineAt(part, PortId.of("hot"));
+    Optional<Line> cold = plan.lineAt(part, PortId.COLD);
+    Optional<Line> hot = plan.lineAt(part, PortId.HOT);
     if (heater.works() != Heater.Type.STORAGE || cold.isEmpty() || hot.isEmpty()) {
       return;
     }
-    PartId before = cold.get().other(part.port(PortId.of("cold"))).part();
-    PartId after = hot.get().other(part.port(PortId.of("hot"))).part();
+    PartId before = cold.get().other(part.port(PortId.COLD)).part();
+    PartId after = hot.get().other(part.port(PortId.HOT)).part();
     boolean round =
         plan.free()
             .route(before, p -> p.id().equals(part.id()), p -> p.id().equals(after))
@@ -95,11 +95,11 @@ final class HeaterCheck implements LayoutCheck {
    * not both; a valve that is there already is used.
    */
   private static UnaryOperator<Rig> roundIt(Plumbed plan, Part heater, Line cold, Line hot) {
-    Optional<Line> beforeValve = beyondValve(plan, heater, PortId.of("cold"), cold);
-    Optional<Line> afterValve = beyondValve(plan, heater, PortId.of("hot"), hot);
+    Optional<Line> beforeValve = beyondValve(plan, heater, PortId.COLD, cold);
+    Optional<Line> afterValve = beyondValve(plan, heater, PortId.HOT, hot);
     return rig -> {
       Part past = valve(rig, heater, Says.BYPASS_OF.filled(heater.label()), 90);
-      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, PortId.of("a"), 0.2);
+      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, PortId.A, 0.2);
       Part tee =
           new Part(
               RigEdit.of(made).freePart("hot-tee"),
@@ -110,26 +110,25 @@ final class HeaterCheck implements LayoutCheck {
               heater.height() + 0.3,
               0,
               new Tee());
-      made =
-          RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, PortId.of("a"), PortId.of("b"));
+      made = RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, PortId.A, PortId.B);
       made =
           RigEdit.of(made)
               .connect(
                   new Line(
                       RigEdit.of(made).freeLine(past.id() + "-line"),
                       RigEdit.shortened("From " + past.label()),
-                      past.port(PortId.of("b")),
-                      tee.port(PortId.of("c")),
+                      past.port(PortId.B),
+                      tee.port(PortId.C),
                       hot.bore(),
                       0.2,
                       hot.material(),
                       1,
                       List.of()));
       if (beforeValve.isEmpty()) {
-        made = withValve(made, heater, PortId.of("cold"), Says.VALVE_INTO.filled(heater.label()));
+        made = withValve(made, heater, PortId.COLD, Says.VALVE_INTO.filled(heater.label()));
       }
       return afterValve.isEmpty()
-          ? withValve(made, heater, PortId.of("hot"), Says.VALVE_OUT_OF.filled(heater.label()))
+          ? withValve(made, heater, PortId.HOT, Says.VALVE_OUT_OF.filled(heater.label()))
           : made;
     };
   }
@@ -152,7 +151,7 @@ final class HeaterCheck implements LayoutCheck {
     PortRef other = line.other(heater.port(port));
     Part next = plan.rig().part(other.part());
     return next.kind().is(Purpose.TURNS) && next.kind().ports().size() == 2
-        ? plan.lineAt(next, other.port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a"))
+        ? plan.lineAt(next, other.port().equals(PortId.A) ? PortId.B : PortId.A)
         : Optional.empty();
   }
 
@@ -160,7 +159,6 @@ final class HeaterCheck implements LayoutCheck {
     Line line = rig.linesByPort().get(heater.port(port));
     return line == null
         ? rig
-        : RigEdit.of(rig)
-            .insert(line.id(), valve(rig, heater, label, 0), PortId.of("a"), PortId.of("b"));
+        : RigEdit.of(rig).insert(line.id(), valve(rig, heater, label, 0), PortId.A, PortId.B);
   }
 }

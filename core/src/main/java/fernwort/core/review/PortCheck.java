@@ -32,7 +32,7 @@ final class PortCheck implements LayoutCheck {
   /** A neck's mouth is meant to be open; a waste that goes nowhere runs into a bowl. */
   private static boolean matters(Part part, PortId port) {
     return !(part.kind().is(Purpose.POURED_INTO) && port.equals(PortId.of("mouth")))
-        && !(part.kind().is(Purpose.USE) && port.equals(PortId.of("waste")))
+        && !(part.kind().is(Purpose.USE) && port.equals(PortId.WASTE))
         && !part.kind().is(Purpose.CARRIED);
   }
 
@@ -80,7 +80,7 @@ final class PortCheck implements LayoutCheck {
               part.at(port).z(),
               0,
               new Plug(false));
-      return RigEdit.of(rig).addAt(plug, PortId.of("in"), part.port(port), 0.013, 0.05);
+      return RigEdit.of(rig).addAt(plug, PortId.IN, part.port(port), 0.013, 0.05);
     };
   }
 }

@@ -112,12 +112,12 @@ final class SupplyCheck implements LayoutCheck {
               Says.A_PUMP_AND_AN_AFTERNOON.with(),
               Says.FIT_A_STRAINER_ON_ITS_SUCTION.with(),
               List.of(pump.id()),
-              plan.lineAt(pump, PortId.of("in"))
+              plan.lineAt(pump, PortId.IN)
                   .map(line ->
                       putIn(
                           line,
                           pump,
-                          PortId.of("in"),
+                          PortId.IN,
                           "strainer",
                           pump.label() + " strainer",
                           new Strainer()))));
@@ -130,8 +130,8 @@ final class SupplyCheck implements LayoutCheck {
 
   /** Tells whether a route comes to a pump by its inlet, not backwards by its outlet. */
   private static boolean throughSuction(Plumbed plan, List<PartId> route, Part pump) {
-    return plan.lineAt(pump, PortId.of("in"))
-        .map(line -> line.other(pump.port(PortId.of("in"))).part())
+    return plan.lineAt(pump, PortId.IN)
+        .map(line -> line.other(pump.port(PortId.IN)).part())
         .filter(before -> route.size() > 1 && route.get(route.size() - 2).equals(before))
         .isPresent();
   }
@@ -139,18 +139,17 @@ final class SupplyCheck implements LayoutCheck {
   /** The step that fits a part right behind an inlet, where a line is there to take it. */
   private static Optional<UnaryOperator<Rig>> behind(
       Plumbed plan, Part inlet, String id, String name, Kind kind) {
-    return plan.lineAt(inlet, PortId.of("out"))
-        .map(line -> putIn(line, inlet, PortId.of("out"), id, inlet.label() + name, kind));
+    return plan.lineAt(inlet, PortId.OUT)
+        .map(line -> putIn(line, inlet, PortId.OUT, id, inlet.label() + name, kind));
   }
 
   /** Puts a two-ended part into a line, its out port away from one end of the line. */
   private static UnaryOperator<Rig> putIn(
       Line line, Part near, PortId port, String id, String label, Kind kind) {
-    boolean inlet = port.equals(PortId.of("out"));
+    boolean inlet = port.equals(PortId.OUT);
     boolean nearIsFirst = line.from().equals(near.port(port));
-    PortId towardsFirst = nearIsFirst == inlet ? PortId.of("in") : PortId.of("out");
-    PortId towardsSecond =
-        towardsFirst.equals(PortId.of("in")) ? PortId.of("out") : PortId.of("in");
+    PortId towardsFirst = nearIsFirst == inlet ? PortId.IN : PortId.OUT;
+    PortId towardsSecond = towardsFirst.equals(PortId.IN) ? PortId.OUT : PortId.IN;
     return rig -> {
       Part part =
           new Part(
@@ -272,7 +271,7 @@ final class SupplyCheck implements LayoutCheck {
             near.height(),
             2e-5,
             Fittings.twoWay(0));
-    return RigEdit.of(rig).insert(line.id(), valve, PortId.of("a"), PortId.of("b"));
+    return RigEdit.of(rig).insert(line.id(), valve, PortId.A, PortId.B);
   }
 
   private static boolean joins(Line line, PartId a, PartId b) {

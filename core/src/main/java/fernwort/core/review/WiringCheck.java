@@ -54,7 +54,7 @@ final class WiringCheck implements LayoutCheck {
   }
 
   private static boolean isIntake(Part part, PortId port) {
-    return part.kind().is(Purpose.PUMPS) && port.equals(PortId.of("in"));
+    return part.kind().is(Purpose.PUMPS) && port.equals(PortId.IN);
   }
 
   /** Something that a pump draws from: a fresh tank by its outlet, a jug, an outside hose. */
@@ -87,7 +87,7 @@ final class WiringCheck implements LayoutCheck {
     Optional<Part> pushing =
         ends.stream()
             .map(end -> plan.part(end.part()))
-            .filter(p -> ends.contains(p.port(PortId.of("out"))) && p.kind().is(Purpose.PUMPS))
+            .filter(p -> ends.contains(p.port(PortId.OUT)) && p.kind().is(Purpose.PUMPS))
             .findFirst();
     boolean drawn = ends.stream().anyMatch(e -> isIntake(plan.part(e.part()), e.port()));
     if (pushing.isPresent() && !drawn) {

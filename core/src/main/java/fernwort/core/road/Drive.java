@@ -235,17 +235,15 @@ public record Drive(String words, List<Stretch> stretches) {
     Map<PartId, PositionId> valves = new TreeMap<>();
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part end : overflows(rig)) {
-      Line line = lines.get(end.port(PortId.of("in")));
-      PortRef at = end.port(PortId.of("in"));
+      Line line = lines.get(end.port(PortId.IN));
+      PortRef at = end.port(PortId.IN);
       for (int i = 0; line != null && i < 6; i++) {
         Part part = rig.part(line.other(at).part());
         if (!(part.kind() instanceof TwoWayValve valve)) {
           break;
         }
         valve.shut().ifPresent(stop -> valves.put(part.id(), stop.id()));
-        at =
-            part.port(
-                line.other(at).port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a"));
+        at = part.port(line.other(at).port().equals(PortId.A) ? PortId.B : PortId.A);
         line = lines.get(at);
       }
     }
@@ -286,7 +284,7 @@ public record Drive(String words, List<Stretch> stretches) {
                 0,
                 new AirAdmittanceValve());
         ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
-        changed = edit.teeOff(line.id(), air, PortId.of("in"), 0.1, over);
+        changed = edit.teeOff(line.id(), air, PortId.IN, 0.1, over);
       }
     }
     return changed;

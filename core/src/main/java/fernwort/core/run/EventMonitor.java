@@ -77,7 +77,7 @@ final class EventMonitor {
                   .filter(p -> p.use() == TankPort.Use.VENT)
                   .map(p -> part.port(p.id()))
                   .toList()));
-      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.of("waste"))) {
+      if (part.kind().is(Purpose.USE) && part.kind().ports().contains(PortId.WASTE)) {
         wasteHeights.put(part.id(), wasteHeight(part, slope));
       }
     }
@@ -85,9 +85,8 @@ final class EventMonitor {
 
   /** Returns the height at which waste leaves a fixture: where its first line ends (m). */
   private double wasteHeight(Part fixture, Slope slope) {
-    Line line = linesByPort.get(fixture.port(PortId.of("waste")));
-    Part next =
-        line == null ? null : parts.get(line.other(fixture.port(PortId.of("waste"))).part());
+    Line line = linesByPort.get(fixture.port(PortId.WASTE));
+    Part next = line == null ? null : parts.get(line.other(fixture.port(PortId.WASTE)).part());
     Part at = next == null ? fixture : next;
     return slope.heightOf(new Point(at.x(), at.y(), at.height()));
   }

@@ -83,7 +83,7 @@ public record Sensor(String name, SignalKind kind, Signal.Subject on) {
     return rig.parts().stream()
         .filter(p -> p.kind().is(Purpose.SUPPLIES))
         .findFirst()
-        .flatMap(p -> Optional.ofNullable(rig.linesByPort().get(p.port(PortId.of("out")))));
+        .flatMap(p -> Optional.ofNullable(rig.linesByPort().get(p.port(PortId.OUT))));
   }
 
   private static Sensor part(Part part, SignalKind kind, String what) {

@@ -166,7 +166,7 @@ public record PumpAndLines(
         part.id(),
         TapBench.rated(part),
         alone.fixture(part.id()),
-        alone.pressure(part.id(), PortId.of("cold")).orElse(0.0),
+        alone.pressure(part.id(), PortId.COLD).orElse(0.0),
         all.fixture(part.id()),
         PumpNeed.pumpPressure(bench, part, alone, Map.of()),
         worst.line(),

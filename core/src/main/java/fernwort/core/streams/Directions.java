@@ -69,8 +69,8 @@ public final class Directions {
     List<PartId> reversed = new ArrayList<>();
     for (Part part : network.rig().parts()) {
       if (part.kind().is(Purpose.CHECKS)) {
-        int in = network.vertex(part, PortId.of("in"));
-        int out = network.vertex(part, PortId.of("out"));
+        int in = network.vertex(part, PortId.IN);
+        int out = network.vertex(part, PortId.OUT);
         if (!passes(part, in, out) && passes(part, out, in)) {
           reversed.add(part.id());
         }
@@ -128,9 +128,9 @@ public final class Directions {
   private List<Integer> next(Part without, int v) {
     Part part = network.part(v);
     boolean other = part.kind().is(Purpose.CHECKS) && !part.id().equals(without.id());
-    if (other && network.port(v).equals(PortId.of("in"))) {
+    if (other && network.port(v).equals(PortId.IN)) {
       List<Integer> on = new ArrayList<>(onward.get(v));
-      on.add(network.vertex(part, PortId.of("out")));
+      on.add(network.vertex(part, PortId.OUT));
       return on;
     }
     return onward.get(v);

@@ -64,7 +64,7 @@ public final class LineService {
   private void gray() {
     for (Part part : rig.parts()) {
       for (PortId port : part.kind().ports()) {
-        boolean waste = part.kind().is(Purpose.USE) && port.equals(PortId.of("waste"));
+        boolean waste = part.kind().is(Purpose.USE) && port.equals(PortId.WASTE);
         boolean grayTank = part.kind().holds(Contents.GRAY) && isForWater(part.kind(), port);
         if (waste || grayTank) {
           spread(part.port(port)).forEach(l -> streams.put(l, Stream.GRAY));
@@ -99,7 +99,7 @@ public final class LineService {
   private void outside() {
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.INLET) && !part.kind().is(Purpose.MAINS)) {
-        Line line = lines.get(part.port(PortId.of("out")));
+        Line line = lines.get(part.port(PortId.OUT));
         if (line != null) {
           streams.put(line.id(), Stream.OUTSIDE);
         }
@@ -125,7 +125,7 @@ public final class LineService {
     Map<PortRef, Stream> known = new HashMap<>();
     for (Part part : rig.parts()) {
       for (PortId port : part.kind().ports()) {
-        boolean hot = port.equals(PortId.of("hot"));
+        boolean hot = port.equals(PortId.HOT);
         boolean cold =
             part.kind().is(Purpose.INLET)
                 || part.kind().is(Purpose.HOLDS)

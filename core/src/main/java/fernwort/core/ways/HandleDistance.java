@@ -299,7 +299,7 @@ public final class HandleDistance {
   private boolean isWaste(int v) {
     return network.part(v).kind().is(Purpose.USE)
         && !isMiddle(v)
-        && network.port(v).equals(PortId.of("waste"));
+        && network.port(v).equals(PortId.WASTE);
   }
 
   private double head(Part source, int port) {

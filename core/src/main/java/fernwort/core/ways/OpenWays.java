@@ -128,9 +128,8 @@ public final class OpenWays {
     }
     for (PartId id : running) {
       Part part = network.rig().parts().get(network.index(id));
-      if (part.kind().ports().contains(PortId.of("waste"))
-          && network.hasLine(part.port(PortId.of("waste")))) {
-        int v = network.vertex(part, PortId.of("waste"));
+      if (part.kind().ports().contains(PortId.WASTE) && network.hasLine(part.port(PortId.WASTE))) {
+        int v = network.vertex(part, PortId.WASTE);
         fall(
             new Origin(
                 new Source(Source.Kind.WASTE, id),

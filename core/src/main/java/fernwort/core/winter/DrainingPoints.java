@@ -275,9 +275,8 @@ public final class DrainingPoints {
   private boolean endsAtSuction(List<PartId> way, Part pump) {
     return lines(way).stream()
         .map(id -> network.rig().lines().get(network.lineNumber(id)))
-        .anyMatch(l ->
-            l.from().equals(pump.port(PortId.of("in")))
-                || l.to().equals(pump.port(PortId.of("in"))));
+        .anyMatch(
+            l -> l.from().equals(pump.port(PortId.IN)) || l.to().equals(pump.port(PortId.IN)));
   }
 
   /** The lines between parts that follow each other. */

@@ -166,7 +166,7 @@ final class FillingUp {
   /** The suction hose that comes off a pump to draw from the jug. */
   private Optional<LineId> suction(InjectionPoint.Inlet inlet) {
     return inlet.part().kind().is(Purpose.PUMPS)
-        ? network.lineId(inlet.part().port(PortId.of("in")))
+        ? network.lineId(inlet.part().port(PortId.IN))
         : Optional.empty();
   }
 

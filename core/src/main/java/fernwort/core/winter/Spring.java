@@ -240,7 +240,7 @@ public final class Spring {
         .findFirst()
         .map(p ->
             new InjectionPoint.Inlet(
-                p, p.port(PortId.of("out")), "", "", Optional.empty(), Optional.empty()))
+                p, p.port(PortId.OUT), "", "", Optional.empty(), Optional.empty()))
         .or(() -> InjectionPoint.forAntifreeze(network, sheet.now()));
   }
 
@@ -362,7 +362,7 @@ public final class Spring {
     sheet.heed(
         PlaceId.NONE,
         Says.RUN_EACH_TAP_UNTIL_IT_SMELLS.filled(
-            has(p -> p.kind().ports().contains(PortId.of("hot"))) ? Says.COLD_AND_HOT.text() : ""),
+            has(p -> p.kind().ports().contains(PortId.HOT)) ? Says.COLD_AND_HOT.text() : ""),
         (has(p -> p.kind().is(Purpose.FILTERS)) ? Says.CARTRIDGES_STAY_OUT.text() : "")
             + (has(p -> p.kind().is(Purpose.HEATS)) ? Says.THE_HEATER_STAYS_OFF.text() : "")
             + Says.UNTIL_THEN_NOBODY_DRINKS_IT.text(),

@@ -53,7 +53,8 @@ final class Glyphs {
   /** A tag at the edge of a phone's drawing that names where a line goes on. */
   static Glyph exit(String label) {
     int half = (Grid.cells(Lettering.width(label) + 14) + 1) / 2;
-    return round(half, 1, List.of(label), LabelAt.INSIDE, PortId.all("exit"), Side.UP, Side.DOWN);
+    return round(
+        half, 1, List.of(label), LabelAt.INSIDE, List.of(PortId.of("exit")), Side.UP, Side.DOWN);
   }
 
   private static Glyph below(
@@ -140,12 +141,12 @@ final class Glyphs {
   }
 
   private static Glyph fixture(List<PortId> ports, List<String> label) {
-    List<PortId> supply = ports.stream().filter(p -> !p.equals(PortId.of("waste"))).toList();
+    List<PortId> supply = ports.stream().filter(p -> !p.equals(PortId.WASTE)).toList();
     List<Pin> pins =
         List.of(
             Pin.of(Side.LEFT, 2, 2, supply),
             Pin.of(Side.RIGHT, 2, 2, supply),
-            Pin.of(Side.DOWN, 2, 2, PortId.all("waste")));
+            Pin.of(Side.DOWN, 2, 2, List.of(PortId.WASTE)));
     return new Glyph(2, 2, label, LabelAt.ABOVE, pins);
   }
 

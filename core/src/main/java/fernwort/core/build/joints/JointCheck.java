@@ -257,8 +257,8 @@ public final class JointCheck {
                 found.add(
                     new EndFinding(
                         EndFinding.Code.RELIEF_SHUT,
-                        part.port(PortId.of("out")),
-                        Optional.ofNullable(lines.get(part.port(PortId.of("out"))))
+                        part.port(PortId.OUT),
+                        Optional.ofNullable(lines.get(part.port(PortId.OUT)))
                             .map(Line::id)
                             .orElse(LineId.NONE),
                         Says.WHAT_LETS_OUT_PASSES.with(part.label(), shut.label()),
@@ -269,7 +269,7 @@ public final class JointCheck {
 
   /** The first thing on the way out that can be shut. */
   private Optional<Part> shutter(Part relief, Map<PortRef, Line> lines) {
-    Deque<PortRef> front = new ArrayDeque<>(List.of(relief.port(PortId.of("out"))));
+    Deque<PortRef> front = new ArrayDeque<>(List.of(relief.port(PortId.OUT)));
     Set<PortRef> seen = new HashSet<>();
     while (!front.isEmpty()) {
       PortRef at = front.remove();

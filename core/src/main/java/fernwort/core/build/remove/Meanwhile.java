@@ -63,8 +63,8 @@ public record Meanwhile(List<Job> works, List<Job> lost, List<Part> backsUp) {
 
   /** Where the waste of a tap goes; other taps that drain the same way take nothing up. */
   private static List<Part> ends(Rig rig, Part part) {
-    return part.kind().ports().contains(PortId.of("waste"))
-        ? Beyond.of(rig, part, PortId.of("waste")).stream()
+    return part.kind().ports().contains(PortId.WASTE)
+        ? Beyond.of(rig, part, PortId.WASTE).stream()
             .map(rig::part)
             .filter(p -> Beyond.isEnd(p.kind()) && !p.kind().is(Purpose.USE))
             .toList()

@@ -84,13 +84,13 @@ public final class Undoing {
             LineId.of(portEnd.id() + "-stub"),
             "Stub",
             at,
-            portEnd.port(PortId.of("in")),
+            portEnd.port(PortId.IN),
             line.bore(),
             STUB,
             line.material(),
             0,
             List.of()));
-    return lineEnd.port(PortId.of("in"));
+    return lineEnd.port(PortId.IN);
   }
 
   private static Part openEnd(Rig rig, PortRef at, List<Part> parts) {

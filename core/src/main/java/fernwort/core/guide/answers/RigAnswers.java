@@ -273,10 +273,10 @@ public record RigAnswers(
   /** What a three-way valve joins in one position of its handle. */
   public enum Joins {
     NOTHING,
-    TANK_AND_PUMP(PortId.of("a"), PortId.of("b")),
-    THIRD_AND_PUMP(PortId.of("a"), PortId.of("c")),
-    TANK_AND_THIRD(PortId.of("b"), PortId.of("c")),
-    ALL(PortId.of("a"), PortId.of("b"), PortId.of("c"));
+    TANK_AND_PUMP(PortId.A, PortId.B),
+    THIRD_AND_PUMP(PortId.A, PortId.C),
+    TANK_AND_THIRD(PortId.B, PortId.C),
+    ALL(PortId.A, PortId.B, PortId.C);
 
     private final List<PortId> ports;
 

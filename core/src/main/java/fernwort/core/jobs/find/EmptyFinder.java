@@ -244,11 +244,11 @@ final class EmptyFinder extends Finder {
 
   /** The valve that stands next to a drain's tail, shut; nothing where none does. */
   private Map<PartId, PositionId> tailShut(Part drain) {
-    Line line = rig.linesByPort().get(drain.port(PortId.of("in")));
+    Line line = rig.linesByPort().get(drain.port(PortId.IN));
     if (line == null) {
       return Map.of();
     }
-    Part next = rig.part(line.other(drain.port(PortId.of("in"))).part());
+    Part next = rig.part(line.other(drain.port(PortId.IN)).part());
     return next.kind() instanceof Valve valve
         ? valve.shut().map(s -> Map.of(next.id(), s.id())).orElse(Map.of())
         : Map.of();

@@ -55,8 +55,8 @@ final class FillFinder extends Filling {
     Connections free = Connections.withHandlesFree(network);
     return network.pumps().stream()
         .filter(pump -> free.route(low.id(), p -> p.equals(tank), pump::equals).isPresent())
-        .anyMatch(pump ->
-            free.behind(pump.id(), PortId.of("out"), pump::equals, tank::equals).isPresent());
+        .anyMatch(
+            pump -> free.behind(pump.id(), PortId.OUT, pump::equals, tank::equals).isPresent());
   }
 
   private boolean isFilledThroughAnother(Part tank) {

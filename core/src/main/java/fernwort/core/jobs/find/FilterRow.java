@@ -50,7 +50,7 @@ public record FilterRow(List<Part> filters) {
    * The filter that all water behind one comes to next, through lines and whatever has two ends.
    */
   private static Optional<Part> next(Network network, Part filter) {
-    PortRef out = filter.port(PortId.of("out"));
+    PortRef out = filter.port(PortId.OUT);
     for (int i = 0; i < network.rig().parts().size(); i++) {
       Line line = network.rig().linesByPort().get(out);
       if (line == null) {
@@ -59,7 +59,7 @@ public record FilterRow(List<Part> filters) {
       PortRef far = line.other(out);
       Part part = network.rig().part(far.part());
       if (part.kind().is(Purpose.FILTERS)) {
-        return far.port().equals(PortId.of("in")) ? Optional.of(part) : Optional.empty();
+        return far.port().equals(PortId.IN) ? Optional.of(part) : Optional.empty();
       }
       if (part.kind().ports().size() != 2 || part.kind().is(Purpose.HOLDS)) {
         return Optional.empty();

@@ -143,7 +143,7 @@ final class MoveFinder extends Finder {
     PartId first = row.first().id();
     if (joins(tank.id(), first, Pumped.YES)
         && joins(tank.id(), tank.id(), Pumped.YES)
-        && turns.behind(row.last().id(), PortId.of("out"), rest).to(tank.id(), Pumped.EITHER)
+        && turns.behind(row.last().id(), PortId.OUT, rest).to(tank.id(), Pumped.EITHER)
             < HandleDistance.NEVER) {
       Need need = new Need(tank(tank), into(tank), PUMPED, Optional.of(first));
       Goal goal =

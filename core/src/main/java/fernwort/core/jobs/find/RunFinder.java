@@ -111,7 +111,7 @@ final class RunFinder extends Finder {
     List<Stage> stages = new ArrayList<>(List.of(cold));
     for (Part heater : parts(p -> p.kind().is(Purpose.HEATS))) {
       taps.stream()
-          .filter(t -> t.kind().ports().contains(PortId.of("hot")))
+          .filter(t -> t.kind().ports().contains(PortId.HOT))
           .filter(t -> joins(tank.id(), heater.id(), Pumped.EITHER))
           .filter(t -> joins(heater.id(), t.id(), Pumped.NO))
           .findFirst()

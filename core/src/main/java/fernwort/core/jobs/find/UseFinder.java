@@ -156,7 +156,7 @@ final class UseFinder extends Finder {
   /** A tap that mixes in what comes from a heater. */
   private Optional<Part> mixer(Part heater) {
     return rig.parts().stream()
-        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("hot")))
+        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.HOT))
         .filter(p -> joins(heater.id(), p.id(), Pumped.NO))
         .findFirst();
   }

@@ -348,7 +348,7 @@ public sealed interface Condition {
             draws
                 ? open.behind(
                     work.pump(),
-                    PortId.of("out"),
+                    PortId.OUT,
                     p -> filters.contains(p.id()),
                     p -> p.id().equals(tank))
                 : Optional.empty();

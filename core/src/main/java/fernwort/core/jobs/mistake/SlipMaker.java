@@ -240,7 +240,7 @@ final class SlipMaker {
     for (boolean drained : new boolean[] {true, false}) {
       rig.parts().stream()
           .filter(p -> p.kind().is(Purpose.USE))
-          .filter(p -> p.kind().ports().contains(PortId.of("waste")) == drained)
+          .filter(p -> p.kind().ports().contains(PortId.WASTE) == drained)
           .findFirst()
           .ifPresent(tap -> {
             List<Act> open = new ArrayList<>();

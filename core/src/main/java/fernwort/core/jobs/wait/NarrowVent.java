@@ -110,7 +110,7 @@ final class NarrowVent {
             .filter(p -> p.kind().is(Purpose.INLET))
             .filter(p -> start.moment().flows().supplies().getOrDefault(p.id(), 0.0) > 0)
             .findFirst();
-    Optional<LineId> line = inlet.flatMap(p -> network.lineId(p.port(PortId.of("out"))));
+    Optional<LineId> line = inlet.flatMap(p -> network.lineId(p.port(PortId.OUT)));
     if (line.isEmpty()) {
       return Optional.empty();
     }

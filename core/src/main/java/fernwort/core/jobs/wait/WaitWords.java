@@ -193,9 +193,8 @@ public final class WaitWords {
         Stream.concat(
                 Stream.of(first),
                 network.rig().parts().stream()
-                    .filter(p ->
-                        p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("hot")))
-                    .filter(p -> network.hasLine(p.port(PortId.of("hot"))))
+                    .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.HOT))
+                    .filter(p -> network.hasLine(p.port(PortId.HOT)))
                     .map(Part::label))
             .distinct()
             .toList();

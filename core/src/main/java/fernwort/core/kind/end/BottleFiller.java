@@ -42,7 +42,7 @@ public record BottleFiller(double ratedFlow, double ratedPressure) implements Ta
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("cold");
+    return List.of(PortId.COLD);
   }
 
   @Override

@@ -64,9 +64,9 @@ public record Fixture(
   @Override
   public List<PortId> ports() {
     return switch (use) {
-      case TAP, TOILET -> PortId.all("cold", "waste");
-      case MIXER, SHOWER -> PortId.all("cold", "hot", "waste");
-      case HOSE_POINT -> PortId.all("cold");
+      case TAP, TOILET -> List.of(PortId.COLD, PortId.WASTE);
+      case MIXER, SHOWER -> List.of(PortId.COLD, PortId.HOT, PortId.WASTE);
+      case HOSE_POINT -> List.of(PortId.COLD);
     };
   }
 
@@ -84,9 +84,7 @@ public record Fixture(
     return use == Type.HOSE_POINT
         ? Optional.of(
             new Adapter(
-                PortId.of("cold"),
-                KindWords.SCREW_ON_AND_OPEN.text(),
-                KindWords.ADAPTER_OFF.text()))
+                PortId.COLD, KindWords.SCREW_ON_AND_OPEN.text(), KindWords.ADAPTER_OFF.text()))
         : Optional.empty();
   }
 

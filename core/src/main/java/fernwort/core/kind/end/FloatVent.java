@@ -38,7 +38,7 @@ public record FloatVent() implements Kind {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("in");
+    return List.of(PortId.IN);
   }
 
   @Override

@@ -58,7 +58,7 @@ public record GravityFiller() implements Kind {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("mouth", "out");
+    return List.of(PortId.of("mouth"), PortId.OUT);
   }
 
   @Override

@@ -147,7 +147,7 @@ public record HoseInlet(
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("out");
+    return List.of(PortId.OUT);
   }
 
   @Override
@@ -237,8 +237,7 @@ public record HoseInlet(
   @Override
   public Optional<Adapter> adapter() {
     return Optional.of(
-        new Adapter(
-            PortId.of("out"), KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
+        new Adapter(PortId.OUT, KindWords.SCREW_ADAPTER_ON.text(), KindWords.ADAPTER_OFF.text()));
   }
 
   @Override

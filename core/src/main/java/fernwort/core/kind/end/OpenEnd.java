@@ -93,7 +93,7 @@ public record OpenEnd(Role role) implements Kind {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("in");
+    return List.of(PortId.IN);
   }
 
   @Override

@@ -75,7 +75,7 @@ public record Plug(boolean removable) implements Kind {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("in");
+    return List.of(PortId.IN);
   }
 
   @Override
@@ -127,8 +127,7 @@ public record Plug(boolean removable) implements Kind {
   public Optional<Adapter> adapter() {
     return removable
         ? Optional.of(
-            new Adapter(
-                PortId.of("in"), KindWords.INSTEAD_OF_CAP.text(), KindWords.CAP_BACK_ON.text()))
+            new Adapter(PortId.IN, KindWords.INSTEAD_OF_CAP.text(), KindWords.CAP_BACK_ON.text()))
         : Optional.empty();
   }
 

@@ -58,7 +58,7 @@ public record PortableContainer(double capacity, boolean drinkable) implements K
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("spout");
+    return List.of(PortId.of("spout"));
   }
 
   @Override

@@ -101,7 +101,7 @@ public interface Tap extends Kind {
 
   @Override
   default PortFlow flow(PortId port) {
-    return port.equals(PortId.of("waste")) ? PortFlow.OUT : PortFlow.IN;
+    return port.equals(PortId.WASTE) ? PortFlow.OUT : PortFlow.IN;
   }
 
   @Override
@@ -159,7 +159,7 @@ public interface Tap extends Kind {
 
   @Override
   default Optional<PositionId> runsOut(PortId port) {
-    return port.equals(PortId.of("waste")) ? Optional.empty() : drained();
+    return port.equals(PortId.WASTE) ? Optional.empty() : drained();
   }
 
   @Override
@@ -194,11 +194,11 @@ public interface Tap extends Kind {
 
   @Override
   default PortEnd end(PortId port) {
-    return port.equals(PortId.of("waste")) ? PortEnd.GRIPS_LINE : PortEnd.TAP_THREAD;
+    return port.equals(PortId.WASTE) ? PortEnd.GRIPS_LINE : PortEnd.TAP_THREAD;
   }
 
   @Override
   default String usuallyAt(PortId port) {
-    return port.equals(PortId.of("waste")) ? "trap" : "valve";
+    return port.equals(PortId.WASTE) ? "trap" : "valve";
   }
 }

@@ -47,7 +47,7 @@ public record Accumulator(double precharge) implements Fitting {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("in");
+    return List.of(PortId.IN);
   }
 
   @Override

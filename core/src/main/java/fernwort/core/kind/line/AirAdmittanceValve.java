@@ -38,7 +38,7 @@ public record AirAdmittanceValve() implements Fitting {
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("in");
+    return List.of(PortId.IN);
   }
 
   @Override

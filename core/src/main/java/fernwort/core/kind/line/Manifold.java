@@ -22,13 +22,13 @@ public record Manifold(int outlets) implements Junction {
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut(PortId.of("in"), PortId.of("1")));
+    return Optional.of(new InOut(PortId.IN, PortId.of("1")));
   }
 
   @Override
   public List<PortId> ports() {
     List<PortId> names = new ArrayList<>();
-    names.add(PortId.of("in"));
+    names.add(PortId.IN);
     for (int i = 1; i <= Math.min(outlets, 64); i++) {
       names.add(PortId.of(Integer.toString(i)));
     }

@@ -43,7 +43,7 @@ public record MixingValve(double temperature, double crackingPressure) implement
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("cold", "hot", "mixed");
+    return List.of(PortId.COLD, PortId.HOT, PortId.of("mixed"));
   }
 
   @Override
@@ -62,7 +62,7 @@ public record MixingValve(double temperature, double crackingPressure) implement
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut(PortId.of("cold"), PortId.of("mixed")));
+    return Optional.of(new InOut(PortId.COLD, PortId.of("mixed")));
   }
 
   @Override

@@ -19,12 +19,12 @@ public record Tee() implements Junction {
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut(PortId.of("a"), PortId.of("b")));
+    return Optional.of(new InOut(PortId.A, PortId.B));
   }
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("a", "b", "c");
+    return List.of(PortId.A, PortId.B, PortId.C);
   }
 
   @Override

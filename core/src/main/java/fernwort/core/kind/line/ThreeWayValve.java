@@ -25,7 +25,7 @@ public record ThreeWayValve(List<Stop> stops, Optional<Motor> motor, Optional<De
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("a", "b", "c");
+    return List.of(PortId.A, PortId.B, PortId.C);
   }
 
   @Override

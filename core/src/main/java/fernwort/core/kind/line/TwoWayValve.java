@@ -26,7 +26,7 @@ public record TwoWayValve(List<Stop> stops, Optional<Motor> motor, Optional<Desi
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("a", "b");
+    return List.of(PortId.A, PortId.B);
   }
 
   /** Half way where a ball can be left so, else open. */

@@ -107,7 +107,7 @@ public interface Valve extends Kind {
 
   @Override
   default Optional<InOut> through() {
-    return Optional.of(new InOut(PortId.of("a"), PortId.of("b")));
+    return Optional.of(new InOut(PortId.A, PortId.B));
   }
 
   @Override

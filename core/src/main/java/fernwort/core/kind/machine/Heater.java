@@ -105,7 +105,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public PortFlow flow(PortId port) {
-    return port.equals(PortId.of("hot")) ? PortFlow.OUT : PortFlow.IN;
+    return port.equals(PortId.HOT) ? PortFlow.OUT : PortFlow.IN;
   }
 
   @Override
@@ -115,7 +115,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public Optional<InOut> through() {
-    return Optional.of(new InOut(PortId.of("cold"), PortId.of("hot")));
+    return Optional.of(new InOut(PortId.COLD, PortId.HOT));
   }
 
   @Override
@@ -135,7 +135,7 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   @Override
   public List<PortId> ports() {
-    return PortId.all("cold", "hot");
+    return List.of(PortId.COLD, PortId.HOT);
   }
 
   @Override

@@ -324,9 +324,7 @@ public record Pump(
     return duty == Duty.SUPPLY
         ? Optional.of(
             new Adapter(
-                PortId.of("out"),
-                KindWords.INTO_OUTLET_HOSE.text(),
-                KindWords.OUTLET_HOSE_BACK.text()))
+                PortId.OUT, KindWords.INTO_OUTLET_HOSE.text(), KindWords.OUTLET_HOSE_BACK.text()))
         : Optional.empty();
   }
 

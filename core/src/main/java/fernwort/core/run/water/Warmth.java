@@ -47,9 +47,7 @@ public final class Warmth {
   public Warmth(Network network) {
     heaters = network.rig().parts().stream().filter(Warmth::isKnown).toList();
     feeds =
-        heaters.stream()
-            .map(h -> network.lineId(h.port(PortId.of("cold"))).orElse(LineId.NONE))
-            .toList();
+        heaters.stream().map(h -> network.lineId(h.port(PortId.COLD)).orElse(LineId.NONE)).toList();
     temperature = new double[heaters.size()];
     Arrays.fill(temperature, COLD);
     satisfied = new boolean[heaters.size()];

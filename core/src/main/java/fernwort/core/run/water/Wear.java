@@ -23,9 +23,7 @@ public final class Wear {
   public Wear(Network network) {
     filters = network.rig().parts().stream().filter(p -> p.kind().clogs()).toList();
     feeds =
-        filters.stream()
-            .map(p -> network.lineId(p.port(PortId.of("in"))).orElse(LineId.NONE))
-            .toList();
+        filters.stream().map(p -> network.lineId(p.port(PortId.IN)).orElse(LineId.NONE)).toList();
     passed = new double[filters.size()];
   }
 

@@ -56,7 +56,7 @@ public final class InjectionPoint {
             .map(p ->
                 new Inlet(
                     p,
-                    p.port(PortId.of("out")),
+                    p.port(PortId.OUT),
                     Says.SUCTION_HOSE_OFF.text(),
                     Says.SUCTION_HOSE_OUT_OF_THE_JUG.text(),
                     Optional.empty(),
@@ -80,7 +80,7 @@ public final class InjectionPoint {
         .map(p ->
             new Inlet(
                 p,
-                p.port(PortId.of("out")),
+                p.port(PortId.OUT),
                 Says.HOSE_INTO_THE_JUG.text(),
                 Says.HOSE_OUT_OF_THE_JUG_CAP_ON.text(),
                 Optional.of(HoseInlet.OUTSIDE.id()),
@@ -92,8 +92,8 @@ public final class InjectionPoint {
   /** Tells whether a way comes to the suction of a pump and not to what it presses into. */
   private static boolean drawnBy(Network network, List<PartId> way, Part pump) {
     PartId before = way.get(way.size() - 2);
-    Line suction = network.rig().linesByPort().get(pump.port(PortId.of("in")));
-    return suction != null && suction.other(pump.port(PortId.of("in"))).part().equals(before);
+    Line suction = network.rig().linesByPort().get(pump.port(PortId.IN));
+    return suction != null && suction.other(pump.port(PortId.IN)).part().equals(before);
   }
 
   /** Where no pump of the rig presses it in, another has to. */

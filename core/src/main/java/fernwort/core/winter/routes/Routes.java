@@ -79,7 +79,7 @@ public final class Routes {
       Come there =
           new Come(
               far, come.cost() + line.volume(), come.needs(), come, new Route.Leg.Through(line));
-      if (part.kind() instanceof Tap fixture && !far.port().equals(PortId.of("waste"))) {
+      if (part.kind() instanceof Tap fixture && !far.port().equals(PortId.WASTE)) {
         routes.add(route(there, part, position(fixture, far.port())));
       } else {
         through(there, part, queue);
@@ -89,7 +89,7 @@ public final class Routes {
   }
 
   private static PositionId position(Tap fixture, PortId port) {
-    return port.equals(PortId.of("hot")) ? Tap.HOT.id() : fixture.cold().id();
+    return port.equals(PortId.HOT) ? Tap.HOT.id() : fixture.cold().id();
   }
 
   private static Route route(Come end, Part outlet, PositionId position) {

@@ -46,7 +46,7 @@ public final class Procedure {
     OpenGraph graph =
         new OpenGraph(network, now.state().setting().with(part.id(), PositionId.of("off")));
     int[] islands = graph.islands();
-    int suction = islands[network.vertex(part, PortId.of("in"))];
+    int suction = islands[network.vertex(part, PortId.IN)];
     return IntStream.range(0, network.tanks().size())
         .flatMap(t -> Arrays.stream(network.tankVertices(t)))
         .noneMatch(v -> levels.wet(v) && islands[v] == suction);

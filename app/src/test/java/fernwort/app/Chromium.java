@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.ExtensionContext;
 public final class Chromium implements BeforeAllCallback {
 
   /** How long a page may take to show something: a slow machine is no fault of the page (ms). */
-  private static final double PATIENCE = 30_000;
+  private static final double PATIENCE = 60_000;
 
   /** Without the parts that only a window needs: the tests take a third less time with it. */
   private static final Path SHELL = Path.of("/usr/bin/chromium-headless-shell");

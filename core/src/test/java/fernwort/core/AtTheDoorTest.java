@@ -275,8 +275,7 @@ class AtTheDoorTest {
   void airFindsItsWay() {
     // winter.routes
     List<Route> routes =
-        Routes.from(
-            network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.of("out")));
+        Routes.from(network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.OUT));
 
     assertThat(routes).extracting(r -> r.outlet().id()).contains(PartId.of("sink"));
   }

@@ -24,6 +24,11 @@ public final class Sampled {
         .toList();
   }
 
+  /** Returns the ids of two demo rigs; the largest takes longest, and is left to the sweep. */
+  public static Stream<String> demos() {
+    return of(List.of("tern", "samphire", "marginalia"), 2).stream();
+  }
+
   /** Returns some of the demo rigs and ready layouts. */
   public static Stream<Rig> rigs(int few) {
     List<Rig> all =

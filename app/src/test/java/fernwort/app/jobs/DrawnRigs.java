@@ -223,7 +223,7 @@ final class DrawnRigs {
                 new Shape.Box(0.8, 0.5, 0.2),
                 0,
                 Fittings.sender(4, 0.1, 0.1),
-                Fittings.port(PortId.of("waste"), Use.FILL, 0.1, 0.1, 0.18),
+                Fittings.port(PortId.WASTE, Use.FILL, 0.1, 0.1, 0.18),
                 Fittings.port(PortId.of("vent"), Use.VENT, 0.1, 0.2, 0.19),
                 Fittings.port(PortId.of("drain"), Use.DRAIN, 0.7, 0.2, 0.005)))
         .part("gray-air", "Gray air", 1.5, 0, once(3) ? 0.5 : 2, Fittings.end(Role.VENT))
@@ -237,7 +237,7 @@ final class DrawnRigs {
     for (int i = 1; i <= 3; i++) {
       PartId tap = PartId.of("tap" + i);
       if (sofar.parts().stream()
-          .anyMatch(p -> p.id().equals(tap) && p.kind().ports().contains(PortId.of("waste")))) {
+          .anyMatch(p -> p.id().equals(tap) && p.kind().ports().contains(PortId.WASTE))) {
         wide("z" + i, tap + ".waste > wastes." + i);
       }
     }

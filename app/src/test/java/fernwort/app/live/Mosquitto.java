@@ -19,7 +19,8 @@ import java.util.stream.Stream;
 /** A real broker on a port of its own, and somebody who publishes to it as a board does. */
 public final class Mosquitto implements AutoCloseable {
 
-  private static final long PATIENCE = TimeUnit.SECONDS.toNanos(20);
+  /** A slow machine is no fault of what is waited for. */
+  private static final long PATIENCE = TimeUnit.SECONDS.toNanos(60);
 
   private final Path home;
   private final int port;

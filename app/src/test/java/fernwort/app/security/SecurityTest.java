@@ -345,7 +345,7 @@ class SecurityTest {
   /** A phone that was lost is shut out from another device, and too many devices give way. */
   @Test
   void devicesAreListedAndAllOthersCanBeEnded(@TempDir Path own) throws Exception {
-    setPassphrase(own, "long wet fern");
+    QuickHash.set(own, "long wet fern");
     try (OwnCopy wide = OwnCopy.start(own, "--listen", "0.0.0.0", "--plain-http");
         Client lost = new Client(wide.address())) {
       login(wide, "long wet fern");

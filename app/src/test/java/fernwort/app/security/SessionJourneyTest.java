@@ -9,14 +9,11 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import fernwort.app.Chromium;
 import fernwort.app.OwnCopy;
-import fernwort.app.store.DataFolder;
-import fernwort.app.store.disk.FolderOpening;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -36,10 +33,7 @@ class SessionJourneyTest {
 
   @BeforeAll
   static void start() {
-    try (DataFolder folder = DataFolder.claim(data)) {
-      FolderOpening.prepare(folder, Clock.systemUTC());
-      PassphraseRule.set(folder, WORDS);
-    }
+    QuickHash.set(data, WORDS);
     copy = OwnCopy.start(data, "--listen", "0.0.0.0", "--plain-http");
     copy.add("marginalia");
     copy.add("tern");
@@ -176,6 +170,7 @@ class SessionJourneyTest {
       assertThat(page.locator("#waiting")).containsText("1 change waits");
       assertThat(page.locator(".offline-bar[data-old]")).isVisible();
       context.setOffline(false);
+      page.reload();
       assertThat(page.locator("#waiting")).hasCount(0);
       page.reload();
       assertThat(page.locator("main")).containsText("31 L");

@@ -138,7 +138,7 @@ class BuildSumsTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef(PartId.of("pump"), PortId.of("out")),
+                            new PortRef(PartId.of("pump"), PortId.OUT),
                             Optional.of(
                                 new Connection(
                                     new Connection.Thread(Standard.NPT, "1/2", Gender.MALE))),
@@ -320,12 +320,11 @@ class BuildSumsTest {
   void brassIsToldInDrinkingWaterAndNowhereElse() {
     Connection port = thread(Gender.MALE, Made.PLASTIC, Optional.empty());
     Connection brass = thread(Gender.FEMALE, Made.BRASS, Optional.empty());
-    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.of("out")), port, brass)))
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.OUT), port, brass)))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.BRASS);
     Connection leadFree = thread(Gender.FEMALE, Made.LEAD_FREE_BRASS, Optional.empty());
-    assertThat(
-            JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.of("out")), port, leadFree)))
+    assertThat(JointCheck.of(joined(new PortRef(PartId.of("pump"), PortId.OUT), port, leadFree)))
         .isEmpty();
     // The vent carries air.
     Connection bulkhead =
@@ -351,7 +350,7 @@ class BuildSumsTest {
   void tapeOnAJointThatARingSealsIsTold(Seal port, Seal line, boolean told) {
     Rig rig =
         joined(
-            new PortRef(PartId.of("pump"), PortId.of("out")),
+            new PortRef(PartId.of("pump"), PortId.OUT),
             thread(Gender.MALE, Made.PLASTIC, Optional.of(port)),
             thread(Gender.FEMALE, Made.PLASTIC, Optional.of(line)));
     assertThat(JointCheck.of(rig))

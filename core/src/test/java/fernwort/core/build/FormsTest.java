@@ -274,26 +274,25 @@ class FormsTest {
   @Test
   void appliancesHaveThreadsAndFittingsGripTheirLine() {
     String half = "1/2 BSP parallel thread, male";
-    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.of("in"), 0.008)).isEqualTo(half);
-    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.of("in"), 0.019)).startsWith("3/4");
-    assertThat(usual(new Heater(Heater.Type.STORAGE, true, 0), PortId.of("hot"), 0.012))
-        .isEqualTo(half);
-    assertThat(usual(Fittings.inlet(3), PortId.of("out"), 0.012)).isEqualTo(half);
-    assertThat(usual(new Accumulator(1e5), PortId.of("in"), 0.012)).isEqualTo(half);
-    assertThat(usual(Fittings.twoWay(90), PortId.of("a"), 0.012))
+    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.IN, 0.008)).isEqualTo(half);
+    assertThat(usual(Fittings.pressurePump(10, 2.5), PortId.IN, 0.019)).startsWith("3/4");
+    assertThat(usual(new Heater(Heater.Type.STORAGE, true, 0), PortId.HOT, 0.012)).isEqualTo(half);
+    assertThat(usual(Fittings.inlet(3), PortId.OUT, 0.012)).isEqualTo(half);
+    assertThat(usual(new Accumulator(1e5), PortId.IN, 0.012)).isEqualTo(half);
+    assertThat(usual(Fittings.twoWay(90), PortId.A, 0.012))
         .isEqualTo("1/2 BSP parallel thread, female");
-    assertThat(usual(Fittings.check(), PortId.of("in"), 0.008))
+    assertThat(usual(Fittings.check(), PortId.IN, 0.008))
         .isEqualTo("1/4 BSP parallel thread, female");
-    assertThat(usual(new Plug(true), PortId.of("in"), 0.012)).endsWith("female");
-    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.of("cold"), 0.019))
+    assertThat(usual(new Plug(true), PortId.IN, 0.012)).endsWith("female");
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.COLD, 0.019))
         .isEqualTo(half);
-    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.of("waste"), 0.012))
+    assertThat(usual(Fittings.fixture(Fixture.Type.TAP, true, 6), PortId.WASTE, 0.012))
         .isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Tee(), PortId.of("a"), 0.012)).isEqualTo("push-fit for 15 mm tube");
-    assertThat(usual(new Macerator(1e-4, 1e4), PortId.of("in"), 0.012)).startsWith("push-fit");
+    assertThat(usual(new Tee(), PortId.A, 0.012)).isEqualTo("push-fit for 15 mm tube");
+    assertThat(usual(new Macerator(1e-4, 1e4), PortId.IN, 0.012)).startsWith("push-fit");
     assertThat(usual(new GravityFiller(), PortId.of("mouth"), 0.012)).isEqualTo("nothing to join");
-    assertThat(usual(new GravityFiller(), PortId.of("out"), 0.012)).startsWith("push-fit");
-    assertThat(usual(Fittings.end(OpenEnd.Role.DRAIN), PortId.of("in"), 0.012))
+    assertThat(usual(new GravityFiller(), PortId.OUT, 0.012)).startsWith("push-fit");
+    assertThat(usual(Fittings.end(OpenEnd.Role.DRAIN), PortId.IN, 0.012))
         .isEqualTo("nothing to join");
     // A tank's own opening, where somebody measured it, else the line's bore.
     assertThat(usual(tank(Optional.of(0.025)), PortId.of("feed"), 0.012))

@@ -221,7 +221,7 @@ class HolesTest {
     assertThat(holes(rig))
         .filteredOn(h -> !h.late().isEmpty())
         .extracting(Hole::port)
-        .isEqualTo(waits ? PortId.all("vent") : List.of());
+        .isEqualTo(waits ? List.of(PortId.of("vent")) : List.of());
     List<String> steps = sheet(rig).steps().stream().map(Object::toString).toList();
     assertThat(steps.stream().filter(s -> s.startsWith("Leave until the tank hangs: vent.")))
         .hasSize(waits ? 1 : 0);

@@ -70,14 +70,14 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Where a verdict about the build turns, to the hair, and what is asked of which kind. */
 class LimitsTest {
 
-  private static final PortRef AT = new PortRef(PartId.of("it"), PortId.of("in"));
+  private static final PortRef AT = new PortRef(PartId.of("it"), PortId.IN);
 
   private static Line line(Material material) {
     return new Line(
         LineId.of("l"),
         "L",
         AT,
-        new PortRef(PartId.of("to"), PortId.of("in")),
+        new PortRef(PartId.of("to"), PortId.IN),
         0.013,
         1,
         material,
@@ -218,8 +218,7 @@ class LimitsTest {
 
   static Stream<Arguments> kinds() {
     return Stream.of(
-        Arguments.of(
-            SmallVan.tank(Fittings.port(PortId.of("in"), TankPort.Use.FEED, 0, 0, 0)), true),
+        Arguments.of(SmallVan.tank(Fittings.port(PortId.IN, TankPort.Use.FEED, 0, 0, 0)), true),
         Arguments.of(Fittings.pressurePump(10, 2.5), true),
         Arguments.of(new Macerator(1e-4, 1e4), true),
         Arguments.of(Fittings.filter(Filter.Grade.CARBON, 10, 0.2), true),

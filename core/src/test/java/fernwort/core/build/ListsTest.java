@@ -73,7 +73,7 @@ class ListsTest {
 
   @Test
   void taperedThreadsWantTapeAndSocketsCement() {
-    PortRef out = new PortRef(PartId.of("pump"), PortId.of("out"));
+    PortRef out = new PortRef(PartId.of("pump"), PortId.OUT);
     Rig tapered =
         described(
             out, new Connection.Thread(Connection.Standard.NPT, "1/2", Connection.Gender.MALE));
@@ -156,13 +156,13 @@ class ListsTest {
                 Optional.of(Connection.Seal.O_RING)));
     assertThat(
             van.built()
-                .joint(new PortRef(PartId.of("pump"), PortId.of("in")))
+                .joint(new PortRef(PartId.of("pump"), PortId.IN))
                 .orElseThrow()
                 .port()
                 .orElseThrow()
                 .seal())
         .contains(Connection.Seal.FLAT_WASHER);
-    assertThat(van.built().joint(new PortRef(PartId.of("tee"), PortId.of("a")))).isEmpty();
+    assertThat(van.built().joint(new PortRef(PartId.of("tee"), PortId.A))).isEmpty();
   }
 
   @Test
@@ -179,10 +179,10 @@ class ListsTest {
     assertThat(JointEnds.of(van).stream().filter(e -> e.isAsked(van)).map(e -> e.at().toString()))
         .containsExactlyInAnyOrder(
             new PortRef(PartId.of("tank"), PortId.of("feed")).toString(),
-            new PortRef(PartId.of("pump"), PortId.of("in")).toString(),
-            new PortRef(PartId.of("pump"), PortId.of("out")).toString(),
-            new PortRef(PartId.of("sink"), PortId.of("cold")).toString(),
-            new PortRef(PartId.of("rinse"), PortId.of("cold")).toString(),
+            new PortRef(PartId.of("pump"), PortId.IN).toString(),
+            new PortRef(PartId.of("pump"), PortId.OUT).toString(),
+            new PortRef(PartId.of("sink"), PortId.COLD).toString(),
+            new PortRef(PartId.of("rinse"), PortId.COLD).toString(),
             new PortRef(PartId.of("tank"), PortId.of("vent")).toString());
   }
 

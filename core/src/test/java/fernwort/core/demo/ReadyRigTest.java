@@ -95,7 +95,7 @@ class ReadyRigTest {
     for (Part part : ready.rig().parts()) {
       assertThat(edit.freePorts(part.id()))
           .as(part.label())
-          .allMatch(port -> port.equals(PortId.of("mouth")) || port.equals(PortId.of("waste")));
+          .allMatch(port -> port.equals(PortId.of("mouth")) || port.equals(PortId.WASTE));
     }
     assertThat(Directions.of(Network.of(ready.rig())).reversedCheckValves()).isEmpty();
   }

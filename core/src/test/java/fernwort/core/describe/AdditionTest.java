@@ -99,9 +99,9 @@ class AdditionTest {
     assertThat(
             usual
                 .linesByPort()
-                .get(added(one, usual).port(PortId.of("out")))
-                .other(added(one, usual).port(PortId.of("out"))))
-        .isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
+                .get(added(one, usual).port(PortId.OUT))
+                .other(added(one, usual).port(PortId.OUT)))
+        .isEqualTo(new PortRef(PartId.of("sink"), PortId.COLD));
     Addition turned =
         new Addition(
             NewParts.of("check"),
@@ -113,27 +113,26 @@ class AdditionTest {
     Part check = added(one, odd);
     assertThat(check.label()).isEqualTo("Odd one");
     assertThat(check.height()).isEqualTo(0.9);
-    assertThat(
-            odd.linesByPort().get(check.port(PortId.of("out"))).other(check.port(PortId.of("out"))))
-        .isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
+    assertThat(odd.linesByPort().get(check.port(PortId.OUT)).other(check.port(PortId.OUT)))
+        .isEqualTo(new PortRef(PartId.of("pump"), PortId.OUT));
   }
 
   @Test
   void waterComesFromWhatIsHungBeforeAPumpAndGoesToWhatIsHungBehindIt() {
     Rig open = one;
-    for (PortId port : PortId.all("in", "out")) {
+    for (PortId port : List.of(PortId.IN, PortId.OUT)) {
       Line line = one.linesByPort().get(new PortRef(PartId.of("pump"), port));
       open = RigEdit.of(open).disconnect(line.id());
     }
-    assertThat(hung(open, "tank", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+    assertThat(hung(open, "tank", new PortRef(PartId.of("pump"), PortId.IN)).value())
         .isEqualTo("feed");
-    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.IN)).value())
         .isEqualTo("out");
-    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.of("out"))).value())
+    assertThat(hung(open, "check", new PortRef(PartId.of("pump"), PortId.OUT)).value())
         .isEqualTo("in");
-    assertThat(hung(open, "heater", new PortRef(PartId.of("pump"), PortId.of("out"))).value())
+    assertThat(hung(open, "heater", new PortRef(PartId.of("pump"), PortId.OUT)).value())
         .isEqualTo("cold");
-    assertThat(hung(open, "filler", new PortRef(PartId.of("pump"), PortId.of("in"))).value())
+    assertThat(hung(open, "filler", new PortRef(PartId.of("pump"), PortId.IN)).value())
         .isEqualTo("out");
   }
 
@@ -173,8 +172,7 @@ class AdditionTest {
         .isEqualTo("vent");
     assertThat(NewParts.usualAt(one.part(PartId.of("fresh")), PortId.of("drain")).id())
         .isEqualTo("cap");
-    assertThat(NewParts.usualAt(one.part(PartId.of("sink")), PortId.of("waste")).id())
-        .isEqualTo("trap");
+    assertThat(NewParts.usualAt(one.part(PartId.of("sink")), PortId.WASTE).id()).isEqualTo("trap");
     for (Part part : one.parts()) {
       for (PortId port : part.kind().ports()) {
         assertThat(NewParts.all()).contains(NewParts.usualAt(part, port));

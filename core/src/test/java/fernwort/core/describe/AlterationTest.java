@@ -55,14 +55,14 @@ class AlterationTest {
 
   @Test
   void aJointIsDescribedOnceAndForgottenWhereNothingIsSaidOfIt() {
-    PortRef at = new PortRef(PartId.of("pump"), PortId.of("in"));
+    PortRef at = new PortRef(PartId.of("pump"), PortId.IN);
     Joint barb =
         new Joint(
             at, Optional.of(new Connection(new Connection.HoseTail(0.012))), Optional.empty());
     Rig described = after(new Alteration.Joined(barb), "Described the joint at Pump");
     assertThat(described.built().joints()).containsExactly(barb);
     Joint elsewhere =
-        new Joint(new PortRef(PartId.of("pump"), PortId.of("out")), barb.port(), Optional.empty());
+        new Joint(new PortRef(PartId.of("pump"), PortId.OUT), barb.port(), Optional.empty());
     assertThat(new Alteration.Joined(elsewhere).on(described).built().joints())
         .containsExactly(barb, elsewhere);
     Joint line = new Joint(at, Optional.empty(), barb.port());
@@ -97,7 +97,7 @@ class AlterationTest {
         .isEqualTo(higher);
     Rig without = after(new Alteration.PartTakenOut(PartId.of("strainer")), "Removed Strainer");
     assertThat(without.parts()).extracting(Part::id).doesNotContain(PartId.of("strainer"));
-    assertThat(without.linesByPort().get(new PortRef(PartId.of("pump"), PortId.of("in"))).from())
+    assertThat(without.linesByPort().get(new PortRef(PartId.of("pump"), PortId.IN)).from())
         .isEqualTo(new PortRef(PartId.of("fresh"), PortId.of("feed")));
   }
 
@@ -108,25 +108,24 @@ class AlterationTest {
             PartId.of("valve"), "Tap valve", PlaceId.of("galley"), 0, 0, 1, 0, Fittings.twoWay(0));
     Rig in =
         after(
-            new Alteration.PartPutIn(
-                LineId.of("pump-out-sink"), valve, PortId.of("b"), PortId.of("a")),
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), valve, PortId.B, PortId.A),
             "Put Tap valve into pump to sink");
-    assertThat(in.linesByPort().get(new PortRef(PartId.of("pump"), PortId.of("out"))).to())
-        .isEqualTo(new PortRef(PartId.of("valve"), PortId.of("b")));
+    assertThat(in.linesByPort().get(new PortRef(PartId.of("pump"), PortId.OUT)).to())
+        .isEqualTo(new PortRef(PartId.of("valve"), PortId.B));
     Rig teed =
         after(
-            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, PortId.of("in"), 0.4),
+            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, PortId.IN, 0.4),
             "Teed Low cap off pump to sink");
-    Line branch = teed.linesByPort().get(new PortRef(PartId.of("cap"), PortId.of("in")));
-    assertThat(branch.from()).isEqualTo(new PortRef(PartId.of("tee"), PortId.of("c")));
+    Line branch = teed.linesByPort().get(new PortRef(PartId.of("cap"), PortId.IN));
+    assertThat(branch.from()).isEqualTo(new PortRef(PartId.of("tee"), PortId.C));
     assertThat(branch.length()).isEqualTo(0.4);
     assertThat(branch.label()).isEqualTo("To Low cap");
     PortRef drain = new PortRef(PartId.of("fresh"), PortId.of("drain"));
     Rig open = RigEdit.of(rig).remove(PartId.of("drain-cap"));
-    Alteration hanging = new Alteration.PartHungOn(drain, CAP, PortId.of("in"), 0.019, 0.3);
+    Alteration hanging = new Alteration.PartHungOn(drain, CAP, PortId.IN, 0.019, 0.3);
     assertThat(hanging.words(open)).isEqualTo("Connected Low cap to Fresh");
     Line line = hanging.on(open).linesByPort().get(drain);
-    assertThat(line.to()).isEqualTo(new PortRef(PartId.of("cap"), PortId.of("in")));
+    assertThat(line.to()).isEqualTo(new PortRef(PartId.of("cap"), PortId.IN));
     assertThat(line.bore()).isEqualTo(0.019);
     assertThat(line.length()).isEqualTo(0.3);
     assertThat(line.material()).isEqualTo(Line.Material.PVC_HOSE);
@@ -137,11 +136,9 @@ class AlterationTest {
   void aPartGoesOnlyIntoPortsThatItHas() {
     for (Alteration wrong :
         List.of(
-            new Alteration.PartPutIn(
-                LineId.of("pump-out-sink"), CAP, PortId.of("in"), PortId.of("out")),
-            new Alteration.PartPutIn(
-                LineId.of("pump-out-sink"), CAP, PortId.of("a"), PortId.of("in")),
-            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, PortId.of("out"), 1))) {
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), CAP, PortId.IN, PortId.OUT),
+            new Alteration.PartPutIn(LineId.of("pump-out-sink"), CAP, PortId.A, PortId.IN),
+            new Alteration.PartTeedOff(LineId.of("pump-out-sink"), CAP, PortId.OUT, 1))) {
       assertThatThrownBy(() -> wrong.on(rig))
           .hasMessageMatching("Low cap has no port \"(out|a)\"; it has in");
     }

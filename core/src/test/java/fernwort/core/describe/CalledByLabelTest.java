@@ -39,7 +39,7 @@ class CalledByLabelTest {
             LineId.of("again"),
             "Again",
             line.from(),
-            RIG.part(PartId.of("sink")).port(PortId.of("waste")),
+            RIG.part(PartId.of("sink")).port(PortId.WASTE),
             0.01,
             1,
             line.material(),

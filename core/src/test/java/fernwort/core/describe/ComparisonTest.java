@@ -33,8 +33,7 @@ class ComparisonTest {
     Rig less = RigEdit.of(before).remove(PartId.of("drain-cap"));
     Part valve =
         new Part(PartId.of("valve"), "Valve", PlaceId.of("bed"), 0, 0, 1, 0, Fittings.twoWay(0));
-    Rig more =
-        RigEdit.of(less).insert(LineId.of("pump-out-sink"), valve, PortId.of("a"), PortId.of("b"));
+    Rig more = RigEdit.of(less).insert(LineId.of("pump-out-sink"), valve, PortId.A, PortId.B);
     Rig after = RigEdit.of(more).change(PartId.of("pump"), p -> p.atHeight(1));
     Comparison c = Comparison.of(before, after);
     assertThat(c.onlyFirst()).extracting(Part::id).containsExactly(PartId.of("drain-cap"));

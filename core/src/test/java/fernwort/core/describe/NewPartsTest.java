@@ -61,7 +61,7 @@ class NewPartsTest {
     for (PortRef port :
         List.of(
             new PortRef(PartId.of("fresh"), PortId.of("drain")),
-            new PortRef(PartId.of("shower"), PortId.of("waste")))) {
+            new PortRef(PartId.of("shower"), PortId.WASTE))) {
       Rig rig =
           port.part().equals(PartId.of("shower"))
               ? RigEdit.of(open).remove(PartId.of("shower-trap"))

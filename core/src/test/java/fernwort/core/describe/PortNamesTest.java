@@ -44,17 +44,16 @@ class PortNamesTest {
                 NewParts.of("strainer"), "", Optional.empty(), Optional.empty(), Optional.empty())
             .at(rig, new Addition.OnLine(LineId.of("pump-out-sink")))
             .on(rig);
-    assertThat(PortNames.of(strained).words(new PortRef(PartId.of("pump"), PortId.of("out"))))
+    assertThat(PortNames.of(strained).words(new PortRef(PartId.of("pump"), PortId.OUT)))
         .isEqualTo("out, towards Sink");
-    assertThat(PortNames.of(strained).full(new PortRef(PartId.of("sink"), PortId.of("cold"))))
+    assertThat(PortNames.of(strained).full(new PortRef(PartId.of("sink"), PortId.COLD)))
         .isEqualTo("Sink, cold, towards Pump");
   }
 
   @Test
   void aBranchLeadsToAllThatHangsOnIt() {
-    assertThat(names.leadsTo(new PortRef(PartId.of("pump"), PortId.of("out"))))
-        .hasSizeGreaterThan(2);
-    assertThat(names.words(new PortRef(PartId.of("pump"), PortId.of("out")))).contains(" more");
+    assertThat(names.leadsTo(new PortRef(PartId.of("pump"), PortId.OUT))).hasSizeGreaterThan(2);
+    assertThat(names.words(new PortRef(PartId.of("pump"), PortId.OUT))).contains(" more");
   }
 
   @Test
@@ -62,11 +61,11 @@ class PortNamesTest {
     Rig rig = ReadyRig.find("one-tank").orElseThrow().rig();
     Rig open = RigEdit.of(rig).disconnect(LineId.of("pump-out-sink"));
     PortNames of = PortNames.of(open);
-    assertThat(of.words(new PortRef(PartId.of("pump"), PortId.of("out")))).isEqualTo("out, free");
+    assertThat(of.words(new PortRef(PartId.of("pump"), PortId.OUT))).isEqualTo("out, free");
     assertThat(of.free())
         .contains(
-            new PortRef(PartId.of("pump"), PortId.of("out")),
-            new PortRef(PartId.of("sink"), PortId.of("cold")));
+            new PortRef(PartId.of("pump"), PortId.OUT),
+            new PortRef(PartId.of("sink"), PortId.COLD));
     assertThat(of.free()).hasSize(2 + PortNames.of(rig).free().size());
   }
 }

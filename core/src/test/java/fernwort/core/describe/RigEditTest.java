@@ -44,17 +44,13 @@ class RigEditTest {
     Line before = RigEdit.of(rig).line(LineId.of("pump-out-sink"));
     Rig changed =
         RigEdit.of(rig)
-            .insert(
-                LineId.of("pump-out-sink"),
-                valve(PartId.of("tap-valve")),
-                PortId.of("a"),
-                PortId.of("b"));
+            .insert(LineId.of("pump-out-sink"), valve(PartId.of("tap-valve")), PortId.A, PortId.B);
     List<Line> at = RigEdit.of(changed).linesAt(PartId.of("tap-valve"));
     assertThat(at).hasSize(2);
     assertThat(at.stream().mapToDouble(Line::length).sum())
         .isCloseTo(before.length(), within(1e-9));
-    assertThat(at.getFirst().from()).isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
-    assertThat(at.getLast().to()).isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
+    assertThat(at.getFirst().from()).isEqualTo(new PortRef(PartId.of("pump"), PortId.OUT));
+    assertThat(at.getLast().to()).isEqualTo(new PortRef(PartId.of("sink"), PortId.COLD));
   }
 
   /** A rig whose lines rise and sag anyhow on their way. */
@@ -96,11 +92,7 @@ class RigEditTest {
             0,
             Fittings.twoWay(0));
     Rig cut =
-        edit.insert(
-            line.id(),
-            added,
-            turned ? PortId.of("b") : PortId.of("a"),
-            turned ? PortId.of("a") : PortId.of("b"));
+        edit.insert(line.id(), added, turned ? PortId.B : PortId.A, turned ? PortId.A : PortId.B);
     Rig back = RigEdit.of(cut).remove(PartId.of("extra"));
     Line closed = RigEdit.of(back).line(line.id());
     assertThat(List.of(closed.from(), closed.to())).containsExactly(line.from(), line.to());
@@ -122,8 +114,7 @@ class RigEditTest {
   void aLineGoesOnPassingWhereAPartWasThatIsTakenOut() {
     Part crest =
         new Part(PartId.of("crest"), "Crest", PlaceId.of("bed"), 0, 0, 1.9, 0, Fittings.twoWay(0));
-    Rig raised =
-        RigEdit.of(rig).insert(LineId.of("pump-out-sink"), crest, PortId.of("a"), PortId.of("b"));
+    Rig raised = RigEdit.of(rig).insert(LineId.of("pump-out-sink"), crest, PortId.A, PortId.B);
     double half = RigEdit.of(rig).line(LineId.of("pump-out-sink")).length() / 2;
     Line over =
         RigEdit.of(RigEdit.of(raised).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
@@ -156,8 +147,8 @@ class RigEditTest {
             turnedRound);
     Line back =
         RigEdit.of(RigEdit.of(other).remove(PartId.of("crest"))).line(LineId.of("pump-out-sink"));
-    assertThat(back.from()).isEqualTo(new PortRef(PartId.of("sink"), PortId.of("cold")));
-    assertThat(back.to()).isEqualTo(new PortRef(PartId.of("pump"), PortId.of("out")));
+    assertThat(back.from()).isEqualTo(new PortRef(PartId.of("sink"), PortId.COLD));
+    assertThat(back.to()).isEqualTo(new PortRef(PartId.of("pump"), PortId.OUT));
     assertThat(back.length()).isCloseTo(half + 0.7, within(1e-9));
     assertThat(back.profile()).hasSize(2);
     assertThat(back.profile().getFirst().along()).isCloseTo(half, within(1e-9));
@@ -182,7 +173,7 @@ class RigEditTest {
             0.3,
             0,
             new Plug(true));
-    Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.of("in"), 0.4, course.lowest());
+    Rig low = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.IN, 0.4, course.lowest());
     assertThat(low.part(PartId.of("tee")).height()).isEqualTo(0.4);
     List<Line> at = RigEdit.of(low).linesAt(PartId.of("tee"));
     assertThat(at.getFirst().length()).isCloseTo(0.3, within(1e-9));
@@ -193,7 +184,7 @@ class RigEditTest {
     assertThat(at.getLast().minorLoss()).isEqualTo(1);
     assertThat(at.getLast().length()).isEqualTo(0.4);
     // The middle of a sagging line is where it passes, not halfway between its ends.
-    Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.of("in"), 0.4);
+    Rig middle = RigEdit.of(sagging).teeOff(line.id(), drain, PortId.IN, 0.4);
     assertThat(middle.part(PartId.of("tee")).height())
         .isCloseTo(course.heightAt(line.length() / 2), within(1e-9));
   }
@@ -227,7 +218,7 @@ class RigEditTest {
             0.7,
             0,
             new Plug(true));
-    Rig changed = RigEdit.of(rig).teeOff(LineId.of("pump-out-sink"), drain, PortId.of("in"), 0.4);
+    Rig changed = RigEdit.of(rig).teeOff(LineId.of("pump-out-sink"), drain, PortId.IN, 0.4);
     Part tee =
         changed.parts().stream().filter(p -> p.kind() instanceof Tee).findFirst().orElseThrow();
     assertThat(RigEdit.of(changed).linesAt(tee.id())).hasSize(3);
@@ -255,8 +246,8 @@ class RigEditTest {
         new Line(
             LineId.of("extra"),
             "Extra",
-            new PortRef(PartId.of("pump"), PortId.of("out")),
-            new PortRef(PartId.of("sink"), PortId.of("cold")),
+            new PortRef(PartId.of("pump"), PortId.OUT),
+            new PortRef(PartId.of("sink"), PortId.COLD),
             0.012,
             1,
             Line.Material.PEX,

@@ -139,7 +139,7 @@ class TankResizeTest {
 
   @Test
   void turnedOverTwiceIsAsItWas() {
-    Tank tank = tank(BOX, port(PortId.of("a"), 0.05, 0.10, 0.02));
+    Tank tank = tank(BOX, port(PortId.A, 0.05, 0.10, 0.02));
     List<TankPort> once = TankResize.mirrored(tank, tank.tankPorts());
     assertAt(once.getFirst().at(), 0.05, 0.30, 0.28);
     assertAt(TankResize.mirrored(tank, once).getFirst().at(), 0.05, 0.10, 0.02);

@@ -171,7 +171,10 @@ class BodiesTest {
                 List.of(
                     new Stop(PositionId.of("shut"), "screwed down", 0, List.of()),
                     new Stop(
-                        PositionId.of("open"), "screwed out", 90, List.of(PortId.all("a", "b")))),
+                        PositionId.of("open"),
+                        "screwed out",
+                        90,
+                        List.of(List.of(PortId.A, PortId.B)))),
                 Optional.empty(),
                 Optional.of(Valve.Design.GATE)),
             Fittings.check(),

@@ -30,7 +30,7 @@ import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Every fault that shows, played to its end by a person who answers truly, or once falsely. */
 class FaultFinderTest {
@@ -284,7 +284,7 @@ class FaultFinderTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"samphire", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void everyFaultIsFoundByWhoeverAnswersTruly(String demo) {
     DemoRig rig = DemoRig.called(demo);
     List<Played> all = play(rig.rig(), inUse(rig), FAULTS, false, 7, Feeling.PLACE_BY_PLACE);

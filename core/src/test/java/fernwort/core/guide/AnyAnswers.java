@@ -57,7 +57,15 @@ final class AnyAnswers {
   private static TankAnswers anyTank(int n, Contents contents, Random random) {
     TankAnswers tank = plain(n, contents, random);
     List<TankAnswers.Opening> openings = new ArrayList<>();
-    for (PortId port : PortId.all("vent", "neck", "mains", "feed", "drain", "waste", "transfer")) {
+    for (PortId port :
+        List.of(
+            PortId.of("vent"),
+            PortId.of("neck"),
+            PortId.of("mains"),
+            PortId.of("feed"),
+            PortId.of("drain"),
+            PortId.WASTE,
+            PortId.of("transfer"))) {
       if (random.nextInt(4) == 0) {
         openings.add(
             new TankAnswers.Opening(

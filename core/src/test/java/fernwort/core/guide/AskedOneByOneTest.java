@@ -67,9 +67,9 @@ class AskedOneByOneTest {
                     tap(Use.BASIN, RigAnswers.Water.COLD_AND_HOT),
                     tap(Use.OUTSIDE, RigAnswers.Water.COLD_AND_HOT)))
             .rig();
-    assertThat(rig.part(PartId.of("sink")).kind().ports()).doesNotContain(PortId.of("hot"));
-    assertThat(rig.part(PartId.of("basin")).kind().ports()).contains(PortId.of("hot"));
-    assertThat(rig.part(PartId.of("outside-shower")).kind().ports()).contains(PortId.of("hot"));
+    assertThat(rig.part(PartId.of("sink")).kind().ports()).doesNotContain(PortId.HOT);
+    assertThat(rig.part(PartId.of("basin")).kind().ports()).contains(PortId.HOT);
+    assertThat(rig.part(PartId.of("outside-shower")).kind().ports()).contains(PortId.HOT);
   }
 
   @Test

@@ -93,9 +93,9 @@ class GuidedLawsTest {
           .as(part.label())
           .allMatch(port ->
               port.equals(PortId.of("mouth"))
-                  || port.equals(PortId.of("waste"))
+                  || port.equals(PortId.WASTE)
                   || dryTap
-                  || port.equals(PortId.of("hot")) && part.kind() instanceof Heater
+                  || port.equals(PortId.HOT) && part.kind() instanceof Heater
                   || rig.lines().isEmpty());
     }
     assertThat(Directions.of(Network.of(rig)).reversedCheckValves()).isEmpty();
@@ -352,11 +352,11 @@ class GuidedLawsTest {
     Map<PortRef, Line> lines = rig.linesByPort();
     for (Part part : rig.parts()) {
       if (part.kind() instanceof DrainTrap) {
-        PortRef out = part.port(PortId.of("out"));
+        PortRef out = part.port(PortId.OUT);
         PortRef inlet = lines.get(out).other(out);
         double into = rig.part(inlet.part()).at(inlet.port()).z();
         assertThat(part.height()).as(part.label()).isGreaterThan(into + 0.049);
-        for (Part above : tapsOver(rig, lines, part.port(PortId.of("in")))) {
+        for (Part above : tapsOver(rig, lines, part.port(PortId.IN))) {
           // A tap that is hardly over the tank's inlet has no room for a trap below it.
           assertThat(above.height() < into + 0.1 || above.height() > part.height())
               .as("%s over %s", above.label(), part.label())
@@ -364,7 +364,7 @@ class GuidedLawsTest {
         }
       }
       if (part.label().endsWith("drain cap") && part.kind() instanceof Plug) {
-        PortRef in = part.port(PortId.of("in"));
+        PortRef in = part.port(PortId.IN);
         Part over = rig.part(lines.get(in).other(in).part());
         boolean tank = over.kind() instanceof Tank;
         assertThat(part.height()).isLessThanOrEqualTo(over.at(lines.get(in).other(in).port()).z());

@@ -532,8 +532,10 @@ class GuidedTest {
   void theValveJoinsWhatWasSaidOfEachOfItsPositions() {
     Rig rig = Guided.of(plainVan()).rig();
     ThreeWayValve valve = (ThreeWayValve) rig.part(PartId.of("tank-valve")).kind();
-    assertThat(valve.stop(PositionId.of("left")).joins()).containsExactly(PortId.all("a", "b"));
+    assertThat(valve.stop(PositionId.of("left")).joins())
+        .containsExactly(List.of(PortId.A, PortId.B));
     assertThat(valve.stop(PositionId.of("up")).joins()).isEmpty();
-    assertThat(valve.stop(PositionId.of("right")).joins()).containsExactly(PortId.all("a", "c"));
+    assertThat(valve.stop(PositionId.of("right")).joins())
+        .containsExactly(List.of(PortId.A, PortId.C));
   }
 }

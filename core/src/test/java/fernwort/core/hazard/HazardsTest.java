@@ -150,8 +150,8 @@ class HazardsTest {
                     ? new Line(
                         LineId.of("d9"),
                         "Loop",
-                        new PortRef(PartId.of("delivery"), PortId.of("c")),
-                        new PortRef(PartId.of("sump"), PortId.of("b")),
+                        new PortRef(PartId.of("delivery"), PortId.C),
+                        new PortRef(PartId.of("sump"), PortId.B),
                         0.012,
                         1,
                         Line.Material.PEX,
@@ -161,8 +161,8 @@ class HazardsTest {
                         ? new Line(
                             LineId.of("f16"),
                             "Tail",
-                            new PortRef(PartId.of("fill-tee"), PortId.of("b")),
-                            new PortRef(PartId.of("sump-tail"), PortId.of("in")),
+                            new PortRef(PartId.of("fill-tee"), PortId.B),
+                            new PortRef(PartId.of("sump-tail"), PortId.IN),
                             0.012,
                             1,
                             Line.Material.PEX,
@@ -381,13 +381,8 @@ class HazardsTest {
     Rig pumped =
         RigEdit.of(closed)
             .addAt(
-                pump,
-                PortId.of("out"),
-                new PortRef(PartId.of("fresh"), PortId.of("fill")),
-                0.013,
-                0.5);
-    Rig rig =
-        RigEdit.of(pumped).addAt(stream, PortId.of("out"), pump.port(PortId.of("in")), 0.013, 0.5);
+                pump, PortId.OUT, new PortRef(PartId.of("fresh"), PortId.of("fill")), 0.013, 0.5);
+    Rig rig = RigEdit.of(pumped).addAt(stream, PortId.OUT, pump.port(PortId.IN), 0.013, 0.5);
     State drawing =
         new State(rig.atRest(), Map.of(), Slope.LEVEL)
             .with(PartId.of("stream"), PositionId.of("outside"))

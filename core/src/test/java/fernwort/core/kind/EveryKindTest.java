@@ -19,6 +19,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.HoseInlet;
@@ -213,15 +214,16 @@ class EveryKindTest {
     Plans plans = Plans.of(network);
     assertThat(Jobs.of(network).all())
         .isNotEmpty()
-        .allMatch(job ->
-            plans.plan(job, half(rig)).trouble().isPresent()
-                || !plans.plan(job, half(rig)).steps().isEmpty()
-                || plans.isSo(job, half(rig)));
+        .allMatch(job -> plans.isSo(job, half(rig)) || saysSomething(plans.plan(job, half(rig))));
     assertThat(
             WinterizingMethods.of(plans)
                 .plan(WinterizingMethod.FALL, Filled.of(network, half(rig)), WinterWish.USUAL)
                 .steps())
         .isNotEmpty();
+  }
+
+  private static boolean saysSomething(Plan plan) {
+    return plan.trouble().isPresent() || !plan.steps().isEmpty();
   }
 
   @Test

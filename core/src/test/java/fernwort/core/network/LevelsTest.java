@@ -119,7 +119,7 @@ class LevelsTest {
     double level = (holding(0).height(LOW) + holding(0).top(LOW)) / 2;
     assertThat(middle - level).isCloseTo(way, within(2e-3));
     assertThat(holding(0, up).height(RIG.part(PartId.of("drain"))))
-        .isCloseTo(up.heightOf(RIG.part(PartId.of("drain")).at(PortId.of("in"))), within(1e-12));
+        .isCloseTo(up.heightOf(RIG.part(PartId.of("drain")).at(PortId.IN)), within(1e-12));
     assertThat(holding(0, up).slope()).isEqualTo(up);
   }
 

@@ -113,7 +113,7 @@ public final class RandomRigs {
     return new TwoWayValve(
         List.of(
             new Stop(PositionId.of("shut"), "across", 90, List.of()),
-            new Stop(PositionId.of("open"), "along", 0, List.of(PortId.all("a", "b")))),
+            new Stop(PositionId.of("open"), "along", 0, List.of(List.of(PortId.A, PortId.B)))),
         Optional.empty());
   }
 

@@ -65,32 +65,31 @@ class WalksTest {
   @Test
   void aWalkGoesOnThroughWhatItMayPassAndNoFurther() {
     Walk walk = new Walk(RIG, p -> p.kind() instanceof Tee);
-    assertThat(walk.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
+    assertThat(walk.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.OUT))))
         .containsExactly(LineId.of("main"), LineId.of("cold"), LineId.of("warm"));
-    assertThat(walk.parts(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
+    assertThat(walk.parts(List.of(RIG.part(PartId.of("pump")).port(PortId.OUT))))
         .containsExactly(
             PartId.of("tee"), PartId.of("pump"), PartId.of("mixer"), PartId.of("boiler"));
     assertThat(walk.lines(List.of(RIG.part(PartId.of("tank")).port(PortId.of("high"))))).isEmpty();
     Walk nothing = new Walk(RIG, p -> false);
-    assertThat(nothing.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.of("out")))))
+    assertThat(nothing.lines(List.of(RIG.part(PartId.of("pump")).port(PortId.OUT))))
         .containsExactly(LineId.of("main"));
     // From the other end it comes to where the line began.
-    assertThat(nothing.parts(List.of(RIG.part(PartId.of("tee")).port(PortId.of("a")))))
+    assertThat(nothing.parts(List.of(RIG.part(PartId.of("tee")).port(PortId.A))))
         .containsExactly(PartId.of("pump"));
     Walk everything = new Walk(RIG, p -> true);
-    assertThat(everything.lines(List.of(RIG.part(PartId.of("trap")).port(PortId.of("in")))))
-        .hasSize(8);
+    assertThat(everything.lines(List.of(RIG.part(PartId.of("trap")).port(PortId.IN)))).hasSize(8);
   }
 
   @Test
   void beyondAPortLiesWhatItsLinesLeadToUpToWhatTakesOrGivesWater() {
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.of("out")))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.OUT))
         .containsExactly(PartId.of("tee"), PartId.of("mixer"), PartId.of("boiler"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.of("in")))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("pump")), PortId.IN))
         .containsExactly(PartId.of("tank"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("mixer")), PortId.of("waste")))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("mixer")), PortId.WASTE))
         .containsExactly(PartId.of("trap"), PartId.of("out"));
-    assertThat(Beyond.of(RIG, RIG.part(PartId.of("hose")), PortId.of("out")))
+    assertThat(Beyond.of(RIG, RIG.part(PartId.of("hose")), PortId.OUT))
         .containsExactly(PartId.of("valve"), PartId.of("stop"));
     assertThat(Beyond.of(RIG, RIG.part(PartId.of("tank")), PortId.of("high"))).isEmpty();
   }

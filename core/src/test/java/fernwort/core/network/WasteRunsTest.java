@@ -26,7 +26,7 @@ class WasteRunsTest {
 
   private static Stream<Part> fixtures(Rig rig) {
     return rig.parts().stream()
-        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.of("waste")));
+        .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.WASTE));
   }
 
   @ParameterizedTest
@@ -39,13 +39,13 @@ class WasteRunsTest {
                 .allMatch(f ->
                     rig.lines().stream()
                         .noneMatch(l ->
-                            l.from().equals(f.port(PortId.of("waste")))
-                                || l.to().equals(f.port(PortId.of("waste"))))));
+                            l.from().equals(f.port(PortId.WASTE))
+                                || l.to().equals(f.port(PortId.WASTE)))));
     fixtures(rig)
         .forEach(fixture -> {
           List<WasteRuns.Run> way =
               all.stream().filter(r -> r.fixture().equals(fixture.id())).toList();
-          PortRef at = fixture.port(PortId.of("waste"));
+          PortRef at = fixture.port(PortId.WASTE);
           Set<PartId> parts = new HashSet<>(Set.of(fixture.id()));
           for (WasteRuns.Run run : way) {
             PartId here = at.part();

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** The judge of drills agrees with the run: who does it right passes, who does harm is told. */
 class DrillsTest {
@@ -40,7 +40,7 @@ class DrillsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void whoDoesItAsPlannedPasses(String demo) {
     Bench bench = Bench.of(demo);
     for (int i = 0; i < DRILLS; i++) {
@@ -56,7 +56,7 @@ class DrillsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void whoDoesNothingDoesNotPass(String demo) {
     Bench bench = Bench.of(demo);
     for (int i = 0; i < DRILLS; i++) {
@@ -68,7 +68,7 @@ class DrillsTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void whatARandomPlayerDoesIsToldWhenItIsADanger(String demo) {
     Bench bench = Bench.of(demo);
     Trial trial = new Trial(bench.network(), bench.plans().hydraulics());

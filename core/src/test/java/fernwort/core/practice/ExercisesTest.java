@@ -34,7 +34,7 @@ import java.util.function.Predicate;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /** Exercises other than jobs: what is called right is so when it is run. */
 class ExercisesTest {
@@ -50,7 +50,7 @@ class ExercisesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "samphire", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void whoNamesWhereTheWaterGoesPassesAndNobodyElse(String demo) {
     Drills drills = drills(DemoRig.called(demo).rig());
     for (int i = 0; i < DRILLS; i++) {
@@ -64,7 +64,7 @@ class ExercisesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void theTurnsThatAreCalledRightStopAHoseThatIsOffOrLeaksAndOthersDoNot(String demo) {
     Rig rig = DemoRig.called(demo).rig();
     Drills drills = drills(rig);
@@ -99,7 +99,7 @@ class ExercisesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"marginalia", "tern"})
+  @MethodSource("fernwort.core.Sampled#demos")
   void aTankThatRunsOverIsStoppedByTheTurnsThatAreCalledRightWhenItIsRun(String demo) {
     Rig rig = DemoRig.called(demo).rig();
     Drills drills = drills(rig);
@@ -166,7 +166,7 @@ class ExercisesTest {
 
   @Test
   void aHandOverTeachesTheWorstThatIsEasilyDoneWrong() {
-    DemoRig demo = DemoRig.called("tern");
+    DemoRig demo = DemoRig.called("marginalia");
     Network network = Network.of(demo.rig());
     Plans plans = Plans.of(network);
     Slips slips = Slips.of(network, plans);

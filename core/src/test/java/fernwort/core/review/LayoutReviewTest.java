@@ -104,7 +104,7 @@ class LayoutReviewTest {
             new Line(
                 LineId.of("wrong"),
                 "Wrong",
-                new PortRef(PartId.of("gray-valve"), PortId.of("b")),
+                new PortRef(PartId.of("gray-valve"), PortId.B),
                 new PortRef(PartId.of("fresh"), PortId.of("drain")),
                 0.02,
                 1,
@@ -135,8 +135,8 @@ class LayoutReviewTest {
   /** The pump where the main tank belongs, and the main tank where the pump does. */
   private static Rig wrongWayRound() {
     Rig rig = DemoRig.all().getFirst().rig();
-    PortRef pump = new PortRef(PartId.of("tank-selector"), PortId.of("a"));
-    PortRef main = new PortRef(PartId.of("tank-selector"), PortId.of("b"));
+    PortRef pump = new PortRef(PartId.of("tank-selector"), PortId.A);
+    PortRef main = new PortRef(PartId.of("tank-selector"), PortId.B);
     Line toPump = rig.linesByPort().get(pump);
     Line toMain = rig.linesByPort().get(main);
     Rig open = RigEdit.of(RigEdit.of(rig).disconnect(toPump.id())).disconnect(toMain.id());
@@ -183,8 +183,7 @@ class LayoutReviewTest {
     Rig open = RigEdit.of(GOOD).remove(PartId.of("outlet"));
     Part tee = new Part(PartId.of("tee"), "Tee", PlaceId.of("belly"), 0, 0, 0.4, 0, new Tee());
     return RigEdit.of(open)
-        .addAt(
-            tee, PortId.of("a"), new PortRef(PartId.of("gray-valve"), PortId.of("b")), 0.038, 0.3);
+        .addAt(tee, PortId.A, new PortRef(PartId.of("gray-valve"), PortId.B), 0.038, 0.3);
   }
 
   /** Two tanks side by side, the first running over into the second through an open line. */
@@ -390,8 +389,8 @@ class LayoutReviewTest {
             heater.height(),
             2e-5,
             Fittings.twoWay(0));
-    Line cold = plain.rig().linesByPort().get(heater.port(PortId.of("cold")));
-    Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, PortId.of("a"), PortId.of("b"));
+    Line cold = plain.rig().linesByPort().get(heater.port(PortId.COLD));
+    Rig valved = RigEdit.of(plain.rig()).insert(cold.id(), in, PortId.A, PortId.B);
     Rig second =
         find(valved, Code.HEATER_BYPASS, PartId.of("heater"))
             .orElseThrow()

@@ -92,7 +92,10 @@ class RigTest {
                     List.of(
                         new Stop(PositionId.of("shut"), "across", 0, List.of()),
                         new Stop(
-                            PositionId.of("open"), "along", 90, List.of(PortId.all("a", "z")))),
+                            PositionId.of("open"),
+                            "along",
+                            90,
+                            List.of(List.of(PortId.A, PortId.of("z"))))),
                     Optional.of(new Motor(Optional.of(PositionId.of("half")), 5))))
             .line("l1", "One", "v.a > nowhere.in", 12, 1, Line.Material.PEX, 0)
             .line("l2", "Two", "v.a > v.b", 12, 1, Line.Material.PEX, 0)

@@ -276,7 +276,7 @@ public class SimulationTest {
             new Shape.Box(0.8, 0.5, 0.2),
             0,
             Fittings.stick(0.1, 0.1),
-            Fittings.port(PortId.of("waste"), TankPort.Use.FILL, 0.1, 0.1, 0.18),
+            Fittings.port(PortId.WASTE, TankPort.Use.FILL, 0.1, 0.1, 0.18),
             Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.2, 0.17));
     Rig rig =
         vented(rig().part("gray", "Gray", 0, 0, 0.3, gray), PartId.of("gray"), 1.5)

@@ -142,8 +142,8 @@ class LobesTest {
     assertThat(room.parted(FEED, high, Slope.LEVEL)).isFalse();
     assertThat(room.parted(above, high, Slope.LEVEL)).isFalse();
     // 9 mm below the bridge's floor is within the tape's error of it, 12 mm is not.
-    assertThat(room.parted(port(PortId.of("a"), Use.LINK, 0.1, 0.241), low, Slope.LEVEL)).isFalse();
-    assertThat(room.parted(port(PortId.of("b"), Use.LINK, 0.1, 0.238), low, Slope.LEVEL)).isTrue();
+    assertThat(room.parted(port(PortId.A, Use.LINK, 0.1, 0.241), low, Slope.LEVEL)).isFalse();
+    assertThat(room.parted(port(PortId.B, Use.LINK, 0.1, 0.238), low, Slope.LEVEL)).isTrue();
   }
 
   @Test

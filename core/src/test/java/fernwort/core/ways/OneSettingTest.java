@@ -38,11 +38,17 @@ class OneSettingTest {
 
   private static Kind selector(boolean all) {
     List<Stop> stops = new ArrayList<>();
-    stops.add(new Stop(PositionId.of("left"), "to the left", 180, List.of(PortId.all("a", "c"))));
-    stops.add(new Stop(PositionId.of("right"), "to the right", 0, List.of(PortId.all("b", "c"))));
+    stops.add(
+        new Stop(PositionId.of("left"), "to the left", 180, List.of(List.of(PortId.A, PortId.C))));
+    stops.add(
+        new Stop(PositionId.of("right"), "to the right", 0, List.of(List.of(PortId.B, PortId.C))));
     if (all) {
       stops.add(
-          new Stop(PositionId.of("all"), "in the middle", 90, List.of(PortId.all("a", "b", "c"))));
+          new Stop(
+              PositionId.of("all"),
+              "in the middle",
+              90,
+              List.of(List.of(PortId.A, PortId.B, PortId.C))));
     }
     return new ThreeWayValve(stops, Optional.empty());
   }
@@ -126,7 +132,7 @@ class OneSettingTest {
     OpenGraph graph = new OpenGraph(network, setting);
     Deque<Integer> next = new ArrayDeque<>();
     Set<Integer> seen = new HashSet<>();
-    for (PortId port : PortId.all("low", "high", "vent")) {
+    for (PortId port : List.of(PortId.of("low"), PortId.of("high"), PortId.of("vent"))) {
       next.add(network.vertex(network.rig().part(PartId.of("near")), port));
     }
     while (!next.isEmpty()) {

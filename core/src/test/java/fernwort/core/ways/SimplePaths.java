@@ -62,7 +62,7 @@ final class SimplePaths {
         double head = part.height() + Water.head(inlet.mainsPressure());
         Source source = new Source(Source.Kind.MAINS, part.id());
         walk(
-            part.port(PortId.of("out")),
+            part.port(PortId.OUT),
             head,
             true,
             PartId.NONE,
@@ -80,7 +80,7 @@ final class SimplePaths {
     for (Part pump : rig.parts()) {
       boolean running = pump.kind() instanceof Pump && at(pump, PositionId.of("on"));
       // Every random pump cuts out at 2 bar and the mains bring 3 bar to any height here.
-      if (running && !mainsPressed.contains(pump.port(PortId.of("out")))) {
+      if (running && !mainsPressed.contains(pump.port(PortId.OUT))) {
         pump(pump);
       }
     }
@@ -101,7 +101,7 @@ final class SimplePaths {
             pump.id(),
             Set.of(),
             suction -> {
-              if (suction.port().equals(pump.port(PortId.of("in")))) {
+              if (suction.port().equals(pump.port(PortId.IN))) {
                 delivered(pump, source, surface, suction);
               }
             });
@@ -111,15 +111,9 @@ final class SimplePaths {
 
   private void delivered(Part pump, Source source, double surface, Path suction) {
     double head = surface + Water.head(3e5);
+    walk(pump.port(PortId.OUT), head, true, pump.id(), Set.of(), path -> pressed.add(path.port()));
     walk(
-        pump.port(PortId.of("out")),
-        head,
-        true,
-        pump.id(),
-        Set.of(),
-        path -> pressed.add(path.port()));
-    walk(
-        pump.port(PortId.of("out")),
+        pump.port(PortId.OUT),
         head,
         true,
         pump.id(),
@@ -140,7 +134,7 @@ final class SimplePaths {
     if (part.kind() instanceof Tank) {
       return part.kind().ports().stream().filter(p -> wet(part, p)).map(part::port).toList();
     }
-    return List.of(part.port(PortId.of("out")));
+    return List.of(part.port(PortId.OUT));
   }
 
   private boolean wet(Part tank, PortId port) {
@@ -217,7 +211,7 @@ final class SimplePaths {
   }
 
   private PortRef startOf(PartId pump) {
-    return new PortRef(pump, PortId.of("out"));
+    return new PortRef(pump, PortId.OUT);
   }
 
   private void step(
@@ -260,16 +254,16 @@ final class SimplePaths {
       next.add(line.other(port));
     }
     Part part = rig.part(port.part());
-    boolean in = port.port().equals(PortId.of("in"));
+    boolean in = port.port().equals(PortId.IN);
     switch (part.kind()) {
       case Tee k ->
           k.ports().stream().map(part::port).filter(p -> !p.equals(port)).forEach(next::add);
       case TwoWayValve k when at(part, PositionId.of("open")) ->
-          next.add(part.port(port.port().equals(PortId.of("a")) ? PortId.of("b") : PortId.of("a")));
-      case CheckValve k when in -> next.add(part.port(PortId.of("out")));
+          next.add(part.port(port.port().equals(PortId.A) ? PortId.B : PortId.A));
+      case CheckValve k when in -> next.add(part.port(PortId.OUT));
       case Pump k when at(part, PositionId.of("on")) -> {
         if (in && throughPumps && !part.id().equals(notThrough)) {
-          next.add(part.port(PortId.of("out")));
+          next.add(part.port(PortId.OUT));
         }
       }
       case Pump k -> {
@@ -280,7 +274,7 @@ final class SimplePaths {
               case IMPELLER -> false;
             };
         if (passes) {
-          next.add(part.port(in ? PortId.of("out") : PortId.of("in")));
+          next.add(part.port(in ? PortId.OUT : PortId.IN));
         }
       }
       default -> {}

@@ -123,7 +123,7 @@ final class EveryWay {
 
   private boolean opens(Part part, PortId port) {
     return part.kind() instanceof Fixture f
-        ? port.equals(PortId.of("hot"))
+        ? port.equals(PortId.HOT)
             ? f.opensHot(setting.of(part.id()))
             : f.opensCold(setting.of(part.id()))
         : isOpen(part);
@@ -191,7 +191,7 @@ final class EveryWay {
     return switch (part.kind()) {
       case Tee k -> true;
       case TwoWayValve k -> !setting.of(part.id()).value().matches("shut|turned");
-      case CheckValve k -> in.equals(PortId.of("in"));
+      case CheckValve k -> in.equals(PortId.IN);
       case Fixture k -> opens(part, in) && opens(part, out);
       default -> false;
     };

@@ -54,7 +54,7 @@ final class WetHouses {
       rig.part(
           id, "Part " + id, 3 * random.nextDouble(), random.nextDouble(), height(random), kind);
       kind.ports().stream()
-          .filter(port -> !port.equals(PortId.of("waste")))
+          .filter(port -> !port.equals(PortId.WASTE))
           .forEach(port -> ports.add(id + "." + port));
     }
     Collections.shuffle(ports, random);
@@ -120,7 +120,7 @@ final class WetHouses {
         new TwoWayValve(
             List.of(
                 new Stop(PositionId.of("shut"), "across", 90, List.of()),
-                new Stop(PositionId.of("open"), "along", 0, List.of(PortId.all("a", "b")))),
+                new Stop(PositionId.of("open"), "along", 0, List.of(List.of(PortId.A, PortId.B)))),
             Optional.empty()));
     kinds.add(new CheckValve(random.nextInt(2) * 2000.0));
     return kinds;

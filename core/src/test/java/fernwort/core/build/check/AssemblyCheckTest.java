@@ -140,8 +140,7 @@ class AssemblyCheckTest {
       byte[] seen = new PressedWater(network, trial.setting(), outlets).look(across(network));
       for (int o = 0; o < outlets.length; o++) {
         Part part = network.part(outlets[o]);
-        if (part.kind() instanceof Fixture tap
-            && network.port(outlets[o]).equals(PortId.of("cold"))) {
+        if (part.kind() instanceof Fixture tap && network.port(outlets[o]).equals(PortId.COLD)) {
           State state =
               new State(
                   trial.setting().with(part.id(), tap.cold().id()),
@@ -193,13 +192,13 @@ class AssemblyCheckTest {
         swapped(
             van,
             new PortRef(PartId.of("tank"), PortId.of("feed")),
-            new PortRef(PartId.of("vent-end"), PortId.of("in")));
+            new PortRef(PartId.of("vent-end"), PortId.IN));
     assertThat(look(vent, on)).containsOnly(PressedWater.NOTHING);
     Rig turned =
         swapped(
             van,
-            new PortRef(PartId.of("pump"), PortId.of("in")),
-            new PortRef(PartId.of("pump"), PortId.of("out")));
+            new PortRef(PartId.of("pump"), PortId.IN),
+            new PortRef(PartId.of("pump"), PortId.OUT));
     assertThat(look(turned, on)).containsOnly(PressedWater.NOTHING);
   }
 

@@ -43,7 +43,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class JointCheckTest {
 
   private static final DemoRig MARGINALIA = DemoRig.all().getFirst();
-  private static final PortRef PUMP_OUT = new PortRef(PartId.of("pump"), PortId.of("out"));
+  private static final PortRef PUMP_OUT = new PortRef(PartId.of("pump"), PortId.OUT);
 
   private static Form thread(Standard standard, String size, Gender gender) {
     return new Connection.Thread(standard, size, gender);
@@ -145,8 +145,8 @@ class JointCheckTest {
                         0,
                         relief)
                     : rig.part(feed.to().part()),
-                PortId.of("in"),
-                PortId.of("out"));
+                PortId.IN,
+                PortId.OUT);
     assertThat(JointCheck.of(with))
         .extracting(EndFinding::code)
         .containsExactly(EndFinding.Code.RELIEF_SHUT);
@@ -165,7 +165,7 @@ class JointCheckTest {
     assertThat(Narrow.loss(0.008, 0.012) * line * line)
         .isCloseTo((open / 2 + open * open) * inside * inside, within(1e-9));
     // A tail for 5 mm where the delivery of 12 mm leaves the pump: 4 mm inside.
-    PortRef out = new PortRef(PartId.of("pump"), PortId.of("out"));
+    PortRef out = new PortRef(PartId.of("pump"), PortId.OUT);
     Rig van =
         SmallVan.rig()
             .with(
@@ -213,7 +213,7 @@ class JointCheckTest {
                 new Built(
                     List.of(
                         new Joint(
-                            new PortRef(PartId.of("pump"), PortId.of("out")),
+                            new PortRef(PartId.of("pump"), PortId.OUT),
                             Optional.of(new Connection(new Connection.HoseTail(0.2))),
                             Optional.empty())),
                     List.of()));

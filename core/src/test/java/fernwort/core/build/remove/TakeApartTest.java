@@ -304,7 +304,7 @@ class TakeApartTest {
     assertThat(plan.empty().get(PartId.of("tank"))).isCloseTo(0.04, within(1e-6));
     assertThat(plan.litres()).isCloseTo(0.04 + 0.000113097, within(2e-4));
     assertThat(plan.joints())
-        .filteredOn(j -> j.at().equals(new PortRef(PartId.of("pump"), PortId.of("in"))))
+        .filteredOn(j -> j.at().equals(new PortRef(PartId.of("pump"), PortId.IN)))
         .singleElement()
         .satisfies(j -> assertThat(j.under()).isEqualTo(TakeApart.Catch.EMPTY_FIRST));
   }

@@ -253,8 +253,10 @@ class AutomationTest {
   private static Kind selectorKind() {
     return new ThreeWayValve(
         List.of(
-            new Stop(PositionId.of("left"), "to the left", 180, List.of(PortId.all("a", "c"))),
-            new Stop(PositionId.of("right"), "to the right", 0, List.of(PortId.all("b", "c")))),
+            new Stop(
+                PositionId.of("left"), "to the left", 180, List.of(List.of(PortId.A, PortId.C))),
+            new Stop(
+                PositionId.of("right"), "to the right", 0, List.of(List.of(PortId.B, PortId.C)))),
         Optional.of(new Motor(Optional.empty(), 6)));
   }
 

@@ -4,8 +4,7 @@
  *
  * <pre>{@code
  * List<Route> routes =
- *     Routes.from(
- *         network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.OUT));
+ *     Routes.from(network, Filled.of(network, state), new PortRef(PartId.of("pump"), PortId.OUT));
  * }</pre>
  *
  * <p>May be touched: what a way costs. Not: that no way needs one handle in two positions.

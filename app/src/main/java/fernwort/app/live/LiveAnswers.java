@@ -111,7 +111,7 @@ public final class LiveAnswers {
           alarm.id(),
           alarm.code(),
           alarm.code().grade(),
-          alarm.part(),
+          alarm.about(),
           Message.kept(alarm.words()),
           alarm.since(),
           alarm.gone().orElse(null),

@@ -518,7 +518,7 @@ final class Room {
       }
     }
     for (Alarm alarm : List.copyOf(alarms)) {
-      AlarmCause.Key key = new AlarmCause.Key(alarm.code(), alarm.part());
+      AlarmCause.Key key = new AlarmCause.Key(alarm.code(), alarm.about());
       double last = caused.getOrDefault(key, Double.NEGATIVE_INFINITY);
       if (alarm.gone().isEmpty() && now.steady() - last > alarm.code().goneAfter()) {
         set(alarm.gone(now.wall()));

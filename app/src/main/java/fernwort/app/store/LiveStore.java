@@ -90,7 +90,7 @@ public class LiveStore {
     record.setId(alarm.id());
     record.setRig(rig);
     record.setCode(alarm.code().name());
-    record.setPart(alarm.part());
+    record.setPart(alarm.about());
     record.setWords(alarm.words());
     record.setSinceAt(alarm.since().atOffset(ZoneOffset.UTC));
     record.setGoneAt(time(alarm.gone()));

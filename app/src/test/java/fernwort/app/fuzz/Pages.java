@@ -1,15 +1,24 @@
 package fernwort.app.fuzz;
 
 import fernwort.app.Client;
+import fernwort.core.id.ElementId;
+import fernwort.core.id.PortId;
+import fernwort.core.id.PositionId;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import org.springframework.mock.web.MockHttpServletResponse;
 import org.springframework.test.web.servlet.MockMvc;
+import org.springframework.test.web.servlet.MvcResult;
 import org.springframework.test.web.servlet.request.MockMvcRequestBuilders;
+import org.springframework.web.servlet.ModelAndView;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -87,8 +96,13 @@ final class Pages {
     this.visitor = visitor;
   }
 
-  /** What is answered. */
-  private record Answer(int status, String body) {}
+  /**
+   * What is answered.
+   *
+   * @param ids what the page was filled with that is an id: a template finds it different from a
+   *     text that reads the same
+   */
+  private record Answer(int status, String body, List<String> ids) {}
 
   /** Somebody who looks. */
   private interface Visitor {
@@ -99,7 +113,7 @@ final class Pages {
   static Pages over(Client copy) {
     return new Pages(path -> {
       HttpResponse<String> answer = copy.get(path);
-      return new Answer(answer.statusCode(), answer.body());
+      return new Answer(answer.statusCode(), answer.body(), List.of());
     });
   }
 
@@ -107,15 +121,39 @@ final class Pages {
   static Pages within(MockMvc copy) {
     return new Pages(path -> {
       try {
-        MockHttpServletResponse answer =
-            copy.perform(MockMvcRequestBuilders.get(URI.create(path))).andReturn().getResponse();
-        return new Answer(answer.getStatus(), answer.getContentAsString(StandardCharsets.UTF_8));
+        MvcResult result = copy.perform(MockMvcRequestBuilders.get(URI.create(path))).andReturn();
+        MockHttpServletResponse answer = result.getResponse();
+        return new Answer(
+            answer.getStatus(),
+            answer.getContentAsString(StandardCharsets.UTF_8),
+            ids(result.getModelAndView()));
       } catch (IOException e) {
         throw e;
       } catch (Exception e) {
         throw new IOException(path, e);
       }
     });
+  }
+
+  private static List<String> ids(@Nullable ModelAndView page) {
+    return page == null
+        ? List.of()
+        : page.getModel().entrySet().stream()
+            .filter(a -> holdsId(a.getValue()))
+            .map(Map.Entry::getKey)
+            .toList();
+  }
+
+  private static boolean holdsId(@Nullable Object value) {
+    return switch (value) {
+      case ElementId id -> true;
+      case PortId port -> true;
+      case PositionId position -> true;
+      case Optional<?> one -> one.filter(Pages::holdsId).isPresent();
+      case Collection<?> all -> all.stream().anyMatch(Pages::holdsId);
+      case Map<?, ?> map -> holdsId(map.keySet()) || holdsId(map.values());
+      case null, default -> false;
+    };
   }
 
   private JsonNode json(String path) throws IOException {
@@ -155,6 +193,7 @@ final class Pages {
     if (answer.status() >= 500 || answer.status() == 404) {
       wrong.add(path + " answers " + answer.status() + ": " + brief(body));
     }
+    answer.ids().forEach(id -> wrong.add(path + " is filled with an id: " + id));
     if (seconds > LONGEST) {
       wrong.add("%s takes %.1f s".formatted(path, seconds));
     }

@@ -8,7 +8,7 @@ import java.util.Optional;
  *
  * @param id its address
  * @param code what sort of alarm
- * @param part the part, place or line it is about
+ * @param about what it is about, by its name: a part, line, place, sensor or rule; else empty
  * @param words what is said, with its amounts as they are kept
  * @param since when it began
  * @param gone when its cause went; nothing while it is there
@@ -19,7 +19,7 @@ import java.util.Optional;
 public record Alarm(
     String id,
     AlarmCode code,
-    String part,
+    String about,
     String words,
     Instant since,
     Optional<Instant> gone,
@@ -32,7 +32,7 @@ public record Alarm(
     return new Alarm(
         id,
         cause.code(),
-        cause.part(),
+        cause.about(),
         cause.words().keep(),
         now,
         Optional.empty(),
@@ -43,7 +43,7 @@ public record Alarm(
 
   /** Tells whether it is about the same as a cause. */
   public boolean isOf(AlarmCause.Key key) {
-    return key.code() == code && key.part().equals(part);
+    return key.code() == code && key.about().equals(about);
   }
 
   /** Tells whether it is still to be shown: its cause is there, or nobody has seen it. */
@@ -78,6 +78,6 @@ public record Alarm(
 
   private Alarm with(
       Optional<Instant> gone, Optional<Instant> seen, String by, Optional<Instant> quiet) {
-    return new Alarm(id, code, part, words, since, gone, seen, by, quiet);
+    return new Alarm(id, code, about, words, since, gone, seen, by, quiet);
   }
 }

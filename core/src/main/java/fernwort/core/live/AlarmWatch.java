@@ -120,16 +120,16 @@ final class AlarmWatch {
     }
     double amount = one.amount().get();
     // One thing may have several sensors: each mark is an alarm of its own.
-    String part = signal.kind() == SignalKind.LEVEL ? signal.on().id().value() : signal.name();
+    String about = signal.kind() == SignalKind.LEVEL ? signal.on().id().value() : signal.name();
     signal
         .kind()
         .said(amount)
         .ifPresent(said -> {
           if (signal.marks().above().filter(m -> amount >= m).isPresent()) {
-            cause(AlarmCode.ABOVE_MARK, part, thing(signal), said).ifPresent(causes::add);
+            cause(AlarmCode.ABOVE_MARK, about, thing(signal), said).ifPresent(causes::add);
           }
           if (signal.marks().below().filter(m -> amount <= m).isPresent()) {
-            cause(AlarmCode.BELOW_MARK, part, thing(signal), said).ifPresent(causes::add);
+            cause(AlarmCode.BELOW_MARK, about, thing(signal), said).ifPresent(causes::add);
           }
         });
   }
@@ -217,8 +217,8 @@ final class AlarmWatch {
     return one.value().orElse(null) instanceof Value.Contact contact && contact.on();
   }
 
-  private static Optional<AlarmCause> cause(AlarmCode code, String part, Object... arguments) {
-    return Optional.of(new AlarmCause(code, part, code.words(arguments)));
+  private static Optional<AlarmCause> cause(AlarmCode code, String about, Object... arguments) {
+    return Optional.of(new AlarmCause(code, about, code.words(arguments)));
   }
 
   private String label(PartId part) {

@@ -200,8 +200,8 @@ final class Contradictions {
         : Optional.empty();
   }
 
-  private static Optional<AlarmCause> cause(String part, Says words, Object... arguments) {
-    return Optional.of(new AlarmCause(AlarmCode.CONTRADICTION, part, words.with(arguments)));
+  private static Optional<AlarmCause> cause(String about, Says words, Object... arguments) {
+    return Optional.of(new AlarmCause(AlarmCode.CONTRADICTION, about, words.with(arguments)));
   }
 
   private String label(LineId line) {

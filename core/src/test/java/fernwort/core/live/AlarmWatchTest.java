@@ -163,7 +163,7 @@ class AlarmWatchTest {
     metered.state = metered.state.with(PartId.of("fore-motor"), PositionId.of("shut"));
     metered.causes();
     metered.keepSaying("meter", "0.0001", 150);
-    assertThat(contradiction(metered).part()).isEqualTo("f1");
+    assertThat(contradiction(metered).about()).isEqualTo("f1");
     metered.keepSaying("meter", "0", 5);
     assertThat(metered.causes()).isEmpty();
   }

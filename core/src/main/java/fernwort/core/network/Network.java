@@ -24,7 +24,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -37,9 +36,6 @@ import org.jspecify.annotations.Nullable;
  * path passes through it only once.
  */
 public final class Network {
-
-  /** What stands for the position of a part that has none. */
-  private static final PositionId NO_HANDLE = PositionId.NONE;
 
   private static final int[] NO_PORTS = {};
 
@@ -77,10 +73,10 @@ public final class Network {
   /** Of each part, the vertices of its ports where it is a tank; none where not. */
   private final int[][] tankPortsOf;
 
-  private final List<Map<PositionId, List<Passage>>> passages = new ArrayList<>();
+  private final List<ByPosition<Passage>> passages = new ArrayList<>();
 
   /** Of each part in each of its positions, where water or air leaves it. */
-  private final List<Map<PositionId, List<Mouth>>> mouths = new ArrayList<>();
+  private final List<ByPosition<Mouth>> mouths = new ArrayList<>();
 
   /** Of each part, those of all its positions at once. */
   private final List<List<Passage>> everyPassage = new ArrayList<>();
@@ -151,8 +147,8 @@ public final class Network {
             .toArray(int[][]::new);
     for (Part part : parts) {
       int first = firstVertex[index(part.id())];
-      passages.add(byPosition(part, at -> passages(part, first, at)));
-      mouths.add(byPosition(part, part.kind()::mouths));
+      passages.add(ByPosition.of(part, at -> passages(part, first, at)));
+      mouths.add(ByPosition.of(part, part.kind()::mouths));
     }
     parts.forEach(p -> {
       int first = firstVertex[index(p.id())];
@@ -194,16 +190,6 @@ public final class Network {
   private int[] portVertices(Part part) {
     int start = firstVertex[index(part.id())];
     return IntStream.range(start, start + part.kind().ports().size()).toArray();
-  }
-
-  /** Something of a part in each of its positions, or by no name where there is none. */
-  private static <T> Map<PositionId, T> byPosition(Part part, Function<PositionId, T> of) {
-    Map<PositionId, T> all = new HashMap<>();
-    part.kind().positions().forEach(p -> all.put(p.id(), of.apply(p.id())));
-    if (all.isEmpty()) {
-      all.put(NO_HANDLE, of.apply(NO_HANDLE));
-    }
-    return all;
   }
 
   private static List<Passage> passages(Part part, int first, PositionId position) {
@@ -309,6 +295,16 @@ public final class Network {
     return index;
   }
 
+  /** Tells whether the rig has such a part. */
+  public boolean has(PartId part) {
+    return partIndex.containsKey(part);
+  }
+
+  /** Tells whether the rig has such a line. */
+  public boolean has(LineId line) {
+    return lineNumbers.containsKey(line);
+  }
+
   /** Returns where the part that a port belongs to stands in the rig's list of parts. */
   int owner(int vertex) {
     return owner[vertex];
@@ -383,22 +379,17 @@ public final class Network {
 
   /** Returns the ways for water through a part, by its number, as it stands in a setting. */
   public List<Passage> passages(int part, Setting setting) {
-    List<Passage> fixed = passages.get(part).get(NO_HANDLE);
-    return fixed == null ? passages(part, setting.of(rig.parts().get(part).id())) : fixed;
+    return passages.get(part).in(setting);
   }
 
   /** Returns where water or air leaves a part, by its number, as it stands in a setting. */
   public List<Mouth> mouths(int part, Setting setting) {
-    Map<PositionId, List<Mouth>> all = mouths.get(part);
-    List<Mouth> fixed = all.get(NO_HANDLE);
-    return fixed == null
-        ? all.getOrDefault(setting.of(rig.parts().get(part).id()), List.of())
-        : fixed;
+    return mouths.get(part).in(setting);
   }
 
   /** Returns the ways for water through a part, by its number, in a position. */
   public List<Passage> passages(int part, PositionId position) {
-    return passages.get(part).getOrDefault(position, List.of());
+    return passages.get(part).in(position);
   }
 
   /** Returns the ways for water through a part, by its number, in any position. */

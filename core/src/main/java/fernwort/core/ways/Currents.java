@@ -23,6 +23,7 @@ final class Currents {
   private final int[] nextUsed;
   private final int[] usedEdge;
   private int used;
+  private final BitSet inUse;
   private final BitSet on;
 
   /** Room for the searches; of no meaning between them. */
@@ -32,6 +33,8 @@ final class Currents {
   private final int[] cameBy;
   private final BitSet left;
   private final BitSet seen;
+  private final int[] onward;
+  private final BitSet passed;
 
   Currents(OpenGraph graph) {
     direction = new int[graph.network().rig().lines().size()];
@@ -40,18 +43,21 @@ final class Currents {
     nextUsed = new int[graph.edges()];
     usedEdge = new int[graph.edges()];
     int n = graph.network().size();
+    inUse = new BitSet(graph.edges());
     on = new BitSet(n);
     degree = new int[n];
     stack = new int[n + 1];
     cameBy = new int[n];
     left = new BitSet(n);
     seen = new BitSet(n);
+    onward = new int[n + 1];
+    passed = new BitSet(n);
     Arrays.fill(firstUsed, -1);
   }
 
-  /** Returns 1 when water moves from the line's first end, −1 to it, 0 when it stands. */
-  int direction(int line) {
-    return direction[line];
+  /** Returns of each line 1 when water moves from its first end, −1 to it, 0 when it stands. */
+  int[] directions() {
+    return direction.clone();
   }
 
   /** Tells whether water moves at any of the vertices from one to before another. */
@@ -77,6 +83,7 @@ final class Currents {
       firstUsed[v] = -1;
     }
     used = 0;
+    inUse.clear();
     on.clear();
     for (int end = ends.nextSetBit(0); end >= 0; end = ends.nextSetBit(end + 1)) {
       for (int v = end; !on.get(v); v = sweep.graph.from(sweep.arrival[v])) {
@@ -94,6 +101,7 @@ final class Currents {
   }
 
   private void use(OpenGraph graph, int e) {
+    inUse.set(e);
     usedEdge[used] = e;
     nextUsed[used] = firstUsed[graph.from(e)];
     firstUsed[graph.from(e)] = used++;
@@ -196,7 +204,7 @@ final class Currents {
       int v = stack[--top];
       for (int e = graph.first(v); e >= 0; e = graph.next(e)) {
         int u = graph.to(e);
-        if (!candidates.get(u) || seen.get(u) || !sweep.uses(e) || isUsed(e, v)) {
+        if (!candidates.get(u) || seen.get(u) || !sweep.uses(e) || inUse.get(e)) {
           continue;
         }
         if (!on.get(u)) {
@@ -218,31 +226,21 @@ final class Currents {
     return false;
   }
 
-  private boolean isUsed(int e, int v) {
-    for (int i = firstUsed[v]; i >= 0; i = nextUsed[i]) {
-      if (usedEdge[i] == e) {
-        return true;
-      }
-    }
-    return false;
-  }
-
   /** Tells whether the water that passes one port goes on to pass another. */
   private boolean leads(OpenGraph graph, int start, int goal) {
-    BitSet seen = new BitSet();
-    int[] stack = new int[graph.network().size() + 1];
+    passed.clear();
     int top = 0;
-    stack[top++] = start;
+    onward[top++] = start;
     while (top > 0) {
-      int v = stack[--top];
+      int v = onward[--top];
       if (v == goal) {
         return true;
       }
       for (int i = firstUsed[v]; i >= 0; i = nextUsed[i]) {
         int u = graph.to(usedEdge[i]);
-        if (!seen.get(u)) {
-          seen.set(u);
-          stack[top++] = u;
+        if (!passed.get(u)) {
+          passed.set(u);
+          onward[top++] = u;
         }
       }
     }

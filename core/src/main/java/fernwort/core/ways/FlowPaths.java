@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.stream.Stream;
 
 /**
- * Everything that is open in one state.
+ * Everything that is open in one state. Its map and its sets do not change.
  *
  * @param ways every way that water can move
  * @param air each tank's way for air
@@ -32,10 +32,6 @@ public record FlowPaths(
     ways = List.copyOf(ways);
     air = List.copyOf(air);
     pumps = List.copyOf(pumps);
-    moving = Map.copyOf(moving);
-    pressed = Set.copyOf(pressed);
-    wetted = Set.copyOf(wetted);
-    dead = Set.copyOf(dead);
   }
 
   /** Returns the ways that end in this part. */

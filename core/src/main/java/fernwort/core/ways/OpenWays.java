@@ -1,6 +1,5 @@
 package fernwort.core.ways;
 
-import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.kind.end.HoseInlet;
@@ -8,17 +7,17 @@ import fernwort.core.network.End;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.OpenGraph;
+import fernwort.core.network.PartSet;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
-import java.util.HashMap;
-import java.util.HashSet;
+import java.util.BitSet;
 import java.util.LinkedHashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Finds every open way of a state.
@@ -141,37 +140,29 @@ public final class OpenWays {
 
   private FlowPaths answer(List<PumpWork> pumps, List<TankAir> air) {
     Currents currents = gathering.currents();
-    Map<LineId, Boolean> moving = new HashMap<>();
-    for (int i = 0; i < network.rig().lines().size(); i++) {
-      if (currents.direction(i) != 0) {
-        moving.put(network.rig().lines().get(i).id(), currents.direction(i) > 0);
-      }
-    }
-    Set<PartId> live = new HashSet<>();
-    for (TankAir a : air) {
-      a.out().ifPresent(r -> live.addAll(r.parts()));
-      a.in().ifPresent(r -> live.addAll(r.parts()));
-    }
-    Set<PartId> pressedParts = new HashSet<>();
-    Set<PartId> wetted = new HashSet<>();
     List<Part> parts = network.rig().parts();
+    BitSet dead = new BitSet(parts.size());
+    BitSet pressed = new BitSet(parts.size());
+    BitSet wetted = new BitSet(parts.size());
     for (int i = 0; i < parts.size(); i++) {
-      PartId id = parts.get(i).id();
       int from = network.first(i);
       int to = network.first(i + 1);
-      if (currents.movesAny(from, to)) {
-        live.add(id);
-      }
-      if (any(waters.pressed(), from, to)) {
-        pressedParts.add(id);
-      }
-      if (any(waters.wet(), from, to)) {
-        wetted.add(id);
-      }
+      dead.set(i, !currents.movesAny(from, to));
+      pressed.set(i, any(waters.pressed(), from, to));
+      wetted.set(i, any(waters.wet(), from, to));
     }
-    Set<PartId> dead = new LinkedHashSet<>();
-    parts.stream().map(Part::id).filter(p -> !live.contains(p)).forEach(dead::add);
-    return new FlowPaths(gathering.ways(), air, pumps, moving, pressedParts, wetted, dead);
+    air.stream()
+        .flatMap(a -> Stream.concat(a.out().stream(), a.in().stream()))
+        .flatMap(route -> route.parts().stream())
+        .forEach(part -> dead.clear(network.index(part)));
+    return new FlowPaths(
+        gathering.ways(),
+        air,
+        pumps,
+        new Moving(network, currents.directions()),
+        new PartSet(network, pressed),
+        new PartSet(network, wetted),
+        new PartSet(network, dead));
   }
 
   private static boolean any(boolean[] marks, int from, int to) {

@@ -215,7 +215,8 @@ public class Logbook {
         .where(JOURNAL.RIG.eq(rig))
         .and(JOURNAL.STANDING.eq(forward ? UNDONE : STANDS))
         .and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()))
-        .orderBy(forward ? JOURNAL.SEQ.asc() : JOURNAL.SEQ.desc())
+        // By all columns of the index: the database would sort all that stands by the last alone.
+        .orderBy(JOURNAL.RIG, JOURNAL.STANDING, forward ? JOURNAL.SEQ.asc() : JOURNAL.SEQ.desc())
         .limit(1)
         .fetchOptional(Logbook::entry);
   }
@@ -259,12 +260,13 @@ public class Logbook {
 
   /** Returns the newest lines of the journal before a time, newest first. */
   public List<Entry> journal(String rig, int most, Optional<Instant> before) {
-    Condition condition = JOURNAL.RIG.eq(rig);
-    if (before.isPresent()) {
-      condition = condition.and(JOURNAL.MADE_AT.lt(utc(before.get())));
-    }
+    Condition which =
+        before
+            .map(at -> JOURNAL.MADE_AT.lt(utc(at)))
+            // They are numbered one by one: a long journal is not sorted for the end of it.
+            .orElseGet(() -> JOURNAL.SEQ.gt(newest(rig) - most));
     return db.selectFrom(JOURNAL)
-        .where(condition)
+        .where(JOURNAL.RIG.eq(rig).and(which))
         .orderBy(JOURNAL.SEQ.desc())
         .limit(most)
         .fetch(Logbook::entry);
@@ -325,14 +327,9 @@ public class Logbook {
 
   private void insert(
       String rig, String who, Kind kind, String subject, String before, String after) {
-    Long last =
-        db.select(DSL.max(JOURNAL.SEQ))
-            .from(JOURNAL)
-            .where(JOURNAL.RIG.eq(rig))
-            .fetchOne(0, Long.class);
     db.insertInto(JOURNAL)
         .set(JOURNAL.RIG, rig)
-        .set(JOURNAL.SEQ, last == null ? 1 : last + 1)
+        .set(JOURNAL.SEQ, newest(rig) + 1)
         .set(JOURNAL.MADE_AT, utc(clock.instant()))
         .set(JOURNAL.WHO, who)
         .set(JOURNAL.KIND, kind.name())
@@ -341,6 +338,17 @@ public class Logbook {
         .set(JOURNAL.AFTER_VALUE, after)
         .set(JOURNAL.STANDING, STANDS)
         .execute();
+  }
+
+  /** The number of the newest line, 0 before the first. */
+  private long newest(String rig) {
+    return db.select(JOURNAL.SEQ)
+        .from(JOURNAL)
+        .where(JOURNAL.RIG.eq(rig))
+        .orderBy(JOURNAL.RIG, JOURNAL.SEQ.desc())
+        .limit(1)
+        .fetchOptional(JOURNAL.SEQ)
+        .orElse(0L);
   }
 
   private static OffsetDateTime utc(Instant at) {

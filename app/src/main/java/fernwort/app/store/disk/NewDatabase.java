@@ -100,7 +100,11 @@ public final class NewDatabase implements AutoCloseable {
             tables.put(index, table);
             columns
                 .computeIfAbsent(index, i -> new ArrayList<>())
-                .add('"' + found.getString("COLUMN_NAME") + '"');
+                .add(
+                    "\"%s\"%s"
+                        .formatted(
+                            found.getString("COLUMN_NAME"),
+                            "D".equals(found.getString("ASC_OR_DESC")) ? " desc" : ""));
           }
         }
       }

@@ -12,7 +12,7 @@ public final class Schema {
   private static final int DRAFT_OF_5 = -1136491979;
 
   /** The newest step. */
-  public static final int NEWEST = 12;
+  public static final int NEWEST = 13;
 
   private Schema() {}
 

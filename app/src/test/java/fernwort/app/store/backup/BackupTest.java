@@ -108,7 +108,7 @@ class BackupTest {
     second.release();
   }
 
-  /** The keys and indexes of a folder's database, by table, kind and columns. */
+  /** The keys and indexes of a folder's database, by table, kind, columns and their order. */
   private static List<String> keys(DataFolder folder) throws Exception {
     try (Connection connection = DatabaseFile.reading(folder);
         Statement statement = connection.createStatement();
@@ -116,7 +116,8 @@ class BackupTest {
             statement.executeQuery(
                 """
                 select i.table_name || ' ' || i.index_type_name || ' '
-                    || listagg(c.column_name, ',') within group (order by c.ordinal_position)
+                    || listagg(c.column_name || ' ' || c.ordering_specification, ',')
+                        within group (order by c.ordinal_position)
                 from information_schema.indexes i
                 join information_schema.index_columns c
                   on c.index_name = i.index_name and c.table_name = i.table_name
@@ -202,8 +203,8 @@ class BackupTest {
       delimiter = '|',
       value = {
         "fernwort-backup-1|another-format-9|its format is another",
-        "\"step\":12|\"step\":99|from a newer Fernwort",
-        "\"step\":12|\"step\":\"six\"|its step is not a number",
+        "\"step\":13|\"step\":99|from a newer Fernwort",
+        "\"step\":13|\"step\":\"six\"|its step is not a number",
         "\"rig\":[|\"rocket\":[|that is not known",
         "\"id\":\"tern\"|\"id\":null|row 2 of rig",
         "\"position_id\":\"open\"|\"position_id\":[1]|is a list",

@@ -144,7 +144,8 @@ class FolderOpeningTest {
                 Map.entry("9", 896403268),
                 Map.entry("10", -457597349),
                 Map.entry("11", 1644522667),
-                Map.entry("12", 34973662)));
+                Map.entry("12", 34973662),
+                Map.entry("13", -603068642)));
     assertThat(checksums).hasSize(Schema.NEWEST);
   }
 

@@ -18,7 +18,10 @@
   const what = (form) => {
     const step = form.closest("li")?.querySelector(".step-what")?.textContent ?? "";
     const note = form.querySelector("textarea, input[name=note]")?.value ?? "";
-    return (step || note || document.title).replace(/\s+/g, " ").trim().slice(0, 200);
+    const read = form.querySelector("input[name=amount][size]");
+    const unit = form.querySelector("select[name=unit]")?.selectedOptions[0]?.text ?? "";
+    const level = read ? `${form.dataset.what ?? ""} ${read.value} ${unit}` : "";
+    return (step || note || level || document.title).replace(/\s+/g, " ").trim().slice(0, 200);
   };
   document.addEventListener(
     "submit",

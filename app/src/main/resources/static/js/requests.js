@@ -161,7 +161,7 @@ document.addEventListener("submit", async (event) => {
   if (answer?.status === 401) {
     askPassphrase("Nobody has used this page for a while. What you typed is still here.", submit);
   } else if (answer || form.querySelector("input[name=once]")) {
-    // Without a network, what may wait is kept on the device.
+    // Without a network, a tick or a note waits on the device.
     submit();
   } else {
     notice(SILENT);

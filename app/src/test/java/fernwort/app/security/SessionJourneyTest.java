@@ -156,7 +156,7 @@ class SessionJourneyTest {
     }
   }
 
-  /** What may wait is kept on the device; what may not stays as it was typed. */
+  /** A level waits on the device; a form that cannot wait stays as it was typed. */
   @Test
   void withoutANetworkWhatWasTypedIsKept() {
     try (BrowserContext context = CHROMIUM.browser().newContext()) {
@@ -167,7 +167,8 @@ class SessionJourneyTest {
       context.setOffline(true);
       read.fill("31");
       read.press("Enter");
-      assertThat(page.locator("#waiting")).containsText("1 change waits");
+      assertThat(page.locator("#waiting"))
+          .containsText("1 change waits on this device to be sent: Main fresh 31 L");
       assertThat(page.locator(".offline-bar[data-old]")).isVisible();
       context.setOffline(false);
       page.reload();

@@ -47,7 +47,7 @@ class ReferenceTableTest {
     double tolerance = number(c, "relative_tolerance");
     if (id.equals("open-friction")) {
       for (JsonNode p : c.get("points")) {
-        double ours = Friction.factor(number(p, "reynolds"), number(p, "relative_roughness"));
+        double ours = new Friction(number(p, "relative_roughness")).factor(number(p, "reynolds"));
         String what = "factor at Re %.0f".formatted(number(p, "reynolds"));
         all.add(new Answer(id, what, number(p, "friction_factor"), ours, tolerance));
       }

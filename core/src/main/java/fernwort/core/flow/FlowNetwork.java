@@ -69,7 +69,7 @@ public final class FlowNetwork {
    * @throws UnsettledException when the steps do not settle, with the link that moves most
    */
   public SteadyFlow solve() {
-    return new Newton(this, new ReducedNetwork(this)).solve();
+    return new ReducedNetwork(this).solve();
   }
 
   /**
@@ -79,7 +79,7 @@ public final class FlowNetwork {
    * @throws UnsettledException when the steps do not settle, with the link that moves most
    */
   public SteadyFlow solve(Reductions reductions) {
-    return new Newton(this, reductions.of(this)).solve();
+    return reductions.of(this).solve();
   }
 
   /** Adds nodes and links one by one. */

@@ -2,11 +2,6 @@ package fernwort.core.flow;
 
 import fernwort.core.effort.Effort;
 import java.util.Arrays;
-import org.ejml.data.DMatrixRMaj;
-import org.ejml.data.DMatrixSparseCSC;
-import org.ejml.interfaces.linsol.LinearSolverSparse;
-import org.ejml.sparse.FillReducing;
-import org.ejml.sparse.csc.factory.LinearSolverFactory_DSCC;
 
 /** One run of the global gradient algorithm on one network. */
 final class Newton {
@@ -44,23 +39,21 @@ final class Newton {
 
   private final FlowNetwork network;
   private final ReducedNetwork skeleton;
+  private final Workspace work;
   private final int[] live;
   private final int links;
+  private final Loss[] losses;
+  private final int[] from;
+  private final int[] to;
+  private final int[] rowFrom;
+  private final int[] rowTo;
   private final double[] flow;
   private final double[] target;
-
-  /** Loss and slope of each live link, in pairs. */
   private final double[] law;
-
-  private final double[] trial;
   private final double[] held;
   private final double[] head;
-  private final DMatrixSparseCSC matrix;
-  private final int[] spots;
-  private final DMatrixRMaj right;
-  private final DMatrixRMaj solution;
-  private final LinearSolverSparse<DMatrixSparseCSC, DMatrixRMaj> solver =
-      LinearSolverFactory_DSCC.cholesky(FillReducing.NONE);
+  private final double[] right;
+  private final double[] solution;
   private int steps;
 
   /** By how much the head behind a link falls per head that it takes away more (m/m). */
@@ -69,43 +62,40 @@ final class Newton {
   /** By how much its flow falls for it (m³/s per m). */
   private double slowing;
 
-  Newton(FlowNetwork network, ReducedNetwork skeleton) {
+  Newton(FlowNetwork network, ReducedNetwork skeleton, Workspace work) {
     this.network = network;
     this.skeleton = skeleton;
+    this.work = work;
     live = skeleton.live;
     links = live.length;
-    flow = new double[links];
-    target = new double[links];
-    law = new double[2 * links];
-    trial = new double[2 * links];
-    held = new double[links];
+    losses = new Loss[links];
+    for (int i = 0; i < links; i++) {
+      losses[i] = network.losses[live[i]];
+    }
+    Pattern pattern = skeleton.pattern;
+    from = pattern.from;
+    to = pattern.to;
+    rowFrom = pattern.rowFrom;
+    rowTo = pattern.rowTo;
+    flow = work.flow;
+    target = work.target;
+    law = work.law;
+    held = work.held;
+    right = work.right.data;
+    solution = work.solution.data;
     head = network.height.clone();
     for (int v = 0; v < head.length; v++) {
       if (skeleton.isKnown(v)) {
         head[v] = skeleton.fixed[v];
       }
     }
-    matrix = skeleton.pattern.matrix();
-    spots = skeleton.pattern.spots();
-    right = new DMatrixRMaj(skeleton.rows, 1);
-    solution = new DMatrixRMaj(skeleton.rows, 1);
-  }
-
-  private int rowFrom(int i) {
-    return skeleton.row[network.from[live[i]]];
-  }
-
-  private int rowTo(int i) {
-    return skeleton.row[network.to[live[i]]];
   }
 
   SteadyFlow solve() {
-    for (int i = 0; i < links; i++) {
-      flow[i] = network.losses[live[i]].ordinary();
-    }
     boolean holds = false;
     for (int i = 0; i < links; i++) {
-      holds |= network.losses[live[i]] instanceof PressureControl;
+      flow[i] = losses[i].ordinary();
+      holds |= losses[i] instanceof PressureControl;
     }
     settle();
     for (int round = 0; holds && adjustHolds(within(round)); round++) {
@@ -160,7 +150,7 @@ final class Newton {
 
   private void evaluate(double[] flows, double[] into) {
     for (int i = 0; i < links; i++) {
-      network.losses[live[i]].at(flows[i], into, 2 * i);
+      losses[i].at(flows[i], into, 2 * i);
       into[2 * i] += held[i];
     }
   }
@@ -170,29 +160,32 @@ final class Newton {
     if (skeleton.rows == 0) {
       return;
     }
-    Arrays.fill(matrix.nz_values, 0, matrix.nz_length, 0);
-    Arrays.fill(right.data, 0);
+    double[] cells = work.matrix.nz_values;
+    int[] spots = skeleton.pattern.spots;
+    Arrays.fill(cells, 0, work.matrix.nz_length, 0);
+    Arrays.fill(right, 0);
     for (int i = 0; i < links; i++) {
       double g = 1 / law[2 * i + 1];
       double still = flow[i] - g * law[2 * i];
-      add(4 * i, g);
-      add(4 * i + 1, g);
-      add(4 * i + 2, -g);
-      add(4 * i + 3, -g);
-      int a = rowFrom(i);
-      int b = rowTo(i);
+      int a = rowFrom[i];
+      int b = rowTo[i];
       if (a >= 0) {
-        right.data[a] -= still - (b < 0 ? g * head[network.to[live[i]]] : 0);
+        right[a] -= still - (b < 0 ? g * head[to[i]] : 0);
       }
       if (b >= 0) {
-        right.data[b] += still + (a < 0 ? g * head[network.from[live[i]]] : 0);
+        right[b] += still + (a < 0 ? g * head[from[i]] : 0);
+      }
+      for (int at = 4 * i; at < 4 * i + 4; at++) {
+        if (spots[at] >= 0) {
+          cells[spots[at]] += at < 4 * i + 2 ? g : -g;
+        }
       }
     }
     factor();
-    solver.solve(right, solution);
+    work.solver.solve(work.right, work.solution);
     for (int v = 0; v < head.length; v++) {
       if (skeleton.row[v] >= 0) {
-        head[v] = solution.data[skeleton.row[v]];
+        head[v] = solution[skeleton.row[v]];
       }
     }
   }
@@ -205,44 +198,38 @@ final class Newton {
     if (skeleton.rows == 0) {
       return;
     }
-    Arrays.fill(right.data, 0);
+    Arrays.fill(right, 0);
     for (int i = 0; i < links; i++) {
-      int a = rowFrom(i);
-      int b = rowTo(i);
+      int a = rowFrom[i];
+      int b = rowTo[i];
       if (a >= 0) {
-        right.data[a] -= flow[i];
+        right[a] -= flow[i];
       }
       if (b >= 0) {
-        right.data[b] += flow[i];
+        right[b] += flow[i];
       }
     }
-    solver.solve(right, solution);
+    work.solver.solve(work.right, work.solution);
     for (int i = 0; i < links; i++) {
-      int a = rowFrom(i);
-      int b = rowTo(i);
-      double across = (a < 0 ? 0 : solution.data[a]) - (b < 0 ? 0 : solution.data[b]);
+      int a = rowFrom[i];
+      int b = rowTo[i];
+      double across = (a < 0 ? 0 : solution[a]) - (b < 0 ? 0 : solution[b]);
       flow[i] += across / law[2 * i + 1];
     }
   }
 
-  private void add(int index, double amount) {
-    if (spots[index] >= 0) {
-      matrix.nz_values[spots[index]] += amount;
-    }
-  }
-
   private void factor() {
-    if (!solver.setA(matrix)) {
+    if (!work.solver.setA(work.matrix)) {
       throw new UnsettledException(live[worst()]);
     }
-    solver.setStructureLocked(true);
+    work.solver.setStructureLocked(true);
   }
 
   /** Works out where the flows should go; returns the largest way to go over what is settled. */
   private double aim() {
     double most = 0;
     for (int i = 0; i < links; i++) {
-      double across = head[network.from[live[i]]] - head[network.to[live[i]]];
+      double across = head[from[i]] - head[to[i]];
       double change = (across - law[2 * i]) / law[2 * i + 1];
       target[i] = flow[i] + change;
       most = Math.max(most, Math.abs(change) / (SETTLED + SHARE * Math.abs(flow[i])));
@@ -263,7 +250,7 @@ final class Newton {
   /** Goes all the way, stopping one-way links where they shut and starting them gently. */
   private void leap() {
     for (int i = 0; i < links; i++) {
-      Loss loss = network.losses[live[i]];
+      Loss loss = losses[i];
       if (!loss.oneWay()) {
         flow[i] = target[i];
       } else if (target[i] < 0) {
@@ -277,8 +264,8 @@ final class Newton {
   /** Goes as far towards the target as the convex function falls. */
   private void descend() {
     double start = descent(law);
-    evaluate(target, trial);
-    double end = descent(trial);
+    evaluate(target, work.trial);
+    double end = descent(work.trial);
     double t = 1;
     double low = 0;
     double high = 1;
@@ -296,8 +283,8 @@ final class Newton {
       for (int k = 0; k < links; k++) {
         at[k] = flow[k] + t * (target[k] - flow[k]);
       }
-      evaluate(at, trial);
-      end = descent(trial);
+      evaluate(at, work.trial);
+      end = descent(work.trial);
     }
     for (int k = 0; k < links; k++) {
       flow[k] += t * (target[k] - flow[k]);
@@ -307,7 +294,7 @@ final class Newton {
   private double descent(double[] at) {
     double sum = 0;
     for (int i = 0; i < links; i++) {
-      double across = head[network.from[live[i]]] - head[network.to[live[i]]];
+      double across = head[from[i]] - head[to[i]];
       sum += (at[2 * i] - across) * (target[i] - flow[i]);
     }
     return sum;
@@ -317,8 +304,8 @@ final class Newton {
   private boolean adjustHolds(double within) {
     boolean moved = false;
     for (int i = 0; i < links; i++) {
-      if (network.losses[live[i]] instanceof PressureControl hold) {
-        double excess = head[network.to[live[i]]] - hold.limit();
+      if (losses[i] instanceof PressureControl hold) {
+        double excess = head[to[i]] - hold.limit();
         boolean tooHigh = excess > within && flow[i] > SETTLED;
         boolean tooLow = excess < -within && held[i] > 0;
         if (tooHigh || tooLow) {
@@ -336,22 +323,22 @@ final class Newton {
 
   /** Finds how head and flow of a link answer when it takes away more. */
   private void respond(int i) {
-    int a = rowFrom(i);
-    int b = rowTo(i);
+    int a = rowFrom[i];
+    int b = rowTo[i];
     double g = 1 / law[2 * i + 1];
     response = 0;
     slowing = g;
     if (b < 0) {
       return;
     }
-    Arrays.fill(right.data, 0);
+    Arrays.fill(right, 0);
     if (a >= 0) {
-      right.data[a] = g;
+      right[a] = g;
     }
-    right.data[b] -= g;
-    solver.solve(right, solution);
-    response = -solution.data[b];
-    slowing = g * (1 + solution.data[b] - (a >= 0 ? solution.data[a] : 0));
+    right[b] -= g;
+    work.solver.solve(work.right, work.solution);
+    response = -solution[b];
+    slowing = g * (1 + solution[b] - (a >= 0 ? solution[a] : 0));
   }
 
   /** Returns what is to be taken away more: as much as is asked for, or as stops the flow (m). */
@@ -362,7 +349,7 @@ final class Newton {
 
   private int worstHold() {
     for (int i = 0; i < links; i++) {
-      if (network.losses[live[i]] instanceof PressureControl) {
+      if (losses[i] instanceof PressureControl) {
         return live[i];
       }
     }

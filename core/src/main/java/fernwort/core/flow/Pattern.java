@@ -6,10 +6,22 @@ import org.ejml.data.DMatrixSparseCSC;
 /** Which cells the equations of a reduced network have, and where among them each link adds. */
 final class Pattern {
 
+  /** The nodes at the ends of each live link. */
+  final int[] from;
+
+  final int[] to;
+
+  /** The rows of these nodes; −1 for none. */
+  final int[] rowFrom;
+
+  final int[] rowTo;
+
+  /** Where each live link adds: its two diagonal and its two mixed cells; −1 for none. */
+  final int[] spots;
+
   private final int rows;
   private final int[] rowsOfCells;
   private final int[] firstOfColumn;
-  private final int[] spots;
 
   /**
    * Finds the cells.
@@ -20,17 +32,22 @@ final class Pattern {
    */
   Pattern(FlowNetwork network, int[] live, int[] row, int rows) {
     this.rows = rows;
-    int[] ends = new int[2 * live.length];
+    from = new int[live.length];
+    to = new int[live.length];
+    rowFrom = new int[live.length];
+    rowTo = new int[live.length];
     long[] cells = new long[rows + 2 * live.length];
     int count = 0;
     for (int r = 0; r < rows; r++) {
       cells[count++] = cell(r, r);
     }
     for (int i = 0; i < live.length; i++) {
-      int a = row[network.from[live[i]]];
-      int b = row[network.to[live[i]]];
-      ends[2 * i] = a;
-      ends[2 * i + 1] = b;
+      from[i] = network.from[live[i]];
+      to[i] = network.to[live[i]];
+      int a = row[from[i]];
+      int b = row[to[i]];
+      rowFrom[i] = a;
+      rowTo[i] = b;
       if (a >= 0 && b >= 0 && a != b) {
         cells[count++] = cell(a, b);
         cells[count++] = cell(b, a);
@@ -43,7 +60,7 @@ final class Pattern {
       rowsOfCells[k] = (int) (cells[k] % rows);
       firstOfColumn[(int) (cells[k] / rows) + 1] = k + 1;
     }
-    spots = spots(ends);
+    spots = spots();
   }
 
   /** The number of a cell, column by column. */
@@ -51,12 +68,12 @@ final class Pattern {
     return (long) column * rows + row;
   }
 
-  private int[] spots(int[] ends) {
-    int[] found = new int[2 * ends.length];
+  private int[] spots() {
+    int[] found = new int[4 * from.length];
     Arrays.fill(found, -1);
-    for (int i = 0; i < ends.length / 2; i++) {
-      int a = ends[2 * i];
-      int b = ends[2 * i + 1];
+    for (int i = 0; i < from.length; i++) {
+      int a = rowFrom[i];
+      int b = rowTo[i];
       if (a == b) {
         continue;
       }
@@ -86,10 +103,5 @@ final class Pattern {
     made.nz_length = rowsOfCells.length;
     made.indicesSorted = true;
     return made;
-  }
-
-  /** Returns where each live link adds: its two diagonal and its two mixed cells; −1 for none. */
-  int[] spots() {
-    return spots;
   }
 }

@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
+import java.util.concurrent.atomic.AtomicReference;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The part of a network in which water can move: dead ends taken away, the junctions left numbered
@@ -35,6 +37,9 @@ final class ReducedNetwork {
   /** Where its equations have cells. */
   final Pattern pattern;
 
+  /** A workspace that nobody uses just now, shared by all that are joined alike. */
+  private final AtomicReference<@Nullable Workspace> spare;
+
   private final FlowNetwork network;
   private final int[][] linksAt;
 
@@ -61,6 +66,7 @@ final class ReducedNetwork {
     pinLoops();
     rows = number(neighbours);
     pattern = new Pattern(network, live, row, rows);
+    spare = new AtomicReference<>();
   }
 
   /** The same for a network that is joined alike and differs in heads and losses alone. */
@@ -73,6 +79,7 @@ final class ReducedNetwork {
     row = like.row;
     rows = like.rows;
     pattern = like.pattern;
+    spare = like.spare;
   }
 
   /** Tells whether the same would be found for every network that is joined alike. */
@@ -83,6 +90,19 @@ final class ReducedNetwork {
   /** Returns the same for a network that is joined alike and differs in heads and losses alone. */
   ReducedNetwork of(FlowNetwork alike) {
     return new ReducedNetwork(this, alike);
+  }
+
+  /**
+   * Finds the flow in every link and the head at every node.
+   *
+   * @throws UnsettledException when the steps do not settle, with the link that moves most
+   */
+  SteadyFlow solve() {
+    Workspace lent = spare.getAndSet(null);
+    Workspace work = lent == null ? new Workspace(pattern, live.length, rows) : lent.clean();
+    SteadyFlow flow = new Newton(network, this, work).solve();
+    spare.set(work);
+    return flow;
   }
 
   boolean isKnown(int node) {

@@ -10,6 +10,8 @@ import fernwort.core.rig.Rig;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The lines of a rig as pipes.
@@ -31,10 +33,16 @@ public final class LinePipes {
 
   public static final double STAYS_PRIMED = 0.31;
 
+  /** All lines as pipes of one fluid. */
+  private record Made(Fluid fluid, List<Pipe> pipes) {}
+
   private final List<Line> lines;
   private final double primes;
   private final double[] forward;
   private final double[] backward;
+
+  /** Those asked for last: a run asks for the same fluid from step to step. */
+  private volatile @Nullable Made last;
 
   /**
    * Prepares lines.
@@ -91,6 +99,16 @@ public final class LinePipes {
 
   /** Returns a line as a pipe. */
   public Pipe pipe(int line, Fluid fluid) {
+    Made made = last;
+    if (made == null || !made.fluid().equals(fluid)) {
+      made =
+          new Made(fluid, IntStream.range(0, lines.size()).mapToObj(i -> make(i, fluid)).toList());
+      last = made;
+    }
+    return made.pipes().get(line);
+  }
+
+  private Pipe make(int line, Fluid fluid) {
     Line of = lines.get(line);
     return new Pipe(
         of.bore(), of.length(), of.material().roughness(), forward[line], backward[line], fluid);

@@ -20,7 +20,7 @@ public class FlowReferenceTest {
   void frictionFactorInAllThreeRegimes() {
     JsonNode c = Reference.only("open-friction");
     for (JsonNode p : c.get("points")) {
-      double factor = Friction.factor(number(p, "reynolds"), number(p, "relative_roughness"));
+      double factor = new Friction(number(p, "relative_roughness")).factor(number(p, "reynolds"));
       assertThat(factor).isCloseTo(number(p, "friction_factor"), tolerance(c));
     }
   }

@@ -17,6 +17,8 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
+import fernwort.core.road.Road;
+import fernwort.core.run.Landmarks;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
 import fernwort.core.tank.Parked;
@@ -281,9 +283,10 @@ final class SlopePage {
         Says.FROM_FULL_TANKS_THE_RANGE.text(),
         () -> {
           Drive drive = chosen.equals(OWN) ? own(own) : Drive.READY.get(Integer.parseInt(chosen));
-          Drive.Losses open = drive.losses(trip.network(), trip.full());
+          Road road = Road.of(Landmarks.of(trip.network()));
+          Drive.Losses open = drive.losses(road, trip.full());
           Optional<State> shutState = Drive.travelValvesShut(trip.rig(), trip.full());
-          Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(trip.network(), s));
+          Optional<Drive.Losses> shut = shutState.map(s -> drive.losses(road, s));
           Rig raised = Drive.withRaisedVents(trip.rig());
           Drive.Losses aired = drive.losses(Network.of(raised), trip.full());
           List<Question.Table> tables = new ArrayList<>();

@@ -62,7 +62,7 @@ public final class FaultFinder {
   private static final int MOST = 16;
 
   /** A look takes so long beside its work (min): to read, to walk. */
-  private static final double BESIDE = 6;
+  private static final double BESIDE = 8;
 
   /** A look that tells less (nat/min) is not worth it, if another tells more; own choice. */
   private static final double LEAST = 1e-3;

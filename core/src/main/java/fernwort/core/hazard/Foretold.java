@@ -11,9 +11,11 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Connections;
 import fernwort.core.network.End;
+import fernwort.core.network.Network;
 import fernwort.core.network.Relief;
 import fernwort.core.rig.Part;
 import fernwort.core.run.Event;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.LookAhead;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
@@ -36,9 +38,11 @@ final class Foretold {
   /** What happens sooner than this happens now (s). */
   private static final double NOW = 2;
 
+  private final Landmarks landmarks;
   private final Hydraulics hydraulics;
 
-  Foretold(Hydraulics hydraulics) {
+  Foretold(Network network, Hydraulics hydraulics) {
+    landmarks = Landmarks.of(network);
     this.hydraulics = hydraulics;
   }
 
@@ -60,10 +64,7 @@ final class Foretold {
   private List<Event> first(Scene scene) {
     Simulation run =
         Simulation.start(
-            scene.network(),
-            hydraulics,
-            scene.levels().state(scene.setting()),
-            Conditions.ORDINARY);
+            landmarks, hydraulics, scene.levels().state(scene.setting()), Conditions.ORDINARY);
     List<Event> first = new ArrayList<>();
     run.moment()
         .flows()

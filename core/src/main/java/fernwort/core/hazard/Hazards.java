@@ -21,7 +21,7 @@ public final class Hazards {
   private Hazards(Network network, Hydraulics hydraulics) {
     this.network = network;
     flowing = new FlowCheck(hydraulics);
-    foretold = new Foretold(hydraulics);
+    foretold = new Foretold(network, hydraulics);
     checks =
         List.of(
             new TankCheck(),

@@ -52,12 +52,14 @@ public final class Hydraulics {
   /** What the surroundings of a state depend on. */
   private record Seen(Setting setting, Slope slope, List<Integer> covered) {}
 
-  private final Map<Seen, Surroundings> known = new ConcurrentHashMap<>();
   private final Network network;
   private final LinePipes pipes;
   private final Vents vents;
 
-  private final Reductions reductions = new Reductions();
+  /** What is open around a state, which the losses of lines do not decide. */
+  private final Map<Seen, Surroundings> known;
+
+  private final Reductions reductions;
 
   /** The passages asked for last: a run asks for the same from step to step. */
   private volatile @Nullable OpenGraph graph;
@@ -65,11 +67,22 @@ public final class Hydraulics {
   /** How many times its clean loss a filter takes from what passed it before, by id. */
   private final Map<PartId, Double> clogged;
 
-  private Hydraulics(Network network, LinePipes pipes, Map<PartId, Double> clogged) {
+  private Hydraulics(Network network, Map<PartId, Double> clogged) {
     this.network = network;
-    this.pipes = pipes;
-    vents = new Vents(network, pipes);
     this.clogged = Map.copyOf(clogged);
+    pipes = new LinePipes(network.rig(), network.rig().lines());
+    vents = new Vents(network, pipes);
+    known = new ConcurrentHashMap<>();
+    reductions = new Reductions();
+  }
+
+  private Hydraulics(Hydraulics like, LinePipes pipes) {
+    this.pipes = pipes;
+    network = like.network;
+    clogged = like.clogged;
+    vents = new Vents(network, pipes);
+    known = like.known;
+    reductions = like.reductions;
   }
 
   /** Prepares a rig. */
@@ -83,7 +96,7 @@ public final class Hydraulics {
    * @param clogged how many times its clean loss a filter takes, by id; 1 where none is given
    */
   public static Hydraulics of(Network network, Map<PartId, Double> clogged) {
-    return new Hydraulics(network, new LinePipes(network.rig(), network.rig().lines()), clogged);
+    return new Hydraulics(network, clogged);
   }
 
   /** Returns the same rig with some of its lines of another bore (m). */
@@ -109,12 +122,12 @@ public final class Hydraulics {
    * number of 0.31, where they are otherwise taken to do so from 1. Between the two both happen.
    */
   public Hydraulics primingEarly() {
-    return new Hydraulics(network, pipes.primingEarly(), clogged);
+    return new Hydraulics(this, pipes.primingEarly());
   }
 
   private Hydraulics with(UnaryOperator<Line> change) {
     List<Line> changed = network.rig().lines().stream().map(change).toList();
-    return new Hydraulics(network, new LinePipes(network.rig(), changed), clogged);
+    return new Hydraulics(this, new LinePipes(network.rig(), changed));
   }
 
   /**

@@ -20,6 +20,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Refusal;
@@ -144,17 +145,24 @@ public record Drive(String words, List<Stretch> stretches) {
    * @throws IllegalStateException when the flow on a stretch does not settle
    */
   public Losses losses(Network network, State start) {
-    State parked = shutDown(network.rig(), start);
-    Hydraulics late = Hydraulics.of(network);
-    Hydraulics early = late.primingEarly();
-    Gone least = run(network, late, parked, MILDER);
-    Gone middle = run(network, late, parked, 1);
+    return losses(Road.of(Landmarks.of(network)), start);
+  }
+
+  /**
+   * Returns the same of a rig that was driven before.
+   *
+   * @throws IllegalStateException when the flow on a stretch does not settle
+   */
+  public Losses losses(Road road, State start) {
+    State parked = shutDown(road.network().rig(), start);
+    Gone least = run(road, road.late(), parked, MILDER);
+    Gone middle = run(road, road.late(), parked, 1);
     List<Gone> most =
         List.of(
             middle,
-            run(network, early, parked, 1),
-            run(network, late, parked, HARDER),
-            run(network, early, parked, HARDER));
+            run(road, road.early(), parked, 1),
+            run(road, road.late(), parked, HARDER),
+            run(road, road.early(), parked, HARDER));
     return new Losses(
         ranges(least.ends(), middle.ends(), most.stream().map(Gone::ends).toList()),
         ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
@@ -189,13 +197,13 @@ public record Drive(String words, List<Stretch> stretches) {
   /** What has left at each end and from each tank, by id (m³). */
   private record Gone(Map<PartId, Double> ends, Map<PartId, Double> tanks) {}
 
-  private Gone run(Network network, Hydraulics hydraulics, State start, double share) {
+  private Gone run(Road road, Hydraulics hydraulics, State start, double share) {
     Map<PartId, Double> ends = new TreeMap<>();
     Conditions conditions = Conditions.ORDINARY;
     State state = start;
     for (Stretch stretch : stretches) {
       State tipped = new State(state.setting(), state.volumes(), stretch.slope(share));
-      Simulation run = Simulation.start(network, hydraulics, tipped, conditions);
+      Simulation run = Simulation.start(road.landmarks(), hydraulics, tipped, conditions);
       run.runTo(stretch.seconds());
       Moment end = run.moment();
       end.totals()
@@ -209,7 +217,7 @@ public record Drive(String words, List<Stretch> stretches) {
       conditions = conditions.carrying(Carried.runningFull(end.flows().runningFull()));
     }
     Map<PartId, Double> tanks = new TreeMap<>();
-    for (Part tank : network.tanks()) {
+    for (Part tank : road.network().tanks()) {
       double lost = start.volume(tank.id()) - state.volume(tank.id());
       if (lost > NOTHING) {
         tanks.put(tank.id(), lost);

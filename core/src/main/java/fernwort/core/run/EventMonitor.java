@@ -106,8 +106,7 @@ final class EventMonitor {
   }
 
   /** Returns the heights of a tank's ports (m). */
-  double[] heights(Part tank, State state) {
-    Levels levels = Levels.of(network, state);
+  double[] heights(Part tank, Levels levels) {
     return tank.kind().ports().stream()
         .flatMapToDouble(
             port -> DoubleStream.of(levels.height(tank.port(port)), levels.top(tank.port(port))))
@@ -118,11 +117,10 @@ final class EventMonitor {
   /**
    * Returns the heights around a tank at which its water comes to another line: ports and crests.
    */
-  double[] crests(Part tank, State state) {
-    Levels levels = Levels.of(network, state);
+  double[] crests(Part tank, Levels levels) {
     Set<LineId> lines = falls.lines(tank.kind().ports().stream().map(tank::port).toList());
     DoubleStream.Builder heights = DoubleStream.builder();
-    for (double port : heights(tank, state)) {
+    for (double port : heights(tank, levels)) {
       heights.add(port);
     }
     for (Line line : rig.lines()) {

@@ -11,7 +11,6 @@ import fernwort.core.id.PositionId;
 import fernwort.core.kind.end.PortableContainer;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Air;
 import fernwort.core.run.water.Dry;
@@ -32,7 +31,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.BiFunction;
 
 /**
  * How far a run has come: the water as it stands, what flows, and all that it carries along. A copy
@@ -58,7 +56,7 @@ final class Progress {
   private final Wear wear;
 
   /** Where a tank's water comes to other lines, which decides what is open but cuts no step. */
-  private final Thresholds[] crests;
+  private final List<Thresholds> crests;
 
   /** Vents that water has run through, whose sags hold some of it. */
   private final Set<LineId> wetVents;
@@ -71,15 +69,16 @@ final class Progress {
   /** Lines that the air of each tank passes. */
   private Map<PartId, List<LineId>> vents = Map.of();
 
-  Progress(Network network, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
-    this.network = network;
+  Progress(Landmarks landmarks, Hydraulics hydraulics, State state, Conditions given, Dry dry) {
+    Landmarks.OnSlope met = landmarks.on(state.slope());
+    network = landmarks.network();
     this.hydraulics = hydraulics;
     this.given = given;
     this.state = state;
-    watch = new EventMonitor(network, state.slope());
+    watch = met.watch();
     tanks = new Tanks(network, state);
-    crossings = new EventLocation(tanks, thresholds(watch::heights));
-    crests = thresholds(watch::crests);
+    crossings = new EventLocation(tanks, met.ports());
+    crests = met.crests();
     spills = new Spills(network);
     locks = new Locks(tanks);
     wastes = new Wastes(watch, tanks);
@@ -120,15 +119,6 @@ final class Progress {
     vents = other.vents;
   }
 
-  private Thresholds[] thresholds(BiFunction<Part, State, double[]> heights) {
-    Thresholds[] all = new Thresholds[tanks.count()];
-    for (int i = 0; i < all.length; i++) {
-      Part tank = tanks.part(i);
-      all[i] = Thresholds.of(network, tank, heights.apply(tank, state), state.slope());
-    }
-    return all;
-  }
-
   Hydraulics hydraulics() {
     return hydraulics;
   }
@@ -162,7 +152,7 @@ final class Progress {
   /** Returns how much a tank gains before its water comes to another port or crest (m³). */
   double untilPortOrCrest(int tank) {
     double volume = tanks.volume(tank);
-    return Math.min(crossings.above(tank), crests[tank].above(volume)) - volume;
+    return Math.min(crossings.above(tank), crests.get(tank).above(volume)) - volume;
   }
 
   /** Sets a handle, switch, cap or tap. */
@@ -182,7 +172,7 @@ final class Progress {
     crossings.look();
     int[] reached = new int[tanks.count()];
     for (int i = 0; i < reached.length; i++) {
-      reached[i] = crests[i].part(tanks.volume(i));
+      reached[i] = crests.get(i).part(tanks.volume(i));
     }
     Surroundings around = hydraulics.around(now, reached);
     wastes.runTo(around.wastes());

@@ -63,7 +63,27 @@ public final class Simulation {
    */
   public static Simulation start(
       Network network, Hydraulics hydraulics, State state, Conditions conditions, Dry dry) {
-    Progress progress = new Progress(network, hydraulics, state, conditions, dry);
+    return start(Landmarks.of(network), hydraulics, state, conditions, dry);
+  }
+
+  /**
+   * Starts a run of a rig whose landmarks are known from others.
+   *
+   * @param landmarks what its water meets
+   */
+  public static Simulation start(
+      Landmarks landmarks, Hydraulics hydraulics, State state, Conditions conditions) {
+    return start(landmarks, hydraulics, state, conditions, Dry.NOTHING);
+  }
+
+  /**
+   * Does the same in a rig that was drained.
+   *
+   * @param dry what lines and bodies lack
+   */
+  public static Simulation start(
+      Landmarks landmarks, Hydraulics hydraulics, State state, Conditions conditions, Dry dry) {
+    Progress progress = new Progress(landmarks, hydraulics, state, conditions, dry);
     return new Simulation(progress, new Events(progress));
   }
 

@@ -117,7 +117,7 @@ class ConditionsTest {
       Goal goal = Goal.of(Map.of(), List.of(), TAPS);
       ConditionEvaluator scout =
           new ConditionEvaluator(network, Hazards.of(network), Set.of(), from.getValue(), goal);
-      Levels levels = scout.levels();
+      Levels levels = scout.seen().levels();
       Setting stands = from.getValue().setting();
       for (Condition condition :
           conditions(Stream.of(tanks.split(" ")).map(PartId::of).toList(), gray, inlet, pump)) {
@@ -166,10 +166,12 @@ class ConditionsTest {
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
-    assertThat(tight.fault(scout, filling, scout.levels())).isEmpty();
+    assertThat(tight.fault(scout, filling, scout.seen().levels())).isEmpty();
     assertThat(
             tight.fault(
-                scout, filling.with(PartId.of("valve"), PositionId.of("open")), scout.levels()))
+                scout,
+                filling.with(PartId.of("valve"), PositionId.of("open")),
+                scout.seen().levels()))
         .containsInstanceOf(Fault.Leaking.class);
     assertThat(
             tight.fault(
@@ -177,7 +179,7 @@ class ConditionsTest {
                 filling
                     .with(PartId.of("valve"), PositionId.of("open"))
                     .with(PartId.of("inlet"), PositionId.of("capped")),
-                scout.levels()))
+                scout.seen().levels()))
         .as("nothing runs back through the check valve")
         .isEmpty();
   }
@@ -210,16 +212,16 @@ class ConditionsTest {
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition filtered = new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")));
     Setting past = from.setting().with(PartId.of("past"), PositionId.of("open"));
-    assertThat(filtered.fault(scout, from.setting(), scout.levels())).isEmpty();
-    assertThat(filtered.fault(scout, past, scout.levels()))
+    assertThat(filtered.fault(scout, from.setting(), scout.seen().levels())).isEmpty();
+    assertThat(filtered.fault(scout, past, scout.seen().levels()))
         .containsInstanceOf(Fault.Bypassed.class);
     assertThat(
             filtered.fault(
-                scout, past.with(PartId.of("pump"), PositionId.of("off")), scout.levels()))
+                scout, past.with(PartId.of("pump"), PositionId.of("off")), scout.seen().levels()))
         .isEmpty();
     assertThat(
             new Condition.Filtered(PartId.of("another"), List.of(PartId.of("filter")))
-                .fault(scout, past, scout.levels()))
+                .fault(scout, past, scout.seen().levels()))
         .isEmpty();
   }
 
@@ -242,16 +244,16 @@ class ConditionsTest {
     Setting draining = from.setting().with(PartId.of("valve"), PositionId.of("open"));
     Setting both = draining.with(PartId.of("inlet"), PositionId.of("mains"));
     Condition stops = new Condition.Stops(PartId.of("tank"), PortId.of("high"));
-    assertThat(stops.fault(scout, draining, scout.levels())).isEmpty();
-    assertThat(stops.fault(scout, both, scout.levels())).isPresent();
+    assertThat(stops.fault(scout, draining, scout.seen().levels())).isEmpty();
+    assertThat(stops.fault(scout, both, scout.seen().levels())).isPresent();
     Condition without =
         new Condition.Without(scout.ways(draining).ways().stream().findFirst().get().key());
-    assertThat(without.fault(scout, draining, scout.levels())).isPresent();
+    assertThat(without.fault(scout, draining, scout.seen().levels())).isPresent();
     assertThat(
             without.fault(
                 scout,
                 from.setting().with(PartId.of("inlet"), PositionId.of("mains")),
-                scout.levels()))
+                scout.seen().levels()))
         .isEmpty();
   }
 
@@ -282,7 +284,7 @@ class ConditionsTest {
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     assertThat(
             new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")))
-                .fault(scout, from.setting(), scout.levels()))
+                .fault(scout, from.setting(), scout.seen().levels()))
         .isEmpty();
   }
 
@@ -305,12 +307,13 @@ class ConditionsTest {
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
-    assertThat(tight.fault(scout, from.setting(), scout.levels()).isPresent()).isEqualTo(leaks);
+    assertThat(tight.fault(scout, from.setting(), scout.seen().levels()).isPresent())
+        .isEqualTo(leaks);
     assertThat(
             tight.fault(
                 scout,
                 from.setting().with(PartId.of("valve"), PositionId.of("open")),
-                scout.levels()))
+                scout.seen().levels()))
         .as("with its drain open")
         .containsInstanceOf(Fault.Leaking.class);
   }

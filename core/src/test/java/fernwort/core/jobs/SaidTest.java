@@ -87,12 +87,12 @@ class SaidTest {
             .with(PartId.of("dump-outlet"), PositionId.of("open"))
             .with(PartId.of("gray-dump"), PositionId.of("open"));
     return scout(open, GOAL)
-        .unseen(open.setting(), scout(open, GOAL).levels())
+        .unseen(open.setting(), scout(open, GOAL).seen().levels())
         .orElseGet(() ->
             Hazards.of(PLUMBING)
                 .withPower(
                     open.setting(),
-                    scout(open, GOAL).levels(),
+                    scout(open, GOAL).seen().levels(),
                     scout(open, GOAL).ways(open.setting()))
                 .getFirst());
   }

@@ -1,7 +1,5 @@
 package fernwort.core.jobs.goal;
 
-import fernwort.core.drain.Draining;
-import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
@@ -12,7 +10,6 @@ import fernwort.core.id.PositionId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.Point;
-import fernwort.core.network.Connections;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
@@ -22,17 +19,12 @@ import fernwort.core.rig.State;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
-import fernwort.core.ways.HandleDistance;
 import fernwort.core.ways.HandleDistance.Pumped;
-import fernwort.core.ways.OpenWays;
-import java.util.HashMap;
 import java.util.HashSet;
-import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Looks at settings, on the levels that are and on those that will be, and remembers what it saw.
@@ -45,16 +37,10 @@ public final class ConditionEvaluator {
   private final Network network;
   private final State start;
   private final Levels levels;
-  private final Hazards hazards;
+  private final Seen seen;
   private final Goal goal;
   private final Set<Warning.Key> before = new HashSet<>();
   private final Set<FlowPath.Key> waysBefore = new HashSet<>();
-  private final Map<Levels, Map<Setting, FlowPaths>> seen = new IdentityHashMap<>();
-  private final Map<Levels, Map<Setting, Wintering>> drained = new IdentityHashMap<>();
-  private final Map<Setting, List<Warning>> warnings = new HashMap<>();
-  private final Map<Held, Levels> later = new HashMap<>();
-  private final Map<Setting, Connections> connections = new HashMap<>();
-  private @Nullable HandleDistance halfFull;
   private final Set<PartId> parting;
   private final List<Condition.Passing> passing;
   private final boolean draws;
@@ -66,14 +52,24 @@ public final class ConditionEvaluator {
    */
   public ConditionEvaluator(
       Network network, Hazards hazards, Set<PartId> parting, State start, Goal goal) {
-    this.network = network;
+    this(new Seen(network, hazards, start), parting, start, goal);
+  }
+
+  /**
+   * Looks from a state towards a goal.
+   *
+   * @param seen what was seen from there before
+   * @param parting parts that are turned only while a valve holds gray water back from them
+   */
+  public ConditionEvaluator(Seen seen, Set<PartId> parting, State start, Goal goal) {
+    this.seen = seen.at(start);
     this.start = start;
-    this.hazards = hazards;
     this.goal = goal;
-    levels = Levels.of(network, start);
+    network = seen.network();
+    levels = this.seen.levels();
     FlowPaths ways = ways(start.setting(), levels);
     warnings(start.setting()).forEach(w -> before.add(w.key()));
-    hazards.withoutPower(start.setting(), levels, ways).forEach(w -> before.add(w.key()));
+    withoutPower(start.setting()).forEach(w -> before.add(w.key()));
     ways.ways().forEach(w -> waysBefore.add(w.key()));
     passing = goal.of(Condition.Passing.class);
     this.parting = parting;
@@ -85,9 +81,9 @@ public final class ConditionEvaluator {
     return network;
   }
 
-  /** Returns the levels at which it looks. */
-  public Levels levels() {
-    return levels;
+  /** Returns what was seen so far, for another who looks from there. */
+  public Seen seen() {
+    return seen;
   }
 
   /** Returns what is asked for. */
@@ -97,8 +93,7 @@ public final class ConditionEvaluator {
 
   /** Returns what is open on some levels. */
   public FlowPaths ways(Setting setting, Levels on) {
-    return seen.computeIfAbsent(on, l -> new HashMap<>())
-        .computeIfAbsent(setting, s -> OpenWays.find(network, s, on));
+    return seen.ways(setting, on);
   }
 
   /** Returns what is open now. */
@@ -114,8 +109,7 @@ public final class ConditionEvaluator {
 
   /** Returns levels with one tank holding so much (m³), otherwise as they are at the start. */
   Levels holding(PartId tank, double volume) {
-    return later.computeIfAbsent(
-        new Held(tank, volume), h -> Levels.of(network, start.withVolume(tank, volume)));
+    return seen.holding(tank, volume);
   }
 
   /** Returns what a tank holds, as it is parked, when it stands so far above a port (m³). */
@@ -132,12 +126,8 @@ public final class ConditionEvaluator {
 
   /** Returns the rig when all has run out that can, its lines full before. */
   Wintering drained(Setting setting, Levels on) {
-    return drained
-        .computeIfAbsent(on, l -> new HashMap<>())
-        .computeIfAbsent(setting, s -> Draining.of(network, Filled.of(network, on.state(s))));
+    return seen.drained(setting, on);
   }
-
-  private record Held(PartId tank, double volume) {}
 
   /**
    * Returns the fewest turns that let water pass between two tanks, whichever way, while both are
@@ -145,30 +135,18 @@ public final class ConditionEvaluator {
    */
   public int turnsBetween(PartId one, PartId other, Setting setting, Set<PartId> kept) {
     return Math.min(
-        halfFull().from(one, setting, kept).to(other, Pumped.NO),
-        halfFull().from(other, setting, kept).to(one, Pumped.NO));
+        seen.halfFull().from(one, setting, kept).to(other, Pumped.NO),
+        seen.halfFull().from(other, setting, kept).to(one, Pumped.NO));
   }
 
   /** Returns the turns that let water on from where a half full tank's comes to. */
   public Set<Turn> barriersOf(PartId tank, Setting setting) {
-    return halfFull().from(tank, setting).barriers();
-  }
-
-  private HandleDistance halfFull() {
-    HandleDistance known = halfFull;
-    if (known == null) {
-      State half = new State(start.setting(), network.halfFull(), start.slope());
-      known = HandleDistance.of(network, Levels.of(network, half));
-      halfFull = known;
-    }
-    return known;
+    return seen.halfFull().from(tank, setting).barriers();
   }
 
   /** Returns the open route between two parts, if there is one. */
   Optional<List<PartId>> route(Setting setting, PartId from, PartId to) {
-    return connections
-        .computeIfAbsent(setting, s -> Connections.of(network, s))
-        .route(from, p -> false, p -> p.id().equals(to));
+    return seen.connections(setting).route(from, p -> false, p -> p.id().equals(to));
   }
 
   /** Tells whether a way was not there before. */
@@ -177,7 +155,11 @@ public final class ConditionEvaluator {
   }
 
   private List<Warning> warnings(Setting setting) {
-    return warnings.computeIfAbsent(setting, s -> hazards.withPower(s, levels, ways(s, levels)));
+    return seen.warnings(setting);
+  }
+
+  private List<Warning> withoutPower(Setting setting) {
+    return seen.hazards().withoutPower(setting, levels, ways(setting, levels));
   }
 
   /**
@@ -253,7 +235,7 @@ public final class ConditionEvaluator {
     }
     return danger(warnings(probed(setting)))
         .or(() -> danger(warnings(setting)))
-        .or(() -> danger(hazards.withoutPower(setting, levels, ways(setting, levels))));
+        .or(() -> danger(withoutPower(setting)));
   }
 
   /** Returns what one condition finds wrong with a setting. */
@@ -282,7 +264,7 @@ public final class ConditionEvaluator {
 
   /** Returns a danger of what water it is, which no run shows, on some levels. */
   public Optional<Warning> unseen(Setting setting, Levels on) {
-    return hazards.withPower(setting, on, ways(setting, on)).stream()
+    return seen.hazards().withPower(setting, on, ways(setting, on)).stream()
         .filter(w -> w.code().is(Warning.Is.UNSEEN) && counts(w))
         .findFirst();
   }

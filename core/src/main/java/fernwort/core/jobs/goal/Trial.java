@@ -14,8 +14,10 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
+import fernwort.core.road.Road;
 import fernwort.core.run.Actor;
 import fernwort.core.run.Event;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.ways.OpenWays;
@@ -72,12 +74,16 @@ public final class Trial {
 
   private final Network network;
   private final Hydraulics hydraulics;
+  private final Landmarks landmarks;
+  private final Road road;
   private final Hazards hazards;
 
   /** Prepares trials of a rig. */
   public Trial(Network network, Hydraulics hydraulics) {
     this.network = network;
     this.hydraulics = hydraulics;
+    landmarks = Landmarks.of(network);
+    road = Road.of(landmarks);
     hazards = Hazards.of(network);
   }
 
@@ -154,7 +160,7 @@ public final class Trial {
     private final Map<PartId, Double> spilt;
 
     private Going(State from, Map<PartId, PositionId> taps) {
-      run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
+      run = Simulation.start(landmarks, hydraulics, from, Conditions.ORDINARY);
       this.taps = taps;
       served = new TreeMap<>();
       found = new LinkedHashMap<>();
@@ -214,7 +220,7 @@ public final class Trial {
     private void drive(Drive drive) {
       double at = run.time();
       drive
-          .losses(network, run.moment().state())
+          .losses(road, run.moment().state())
           .ends()
           .forEach((end, lost) -> {
             goneOn.merge(end, lost.expected(), Double::sum);

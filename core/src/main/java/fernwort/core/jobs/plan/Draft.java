@@ -13,6 +13,7 @@ import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Seen;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
@@ -27,6 +28,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
@@ -56,7 +58,8 @@ final class Draft {
   private static final int HARD = 4;
 
   /** What it is made with. */
-  record Kit(Network network, Planner planner, Hydraulics hydraulics, Waits waits, boolean bears) {}
+  record Kit(
+      Landmarks landmarks, Planner planner, Hydraulics hydraulics, Waits waits, boolean bears) {}
 
   private final Network network;
   private final Planner planner;
@@ -79,7 +82,7 @@ final class Draft {
   private Simulation run;
 
   Draft(Kit kit, Job job, State from, Dry dry, Set<PartId> stuck) {
-    network = kit.network();
+    network = kit.landmarks().network();
     planner = kit.planner();
     waits = kit.waits();
     bears = kit.bears();
@@ -89,7 +92,7 @@ final class Draft {
     this.stuck = stuck;
     this.from = from;
     concerned = job.tanks(network.rig());
-    run = StageRun.start(network, kit.hydraulics(), from, dry);
+    run = StageRun.start(kit.landmarks(), kit.hydraulics(), from, dry);
   }
 
   private State state() {
@@ -310,12 +313,15 @@ final class Draft {
     List<Condition> lessons = new ArrayList<>();
     // What the nearest setting did is told: others were tried for want of it.
     Optional<Harm> first = Optional.empty();
+    Seen seen = planner.seen(state);
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Goal wiser = goal.and(lessons);
       State assumed = Job.assumed(network, state, wiser);
+      seen = seen.at(assumed);
+      ConditionEvaluator scout = planner.scout(seen, assumed, wiser);
       // What took several lessons is looked for less hard, so that nobody waits for long.
       Planner.Result result =
-          attempt < HARD ? planner.plan(assumed, wiser) : planner.within(assumed, wiser);
+          attempt < HARD ? planner.plan(assumed, scout) : planner.within(assumed, scout);
       switch (result) {
         case Planner.Blocked blocked -> {
           if (stage.optional() && first.isEmpty()) {
@@ -327,7 +333,6 @@ final class Draft {
               : Optional.of(troubles.blocked(goal, blocked.fault()));
         }
         case Planner.Found found -> {
-          ConditionEvaluator scout = planner.scout(assumed, wiser);
           Attempt tried = attempt(stage, scout, found);
           if (tried.run().harm().isEmpty()) {
             scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);

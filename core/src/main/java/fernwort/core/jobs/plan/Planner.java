@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Seen;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -60,7 +61,17 @@ public final class Planner {
 
   /** Looks from a state towards a goal. */
   ConditionEvaluator scout(State from, Goal goal) {
-    return new ConditionEvaluator(network, hazards, parting, from, goal);
+    return scout(seen(from), from, goal);
+  }
+
+  /** Looks from a state towards a goal, with what was seen before. */
+  ConditionEvaluator scout(Seen seen, State from, Goal goal) {
+    return new ConditionEvaluator(seen, parting, from, goal);
+  }
+
+  /** Begins to look at what each setting does with the water as it stands. */
+  Seen seen(State from) {
+    return new Seen(network, hazards, from);
   }
 
   /** What a search came to. */
@@ -93,19 +104,23 @@ public final class Planner {
    * @param goal what to reach
    */
   public Result plan(State from, Goal goal) {
-    return plan(from, goal, MOST_LOOKS);
+    return plan(from, scout(from, goal));
+  }
+
+  /** Finds the turns from where a scout looks. */
+  Result plan(State from, ConditionEvaluator scout) {
+    return plan(from, scout, MOST_LOOKS);
   }
 
   /** Finds the turns, looking less hard. */
-  Result within(State from, Goal goal) {
-    return plan(from, goal, FEW_LOOKS);
+  Result within(State from, ConditionEvaluator scout) {
+    return plan(from, scout, FEW_LOOKS);
   }
 
   /** Returns why there surely is no way to a goal; empty where there is one, or may be. */
   Optional<Blocked> blocked(State from, Goal goal) {
     ConditionEvaluator scout = scout(from, goal);
-    Targets targets =
-        new Targets(scout, HandleDistance.of(network, scout.levels()), from.setting());
+    Targets targets = new Targets(scout, from.setting());
     Optional<Setting> near = targets.first(FEW_LOOKS);
     if (near.isEmpty()) {
       return targets.isThrough()
@@ -114,15 +129,13 @@ public final class Planner {
     }
     Sequence sequence = new Sequence(scout, from.setting());
     boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();
-    return !simple && within(from, goal) instanceof Blocked blocked && blocked.proven()
+    return !simple && within(from, scout) instanceof Blocked blocked && blocked.proven()
         ? Optional.of(blocked)
         : Optional.empty();
   }
 
-  private Result plan(State from, Goal goal, int looks) {
-    ConditionEvaluator scout = scout(from, goal);
-    Targets targets =
-        new Targets(scout, HandleDistance.of(network, scout.levels()), from.setting());
+  private Result plan(State from, ConditionEvaluator scout, int looks) {
+    Targets targets = new Targets(scout, from.setting());
     List<Setting> found = targets.find(looks);
     Sequence sequence = new Sequence(scout, from.setting());
     if (found.isEmpty()) {
@@ -177,9 +190,8 @@ public final class Planner {
     if (rest.setting().equals(from.setting())) {
       return Optional.empty();
     }
-    ConditionEvaluator resting = scout(rest, scout.goal());
-    Targets targets =
-        new Targets(resting, HandleDistance.of(network, resting.levels()), rest.setting());
+    ConditionEvaluator resting = scout(scout.seen(), rest, scout.goal());
+    Targets targets = new Targets(resting, rest.setting());
     return targets.find(looks).stream()
         .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())
         .flatMap(t -> sequence.order(sequence.turnsTo(t)).stream())

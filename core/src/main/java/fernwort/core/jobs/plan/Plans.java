@@ -12,6 +12,7 @@ import fernwort.core.jobs.goal.TransferHose;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.network.Network;
 import fernwort.core.rig.State;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.water.Dry;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 public final class Plans {
 
   private final Network network;
+  private final Landmarks landmarks;
   private final Planner planner;
   private final Hydraulics hydraulics;
   private final Waits waits;
@@ -43,8 +45,9 @@ public final class Plans {
   private final Map<TransferHose, Plans> hoses = new ConcurrentHashMap<>();
 
   private Plans(
-      Network network, Planner planner, Hydraulics hydraulics, boolean brief, boolean bears) {
-    this.network = network;
+      Landmarks landmarks, Planner planner, Hydraulics hydraulics, boolean brief, boolean bears) {
+    network = landmarks.network();
+    this.landmarks = landmarks;
     this.planner = planner;
     this.hydraulics = hydraulics;
     waits = new Waits(network, hydraulics, brief);
@@ -55,22 +58,22 @@ public final class Plans {
 
   /** Prepares a rig. */
   public static Plans of(Network network) {
-    return new Plans(network, Planner.of(network), Hydraulics.of(network), false, true);
+    return of(network, Hydraulics.of(network));
   }
 
   /** Prepares a rig with its hydraulics, such as one whose filters have been used. */
   public static Plans of(Network network, Hydraulics hydraulics) {
-    return new Plans(network, Planner.of(network), hydraulics, false, true);
+    return new Plans(Landmarks.of(network), Planner.of(network), hydraulics, false, true);
   }
 
   /** Returns what plans the same, in a third of the time: waits without a span or a sequel. */
   public Plans brief() {
-    return new Plans(network, planner, hydraulics, true, bears);
+    return new Plans(landmarks, planner, hydraulics, true, bears);
   }
 
   /** Returns what plans the same, and nothing with a danger that is left to care. */
   public Plans careful() {
-    return new Plans(network, planner, hydraulics, brief, false);
+    return new Plans(landmarks, planner, hydraulics, brief, false);
   }
 
   /**
@@ -97,7 +100,7 @@ public final class Plans {
         hose,
         h -> {
           Network laid = h.laidOut(network, opened);
-          return new Plans(laid, Planner.of(laid), Hydraulics.of(laid), brief, bears);
+          return new Plans(Landmarks.of(laid), Planner.of(laid), Hydraulics.of(laid), brief, bears);
         });
   }
 
@@ -108,7 +111,8 @@ public final class Plans {
       known =
           filled == network
               ? this
-              : new Plans(filled, Planner.of(filled), Hydraulics.of(filled), brief, bears);
+              : new Plans(
+                  Landmarks.of(filled), Planner.of(filled), Hydraulics.of(filled), brief, bears);
       primed = known;
     }
     return known;
@@ -172,7 +176,7 @@ public final class Plans {
           .orElseGet(() -> Priming.steps(network, plan, waits::prime));
     }
     return new Draft(
-            new Draft.Kit(network, planner, hydraulics, waits, bears), job, from, dry, stuck)
+            new Draft.Kit(landmarks, planner, hydraulics, waits, bears), job, from, dry, stuck)
         .from(stage);
   }
 

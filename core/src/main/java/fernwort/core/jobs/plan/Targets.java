@@ -66,9 +66,9 @@ final class Targets {
   private int truth;
   private boolean through;
 
-  Targets(ConditionEvaluator scout, HandleDistance turns, Setting start) {
+  Targets(ConditionEvaluator scout, Setting start) {
     this.scout = scout;
-    this.turns = turns;
+    turns = scout.seen().distances();
     this.start = start;
     musts = scout.goal().musts();
     needs = scout.goal().needs();

@@ -57,8 +57,9 @@ final class NarrowVent {
    * Returns when a tank bulges by a fill, if it does before it is full or soon after (s).
    *
    * @param ended the stage as the fill has ended
+   * @param on how it goes on by itself
    */
-  OptionalDouble bulges(PartId tank, StageRun ended) {
+  OptionalDouble bulges(PartId tank, StageRun ended, Onward on) {
     if (ended.harm().isPresent()) {
       Harm harm = ended.harm().get();
       boolean pressed =
@@ -67,10 +68,7 @@ final class NarrowVent {
               && ended.run().moment().air().getOrDefault(tank, 0.0) > 0;
       return pressed ? OptionalDouble.of(harm.seconds()) : OptionalDouble.empty();
     }
-    Simulation on = ended.run().copy();
-    return on.runUntil(Event.Kind.BULGES, tank, on.time() + LATE)
-        .map(OptionalDouble::of)
-        .orElse(OptionalDouble.empty());
+    return on.begins(Event.Kind.BULGES, tank, ended.run().time() + LATE);
   }
 
   /**

@@ -56,10 +56,12 @@ final class Overrun {
         .map(network.rig()::part);
   }
 
-  /** Returns what follows, in order of time. */
-  List<Step.Then> of(Job.Until until, StageRun stage) {
-    Simulation reached = stage.run();
-    Simulation on = reached.copy();
+  /**
+   * Returns what follows, in order of time.
+   *
+   * @param on how the stage goes on by itself
+   */
+  List<Step.Then> of(Job.Until until, StageRun stage, Onward on) {
     List<Step.Then> then = new ArrayList<>();
     Set<Message> said = new HashSet<>();
     for (PartId end : stage.runningOut()) {
@@ -71,7 +73,7 @@ final class Overrun {
     double end = on.time() + OVERRUN;
     for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
       Moment before = on.moment();
-      List<Event> found = on.runToNext(Math.min(end, on.time() + LOOK));
+      List<Event> found = on.toNext(Math.min(end, on.time() + LOOK));
       for (Event h : found) {
         if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Event.Kind.FULL)) {
           say.overrun(h)
@@ -84,7 +86,7 @@ final class Overrun {
       }
     }
     if (then.stream().anyMatch(t -> t.shows().isPresent())) {
-      maySiphon(reached, on.time(), on.moment().totals().out(), then);
+      maySiphon(stage.run(), on.time(), on.moment().totals().out(), then);
     }
     return then;
   }

@@ -20,6 +20,7 @@ import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
@@ -95,8 +96,8 @@ public final class StageRun {
   }
 
   /** Prepares the run of a whole plan. */
-  public static Simulation start(Network network, Hydraulics hydraulics, State from, Dry dry) {
-    return Simulation.start(network, hydraulics, from, Conditions.ORDINARY, dry);
+  public static Simulation start(Landmarks landmarks, Hydraulics hydraulics, State from, Dry dry) {
+    return Simulation.start(landmarks, hydraulics, from, Conditions.ORDINARY, dry);
   }
 
   /** Returns the run so far. */

@@ -138,34 +138,41 @@ public final class Waits {
    */
   private Step.Wait run(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
-    Step.Wait wait = runOn(job, until, kind, stage);
-    if (until.what() != Job.Until.What.FULL || vent.bulges(until.part(), stage).isEmpty()) {
-      return wait;
+    Ran ran = runOn(job, until, kind, stage);
+    if (until.what() != Job.Until.What.FULL
+        || vent.bulges(until.part(), stage, ran.on()).isEmpty()) {
+      return ran.step();
     }
     Message less = Message.NOTHING;
     if (stage.harm().isPresent()) {
       Optional<NarrowVent.Slow> slow = vent.slowly(until.part(), start);
       if (slow.isEmpty()) {
-        return wait;
+        return ran.step();
       }
       start = slow.get().start();
       less = say.openLess(slow.get().flow());
       stage.goBackTo(start.copy());
-      wait = runOn(job, until, kind, stage).after(less);
+      ran = runOn(job, until, kind, stage);
     }
-    OptionalDouble bulges = vent.bulges(until.part(), stage);
+    OptionalDouble bulges = vent.bulges(until.part(), stage, ran.on());
     Optional<Job.Until> early =
         bulges.isEmpty()
             ? Optional.empty()
             : vent.inTime(until.part(), start, bulges.getAsDouble());
     if (early.isEmpty()) {
-      return wait;
+      return ran.step().after(less);
     }
     stage.goBackTo(start);
-    return runOn(job, early.get(), kind, stage).after(say.stopShort(early.get())).after(less);
+    return runOn(job, early.get(), kind, stage)
+        .step()
+        .after(say.stopShort(early.get()))
+        .after(less);
   }
 
-  private Step.Wait runOn(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
+  /** A wait that was run, and how it goes on by itself. */
+  private record Ran(Step.Wait step, Onward on) {}
+
+  private Ran runOn(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
     State from = start.moment().state();
     double began = start.time();
@@ -181,22 +188,26 @@ public final class Waits {
     boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Event.Kind.HOT && end == WaitEnd.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
-    List<Step.Then> then = stage.harm().isEmpty() && !brief ? overrun.of(until, stage) : List.of();
-    return new Step.Wait(
-        until,
-        say.words(until, ended.pump(), end == WaitEnd.SETTLED && !warms && !levels),
-        say.notice(
-                until,
-                overrun.sign(until, stage.run(), then),
-                end == WaitEnd.DRY_PUMP,
-                stage.run().moment())
-            + trapped(job, until),
-        known && !warms
-            ? span(new Aim(until, job.tanks(network.rig())), kind, start, end, seconds)
-            : Step.Span.UNKNOWN,
-        moved,
-        changed(stage.before().state(), stage.run().moment().state()),
-        then);
+    Onward on = new Onward(stage.run());
+    List<Step.Then> then =
+        stage.harm().isEmpty() && !brief ? overrun.of(until, stage, on) : List.of();
+    Step.Wait step =
+        new Step.Wait(
+            until,
+            say.words(until, ended.pump(), end == WaitEnd.SETTLED && !warms && !levels),
+            say.notice(
+                    until,
+                    overrun.sign(until, stage.run(), then),
+                    end == WaitEnd.DRY_PUMP,
+                    stage.run().moment())
+                + trapped(job, until),
+            known && !warms
+                ? span(new Aim(until, job.tanks(network.rig())), kind, start, end, seconds)
+                : Step.Span.UNKNOWN,
+            moved,
+            changed(stage.before().state(), stage.run().moment().state()),
+            then);
+    return new Ran(step, on);
   }
 
   /** Where one tank fills from the next, air may be shut in and the last run over too early. */

@@ -1,5 +1,7 @@
 package fernwort.core.run.water;
 
+import java.util.List;
+
 /**
  * The volumes of a run within one step, and what they meet on the way: a port that is covered or
  * comes free, a tank that is full or empty. Each volume is on the parabola whose slope goes from
@@ -11,7 +13,7 @@ public final class EventLocation {
   private static final double SPECK = 1e-15;
 
   private final Tanks tanks;
-  private final Thresholds[] thresholds;
+  private final List<Thresholds> thresholds;
 
   /** Between which thresholds each tank stood when that was last looked at. */
   private final int[] parts;
@@ -22,10 +24,10 @@ public final class EventLocation {
    * @param tanks the tanks; looked at as they are when asked
    * @param thresholds the volumes of each at which something is covered or comes free
    */
-  public EventLocation(Tanks tanks, Thresholds[] thresholds) {
+  public EventLocation(Tanks tanks, List<Thresholds> thresholds) {
     this.tanks = tanks;
-    this.thresholds = thresholds;
-    parts = new int[thresholds.length];
+    this.thresholds = List.copyOf(thresholds);
+    parts = new int[thresholds.size()];
   }
 
   /** Makes a copy that goes on by itself, for tanks that were copied. */
@@ -67,8 +69,8 @@ public final class EventLocation {
   public double untilCrossing(Rates start, Rates end, double over) {
     double soonest = Double.POSITIVE_INFINITY;
     for (int i = 0; i < tanks.count(); i++) {
-      double up = thresholds[i].above(tanks.volume(i));
-      double down = thresholds[i].below(tanks.volume(i));
+      double up = thresholds.get(i).above(tanks.volume(i));
+      double down = thresholds.get(i).below(tanks.volume(i));
       soonest = Math.min(soonest, untilAt(i, up, start, end, over));
       soonest = Math.min(soonest, untilAt(i, down, start, end, over));
     }
@@ -118,13 +120,13 @@ public final class EventLocation {
 
   /** Returns the next threshold of a tank above what it holds; infinite for none (m³). */
   public double above(int tank) {
-    return thresholds[tank].above(tanks.volume(tank));
+    return thresholds.get(tank).above(tanks.volume(tank));
   }
 
   /** Looks between which thresholds each tank stands. */
   public void look() {
     for (int i = 0; i < parts.length; i++) {
-      parts[i] = thresholds[i].part(tanks.volume(i));
+      parts[i] = thresholds.get(i).part(tanks.volume(i));
     }
   }
 
@@ -133,7 +135,7 @@ public final class EventLocation {
    */
   public boolean crossed() {
     for (int i = 0; i < parts.length; i++) {
-      if (thresholds[i].part(tanks.volume(i)) != parts[i]) {
+      if (thresholds.get(i).part(tanks.volume(i)) != parts[i]) {
         return true;
       }
     }

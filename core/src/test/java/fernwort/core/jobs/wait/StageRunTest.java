@@ -21,6 +21,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.water.Dry;
 import fernwort.core.ways.Source;
 import java.util.List;
@@ -65,7 +66,10 @@ class StageRunTest {
 
   private static StageRun stage(State from, Set<PartId> losing, Set<PartId> concerned) {
     return new StageRun(
-        PLUMBING, StageRun.start(PLUMBING, HYDRAULICS, from, Dry.NOTHING), losing, concerned);
+        PLUMBING,
+        StageRun.start(Landmarks.of(PLUMBING), HYDRAULICS, from, Dry.NOTHING),
+        losing,
+        concerned);
   }
 
   private static Optional<String> harm(StageRun stage) {

@@ -23,6 +23,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
+import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -279,6 +280,7 @@ class BoardController {
     Outlook outlook = Outlook.of(rig, standing.state());
     Drafter drafter = new Drafter(rig, standing, outlook, clock.instant());
     boolean[] can = states.canUndoRedo(rig);
+    Habits habits = states.habits(rig);
     return new BoardView(
         rig.id(),
         rig.rig().name(),
@@ -292,8 +294,8 @@ class BoardController {
         outlook.warnings(),
         LastsView.of(
             rig.rig(),
-            Lasts.of(rig.network(), standing.state(), states.habits(rig)),
-            states.habits(rig),
+            Lasts.of(rig.network(), standing.state(), habits),
+            habits,
             unread(rig, standing),
             diary.budget(rig, clock.instant())),
         ParkedView.of(standing.state().slope()),

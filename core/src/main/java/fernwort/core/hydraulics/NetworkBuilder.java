@@ -8,6 +8,7 @@ import fernwort.core.flow.Lift;
 import fernwort.core.flow.Loss;
 import fernwort.core.flow.OneWay;
 import fernwort.core.flow.Orifice;
+import fernwort.core.flow.Pipe;
 import fernwort.core.flow.PressureControl;
 import fernwort.core.flow.Throttle;
 import fernwort.core.flow.Venting;
@@ -55,7 +56,7 @@ final class NetworkBuilder {
   private final OpenGraph graph;
   private final Network network;
   private final Levels levels;
-  private final LinePipes pipes;
+  private final List<Pipe> pipes;
   private final Conditions conditions;
   private final Fluid water;
   private final Map<PartId, Venting> vents;
@@ -77,9 +78,8 @@ final class NetworkBuilder {
    * @param fallingIn what falls into tanks that spill, by their place in the rig (m³/s)
    */
   NetworkBuilder(
-      WetPorts wet, LinePipes pipes, Map<PartId, Venting> vents, Map<Integer, Double> fallingIn) {
+      WetPorts wet, LinePipes lines, Map<PartId, Venting> vents, Map<Integer, Double> fallingIn) {
     this.wet = wet;
-    this.pipes = pipes;
     this.vents = vents;
     this.fallingIn = fallingIn;
     graph = wet.graph();
@@ -87,6 +87,7 @@ final class NetworkBuilder {
     levels = wet.levels();
     conditions = wet.conditions();
     water = conditions.water();
+    pipes = lines.pipes(water);
     node = new int[network.size()];
     breathing = new int[network.tanks().size()];
   }
@@ -220,7 +221,7 @@ final class NetworkBuilder {
       case FREE, SEAL -> {
         if (graph.line(e) >= 0) {
           LineId id = network.rig().lines().get(graph.line(e)).id();
-          link(a, b, pipes.pipe(graph.line(e), water), Optional.of(id), part);
+          link(a, b, pipes.get(graph.line(e)), Optional.of(id), part);
         } else if (part.kind() instanceof Filter filter) {
           link(a, b, filtering(part, filter), none, part);
         }

@@ -99,13 +99,18 @@ public final class LinePipes {
 
   /** Returns a line as a pipe. */
   public Pipe pipe(int line, Fluid fluid) {
+    return pipes(fluid).get(line);
+  }
+
+  /** Returns all lines as pipes, by their number. */
+  public List<Pipe> pipes(Fluid fluid) {
     Made made = last;
     if (made == null || !made.fluid().equals(fluid)) {
       made =
           new Made(fluid, IntStream.range(0, lines.size()).mapToObj(i -> make(i, fluid)).toList());
       last = made;
     }
-    return made.pipes().get(line);
+    return made.pipes();
   }
 
   private Pipe make(int line, Fluid fluid) {

@@ -24,7 +24,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.stream.Stream;
 
 /**
  * Water runs where it should not: a hose has come off, a line leaks, a tank runs over as it is
@@ -128,21 +127,17 @@ public record Emergency(State from, Mishap mishap, ElementId on, double flow, Li
    * What water is lost: as it flows now (m³/s), or in the time that it is watched (m³).
    *
    * @param broken where it should not run (m³/s, or m³)
-   * @param elsewhere at all other ends and taps (m³/s, or m³)
+   * @param spilt at all other ends (m³/s, or m³)
+   * @param drawn at taps (m³/s, or m³)
    */
-  private record Loss(double broken, double elsewhere) {
+  private record Loss(double broken, double spilt, double drawn) {
 
     /** Returns it; nothing where the flow cannot be told. */
     static Optional<Loss> of(Hydraulics hydraulics, FaultyRig off, State noted) {
       try {
         Flows flows = hydraulics.solve(off.state(noted));
         double broken = off.outlets().stream().mapToDouble(flows::end).sum();
-        double all =
-            Stream.of(flows.ends(), flows.fixtures())
-                .flatMap(m -> m.values().stream())
-                .mapToDouble(q -> Math.max(0, q))
-                .sum();
-        return Optional.of(new Loss(broken, all - broken));
+        return Optional.of(new Loss(broken, sum(flows.ends()) - broken, sum(flows.fixtures())));
       } catch (UnsettledFlowException e) {
         return Optional.empty();
       }
@@ -163,20 +158,24 @@ public record Emergency(State from, Mishap mishap, ElementId on, double flow, Li
           ends.addAll(out.keySet());
         }
         double broken = ends.stream().mapToDouble(e -> out.getOrDefault(e, 0.0)).sum();
-        double all =
-            Stream.of(out, run.moment().totals().drawn())
-                .flatMap(m -> m.values().stream())
-                .mapToDouble(Double::doubleValue)
-                .sum();
-        return Optional.of(new Loss(broken, all - broken));
+        return Optional.of(new Loss(broken, sum(out) - broken, sum(run.moment().totals().drawn())));
       } catch (UnsettledFlowException e) {
         return Optional.empty();
       }
     }
 
-    /** What only lets the water out somewhere else does not stop it. */
+    private static double sum(Map<PartId, Double> through) {
+      return through.values().stream().mapToDouble(q -> Math.max(0, q)).sum();
+    }
+
+    /**
+     * What only lets the water out somewhere else does not stop it, nor does what takes it from a
+     * tap to the ground.
+     */
     boolean isStopped(Loss before, double more) {
-      return broken < STOPPED * before.broken && elsewhere < before.elsewhere + more;
+      return broken < STOPPED * before.broken
+          && spilt < before.spilt + more
+          && drawn < before.drawn + more;
     }
   }
 

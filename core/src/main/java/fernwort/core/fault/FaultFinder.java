@@ -61,7 +61,7 @@ public final class FaultFinder {
   /** So many faults decide about the next look; own choice. */
   private static final int MOST = 16;
 
-  /** A look takes so long beside its work (min): to read, to walk. */
+  /** A look takes so long beside its work (min): to read, to walk; own choice. */
   private static final double BESIDE = 8;
 
   /** A look that tells less (nat/min) is not worth it, if another tells more; own choice. */

@@ -14,6 +14,7 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Seen;
 import fernwort.core.kind.Position;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -54,6 +55,21 @@ class PlannerTest {
           Warning.Code.GRAY_FULL,
           Warning.Code.GRAY_NEARLY_FULL,
           Warning.Code.FILLING);
+
+  @Property(tries = 100)
+  void whatWasSeenForOneGoalChangesNoOther(@ForAll @LongRange(min = 0, max = 20_000) long seed) {
+    Rig rig = SmallHouses.rig(seed);
+    State from = SmallHouses.state(rig, seed);
+    Planner planner = Planner.of(Network.of(rig));
+    Seen seen = planner.seen(from);
+    for (Job job : Jobs.of(planner.network()).all()) {
+      for (Job.Stage stage : job.stages()) {
+        assertThat(planner.plan(from, planner.scout(seen, from, stage.goal())))
+            .as("%s of house %d", job.id(), seed)
+            .isEqualTo(planner.plan(from, stage.goal()));
+      }
+    }
+  }
 
   // --- brute force -----------------------------------------------------------------------------
 

@@ -21,6 +21,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.Event;
 import fernwort.core.run.Landmarks;
 import fernwort.core.run.water.Dry;
 import fernwort.core.ways.Source;
@@ -102,6 +103,21 @@ class StageRunTest {
     stage.turn(PartId.of("pump"), PositionId.of("on"));
     assertThat(harm(stage)).isEmpty();
     assertThat(stage.run().moment().state().volume(PartId.of("upper"))).isLessThan(0.0595);
+  }
+
+  @Test
+  void whatFollowsIsRunOnceForAllWhoAsk() {
+    State draining = state(0.06, 0.02).with(PartId.of("out"), PositionId.of("open"));
+    StageRun stage = stage(draining, Set.of(), Set.of(PartId.of("lower")));
+    Onward on = new Onward(stage.run());
+    double dry = on.begins(Event.Kind.DRY, PartId.of("lower"), 3600).orElseThrow();
+    assertThat(on.time()).isEqualTo(dry);
+    assertThat(on.begins(Event.Kind.DRY, PartId.of("lower"), 3600)).hasValue(dry);
+    assertThat(on.begins(Event.Kind.DRY, PartId.of("lower"), dry - 1)).isEmpty();
+    assertThat(on.time()).isEqualTo(dry);
+    assertThat(on.begins(Event.Kind.FULL, PartId.of("upper"), dry + 60)).isEmpty();
+    assertThat(on.time()).isEqualTo(dry + 60);
+    assertThat(stage.run().time()).isZero();
   }
 
   @Test

@@ -43,8 +43,9 @@ final class Workspace {
     solution = new DMatrixRMaj(rows, 1);
   }
 
-  /** Forgets what the last solution took away. */
+  /** Forgets the last solution. */
   Workspace clean() {
+    Arrays.fill(target, 0);
     Arrays.fill(held, 0);
     return this;
   }

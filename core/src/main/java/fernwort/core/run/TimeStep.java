@@ -8,9 +8,8 @@ import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.StepControl;
 import fernwort.core.run.water.Tanks;
-import java.util.HashSet;
+import java.util.Map;
 import java.util.OptionalInt;
-import java.util.Set;
 
 /**
  * One step of a run after another: as long as the error in each tank's volume allows, and no longer
@@ -90,7 +89,7 @@ final class TimeStep {
       }
       h = pace.shorter(h, error);
     }
-    if (!moving(end.flows()).equals(moving(start.flows())) && h > shortest) {
+    if (!moveAlike(start.flows(), end.flows()) && h > shortest) {
       flood(start, h);
     } else {
       move(start, end, h, error);
@@ -133,13 +132,12 @@ final class TimeStep {
    * is reached, which the air's pressure decides as well as the level. Found by halving.
    */
   private void flood(Rates start, double within) {
-    Set<LineId> before = moving(start.flows());
     double low = 0;
     double high = within;
     while (high - low > pace.shortest()) {
       double middle = (low + high) / 2;
       Rates then = progress.at(crossings.after(start, start, middle, middle));
-      if (moving(then.flows()).equals(before)) {
+      if (moveAlike(start.flows(), then.flows())) {
         low = middle;
       } else {
         high = middle;
@@ -148,22 +146,34 @@ final class TimeStep {
     progress.move(start, start, high, high);
     pace.slowDown();
     turn(start);
-    if (moving(progress.flows()).equals(before)) {
+    if (moveAlike(start.flows(), progress.flows())) {
       // It moves on all the same, as what flowed until now makes it: not to be met without end.
       pace.flip(progress.time());
     }
   }
 
-  private static Set<LineId> moving(Flows flows) {
-    Set<LineId> moving = new HashSet<>();
-    flows
-        .lines()
-        .forEach((id, q) -> {
-          if (Math.abs(q) > MOVING) {
-            moving.add(id);
-          }
-        });
-    return moving;
+  /** Tells whether water moves in the same lines. */
+  private static boolean moveAlike(Flows one, Flows other) {
+    return areAllMoving(one, other) && areAllMoving(other, one);
+  }
+
+  /** Tells whether it moves in other flows wherever it moves in some. */
+  private static boolean areAllMoving(Flows some, Flows other) {
+    for (Map.Entry<LineId, Double> line : some.lines().entrySet()) {
+      if (isMoving(line.getValue()) && !isMoving(other.line(line.getKey()))) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  /**
+   * Tells whether water moves.
+   *
+   * @param flow in a line (m³/s)
+   */
+  private static boolean isMoving(double flow) {
+    return Math.abs(flow) > MOVING;
   }
 
   /** Works out anew what is open after a port or crest was met, with what moved until then. */

@@ -156,6 +156,16 @@ class FlowNetworkTest {
     }
   }
 
+  /** Colebrook and White's own equation, with what was found put in on both sides. */
+  @Property(tries = 300)
+  void theFrictionFactorSolvesItsEquation(
+      @ForAll @Scale(2) @DoubleRange(min = 4e3, max = 1e8) double reynolds,
+      @ForAll @Scale(8) @DoubleRange(min = 0, max = 0.05) double roughness) {
+    double x = 1 / Math.sqrt(new Friction(roughness).factor(reynolds));
+    double other = -2 * Math.log10(roughness / 3.7 + 2.51 * x / reynolds);
+    assertThat(x).isCloseTo(other, within(1e-9 * x));
+  }
+
   @Property(tries = 300)
   void everyRandomNetworkBalances(@ForAll @LongRange(min = 0, max = 1 << 24) long seed) {
     Random random = new Random(seed);

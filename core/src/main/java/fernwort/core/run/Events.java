@@ -4,6 +4,7 @@ import fernwort.core.hydraulics.Flows;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Rates;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,12 @@ final class Events {
 
   /** What flickers has ended once it has stayed away so long (s). */
   private static final double CALM = 60;
+
+  /** What begins at the same moment. */
+  private static final Comparator<EventMonitor.Standing> ORDER =
+      Comparator.comparing(EventMonitor.Standing::kind)
+          .thenComparing(EventMonitor.Standing::subject)
+          .thenComparing(s -> s.port().value());
 
   /** How often something has begun since a time, and when it was last the case (s). */
   private record Flicker(int times, double since, double seen) {
@@ -79,16 +86,17 @@ final class Events {
     return now;
   }
 
+  /** Adds what is among those but not among others, in an order that no run changes. */
   private void add(
       Set<EventMonitor.Standing> those,
       Set<EventMonitor.Standing> but,
       boolean begins,
       List<Event> to) {
-    for (EventMonitor.Standing s : those) {
-      if (!but.contains(s)) {
-        to.add(new Event(progress.time(), s.kind(), s.subject(), begins));
-      }
-    }
+    those.stream()
+        .filter(s -> !but.contains(s))
+        .sorted(ORDER)
+        .map(s -> new Event(progress.time(), s.kind(), s.subject(), begins))
+        .forEach(to::add);
   }
 
   private Set<EventMonitor.Standing> look() {

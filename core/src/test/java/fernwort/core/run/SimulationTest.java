@@ -42,6 +42,7 @@ import fernwort.core.run.water.Air;
 import fernwort.core.ways.TankAir;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -69,6 +70,19 @@ public class SimulationTest {
       state = state.with(PartId.of((set[i]).value()), set[i + 1]);
     }
     return Simulation.start(Network.of(rig), state);
+  }
+
+  @Test
+  void whatBeginsTogetherIsToldInOneOrder() {
+    DemoRig demo = DemoRig.called("marginalia");
+    State brimFull = demo.state();
+    for (Part tank : demo.rig().tanks().toList()) {
+      brimFull = brimFull.withVolume(tank.id(), 1);
+    }
+    List<Event> full = Simulation.start(Network.of(demo.rig()), brimFull).standing();
+    assertThat(full.stream().filter(e -> e.kind() == Event.Kind.FULL)).hasSizeGreaterThan(1);
+    assertThat(full)
+        .isSortedAccordingTo(Comparator.comparing(Event::kind).thenComparing(Event::subject));
   }
 
   // --- the cases worked out independently --------------------------------------------------------

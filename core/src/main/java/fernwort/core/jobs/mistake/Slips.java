@@ -46,9 +46,9 @@ public final class Slips {
     this.lastLook = lastLook;
   }
 
-  /** Prepares a rig. */
+  /** Prepares a rig; how long a wait may last at most is not asked of its plans. */
   public static Slips of(Network network, Plans plans) {
-    return new Slips(network, plans, plans.hydraulics(), false);
+    return new Slips(network, plans.brief(), plans.hydraulics(), false);
   }
 
   /** The same, by somebody who looks round before leaving: pumps off, taps shut, hoses off. */

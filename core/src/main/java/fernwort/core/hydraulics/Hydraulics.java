@@ -50,14 +50,14 @@ public final class Hydraulics {
   private static final int MOST_KNOWN = 400;
 
   /** What the surroundings of a state depend on. */
-  private record Seen(Setting setting, Slope slope, List<Integer> covered) {}
+  private record Key(Setting setting, Slope slope, List<Integer> covered) {}
 
   private final Network network;
   private final LinePipes pipes;
   private final Vents vents;
 
   /** What is open around a state, which the losses of lines do not decide. */
-  private final Map<Seen, Surroundings> known;
+  private final Map<Key, Surroundings> known;
 
   private final Reductions reductions;
 
@@ -194,7 +194,7 @@ public final class Hydraulics {
    * @param covered numbers that differ where different ports and crests are under water
    */
   public Surroundings around(State state, int[] covered) {
-    Seen seen = new Seen(state.setting(), state.slope(), Arrays.stream(covered).boxed().toList());
+    Key seen = new Key(state.setting(), state.slope(), Arrays.stream(covered).boxed().toList());
     if (known.size() > MOST_KNOWN) {
       known.clear();
     }

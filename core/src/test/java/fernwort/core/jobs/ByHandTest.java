@@ -29,6 +29,7 @@ import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Hose, jug and priming belong to the job, though no handle of the rig is turned for them. */
@@ -129,6 +130,7 @@ class ByHandTest {
   }
 
   /** Tern's pump with its priming taken away stands as high over the bucket as before. */
+  @Tag("slow")
   @Test
   void aPumpThatDrawsNoAirIsPrimedBeforeItIsSwitchedOn() {
     Rig rig = lame(Pump.Type.CENTRIFUGAL);

@@ -14,6 +14,7 @@ import fernwort.core.network.Network;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Message;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -24,6 +25,7 @@ class DryPlansTest {
     return DemoRig.all().subList(0, 2);
   }
 
+  @Tag("slow")
   @ParameterizedTest
   @MethodSource("demos")
   void whatCanBeDoneWithFullLinesCanBeDoneWithDryOnesAndTakesMore(DemoRig demo) {

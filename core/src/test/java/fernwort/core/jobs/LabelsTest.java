@@ -24,6 +24,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -65,6 +66,7 @@ class LabelsTest {
     return new Rig(rig.name(), rig.note(), rig.vehicle(), rig.places(), parts, rig.lines());
   }
 
+  @Tag("slow")
   @ParameterizedTest
   @MethodSource("rigs")
   void everyTextQuotesANameAsItWasTyped(Rig rig) {

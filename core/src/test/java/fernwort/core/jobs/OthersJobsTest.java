@@ -25,6 +25,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Jobs that only some rigs have: a loose hose, delivered water, a cascade, one switch for two. */
@@ -165,6 +166,7 @@ class OthersJobsTest {
     assertThat(plan(van, "drive", Practised.filled(van, 0.5)).steps()).isEmpty();
   }
 
+  @Tag("slow")
   @Test
   void aDiverterIsTurnedWhileTheWaterRuns() {
     Network trailer = Network.of(Practised.rig("two-travel-valves"));

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Plans take about as many acts as people who do the job often; counted in docs/jobs.md. */
@@ -64,6 +65,7 @@ class PracticeTest {
     return new State(network.rig().atRest(), volumes, Slope.LEVEL);
   }
 
+  @Tag("slow")
   @Test
   void everyPlanIsWithinThreeActsOfPractice() throws IOException {
     List<String> rows = new ArrayList<>();

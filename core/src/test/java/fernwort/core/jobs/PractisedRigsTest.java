@@ -28,6 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -50,6 +51,7 @@ class PractisedRigsTest {
 
   private final Map<String, Network> rigs = new HashMap<>();
 
+  @Tag("slow")
   @Test
   void everyJobIsWithinThreeActsOfPractice() throws IOException {
     List<String> rows = new ArrayList<>();

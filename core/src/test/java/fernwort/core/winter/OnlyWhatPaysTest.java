@@ -30,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -137,6 +138,7 @@ class OnlyWhatPaysTest {
   }
 
   /** Gray water never runs over the hands: its valve is closed while the cap comes off. */
+  @Tag("slow")
   @ParameterizedTest
   @MethodSource("rigs")
   void theValveOfAFullGrayTankIsClosedBeforeItsCapComesOff(Rig rig) {

@@ -51,6 +51,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -86,6 +87,7 @@ class WinterizingMethodsTest {
     return new State(rig.atRest(), volumes, Slope.LEVEL);
   }
 
+  @Tag("slow")
   @ParameterizedTest
   @MethodSource("rigs")
   void everySchoolLeavesNoDangerOrSaysWhatToAdd(Case one) {
@@ -264,6 +266,7 @@ class WinterizingMethodsTest {
         .isGreaterThan(pumped);
   }
 
+  @Tag("slow")
   @Test
   void aForgottenPlugOrBowlIsToldWithWhatItKeeps() {
     DemoRig van = DemoRig.all().getFirst();
@@ -316,6 +319,7 @@ class WinterizingMethodsTest {
     assertThat(plan.steps().toString()).contains("macerator");
   }
 
+  @Tag("slow")
   @Test
   void antifreezeStandsEverywhereItComesTo() {
     DemoRig marginalia = DemoRig.all().getFirst();
@@ -368,6 +372,7 @@ class WinterizingMethodsTest {
         .orElseGet(() -> now.wetness().body(id) + now.state().volume(id));
   }
 
+  @Tag("slow")
   @Test
   void springClosesAllThatTheAutumnOpened() {
     for (Case one : rigs().toList()) {

@@ -40,6 +40,7 @@ import net.jqwik.api.constraints.LongRange;
 import net.jqwik.api.statistics.Statistics;
 import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.DynamicTest;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestFactory;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -203,6 +204,7 @@ class PlannerTest {
 
   // --- every job of the demo rigs --------------------------------------------------------------
 
+  @Tag("slow")
   @TestFactory
   List<DynamicTest> everyJobOfTheDemoRigsKeepsToSafeStates() {
     List<DynamicTest> tests = new ArrayList<>();

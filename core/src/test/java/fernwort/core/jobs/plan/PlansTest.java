@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** Run sheets: reasons, waits and troubles. */
@@ -238,6 +239,7 @@ class PlansTest {
   }
 
   /** On every demo and for every fill that it offers. */
+  @Tag("slow")
   @Test
   void theSignOfAFullTankIsWhereWaterRunsOutFirst() {
     int signs = 0;

@@ -56,7 +56,7 @@ class SimulatedDaysTest {
 
   private static final Logger LOG = LoggerFactory.getLogger(SimulatedDaysTest.class);
 
-  /** So many days are lived of each rig; ten thousand in the sweep. */
+  /** So many days are lived of each rig; more in the sweep. */
   private static final int DAYS = Integer.getInteger("sweep.days", 3);
 
   private static final long FIRST = Long.getLong("sweep.seed", 1);

@@ -1,6 +1,7 @@
 package fernwort.app.board;
 
 import fernwort.core.say.Message;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
@@ -57,7 +58,20 @@ public record Drawing(
    * @param moving "forward", "back" or empty when the water stands
    */
   public record Pipe(
-      String id, String line, String label, String path, String stream, String moving) {}
+      String id, String line, String label, String path, String stream, String moving) {
+
+    /** Tells whether water moves in it. */
+    public boolean isFlowing() {
+      return !moving.isEmpty();
+    }
+
+    /** Returns the classes that say what it carries and whether that moves. */
+    public String classes() {
+      return isFlowing()
+          ? classed("pipe", "pipe-" + stream, "is-moving", "flows-" + moving)
+          : classed("pipe", "pipe-" + stream);
+    }
+  }
 
   /** A line of a label. */
   public record Text(String words, double x, double y) {}
@@ -108,6 +122,33 @@ public record Drawing(
       Message age,
       String water) {
 
+    /** Returns the classes that say what it is, how it stands and what is wrong about it. */
+    public String classes() {
+      List<String> classes = new ArrayList<>(List.of("part"));
+      if (figure.equals("tank")) {
+        classes.add("tank");
+        classes.add("water-" + water);
+      } else {
+        classes.add("figure-" + figure);
+        if (isTurned()) {
+          classes.add("handle");
+          classes.add("is-" + position);
+        }
+        if (live) {
+          classes.add("is-live");
+        }
+      }
+      if (!alarm.isEmpty()) {
+        classes.add("alarm-" + alarm);
+      }
+      return classed(classes.toArray(String[]::new));
+    }
+
+    /** Tells whether a click turns it. */
+    public boolean isTurned() {
+      return !next.isEmpty();
+    }
+
     /** Returns where a mark stands beside its label: at its right, or where that begins there. */
     public double markX() {
       return anchor.equals("start") ? x - halfWidth : x + halfWidth;
@@ -118,5 +159,9 @@ public record Drawing(
       boolean under = texts.stream().anyMatch(t -> t.y() < y - halfHeight);
       return under ? y + halfHeight : y - halfHeight;
     }
+  }
+
+  private static String classed(String... classes) {
+    return String.join(" ", classes);
   }
 }

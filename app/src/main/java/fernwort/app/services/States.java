@@ -77,8 +77,10 @@ public class States {
    * that was never read counts as empty.
    */
   public Standing of(OpenRig rig) {
-    Map<String, Logbook.Level> readings = new HashMap<>(logbook.levels(rig.id()));
-    readings.putAll(live.of(rig.id()));
+    Logbook.Readings kept = logbook.readings(rig.id());
+    Map<String, Logbook.Level> sensed = live.of(rig.id());
+    Map<String, Logbook.Level> readings = new HashMap<>(kept.sound());
+    readings.putAll(sensed);
     Map<PartId, Double> volumes = new HashMap<>();
     // The description may have changed since: parts gone, handles with other positions.
     rig.rig()
@@ -94,8 +96,8 @@ public class States {
     return new Standing(
         new State(new Setting(positions), volumes, parked(rig)),
         readings,
-        logbook.setAside(rig.id()),
-        Set.copyOf(live.of(rig.id()).keySet()));
+        kept.setAside(),
+        Set.copyOf(sensed.keySet()));
   }
 
   /** Returns how a rig is parked. */

@@ -13,10 +13,10 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
@@ -127,28 +127,36 @@ public class Logbook {
 
   /** Returns the newest reading of every tank that has one that can be shown. */
   public Map<String, Level> levels(String rig) {
-    return readings(rig).entrySet().stream()
-        .filter(e -> e.getValue().isSound())
-        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue));
+    return readings(rig).sound();
   }
 
-  /** Returns the tanks whose newest reading cannot be shown, and is set aside. */
-  public List<String> setAside(String rig) {
-    return readings(rig).entrySet().stream()
-        .filter(e -> !e.getValue().isSound())
-        .map(Map.Entry::getKey)
-        .sorted()
-        .toList();
+  /**
+   * The newest reading of every tank.
+   *
+   * @param sound those that can be shown
+   * @param setAside the tanks whose reading cannot be shown, and is set aside
+   */
+  public record Readings(Map<String, Level> sound, List<String> setAside) {
+
+    private static Readings of(Map<String, Level> all) {
+      Map<String, Level> sound = new HashMap<>(all);
+      sound.values().removeIf(level -> !level.isSound());
+      return new Readings(
+          sound, all.keySet().stream().filter(tank -> !sound.containsKey(tank)).sorted().toList());
+    }
   }
 
-  private Map<String, Level> readings(String rig) {
+  /** Returns the newest reading of every tank. */
+  public Readings readings(String rig) {
     // As seconds, for a time of many digits or before year 1 is read by no driver.
     Field<BigDecimal> seconds =
         DSL.field("extract(epoch from {0})", BigDecimal.class, LEVEL.READ_AT);
-    return db.select(LEVEL.TANK, LEVEL.VOLUME, seconds, LEVEL.SHOWN)
-        .from(LEVEL)
-        .where(LEVEL.RIG.eq(rig))
-        .fetchMap(r -> r.value1(), r -> new Level(r.value2(), instant(r.value3()), r.value4()));
+    return Readings.of(
+        db.select(LEVEL.TANK, LEVEL.VOLUME, seconds, LEVEL.SHOWN)
+            .from(LEVEL)
+            .where(LEVEL.RIG.eq(rig))
+            .fetchMap(
+                r -> r.value1(), r -> new Level(r.value2(), instant(r.value3()), r.value4())));
   }
 
   private static Instant instant(BigDecimal seconds) {
@@ -264,7 +272,7 @@ public class Logbook {
         before
             .map(at -> JOURNAL.MADE_AT.lt(utc(at)))
             // They are numbered one by one: a long journal is not sorted for the end of it.
-            .orElseGet(() -> JOURNAL.SEQ.gt(newest(rig) - most));
+            .orElseGet(() -> JOURNAL.SEQ.gt(newest(rig).minus(most)));
     return db.selectFrom(JOURNAL)
         .where(JOURNAL.RIG.eq(rig).and(which))
         .orderBy(JOURNAL.SEQ.desc())
@@ -276,10 +284,14 @@ public class Logbook {
   public boolean[] canUndoRedo(String rig) {
     Condition change =
         JOURNAL.RIG.eq(rig).and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()));
-    return new boolean[] {
-      db.fetchExists(JOURNAL, change.and(JOURNAL.STANDING.eq(STANDS))),
-      db.fetchExists(JOURNAL, change.and(JOURNAL.STANDING.eq(UNDONE)))
-    };
+    return db.select(
+            any(change.and(JOURNAL.STANDING.eq(STANDS))),
+            any(change.and(JOURNAL.STANDING.eq(UNDONE))))
+        .fetchSingle(can -> new boolean[] {can.value1(), can.value2()});
+  }
+
+  private static Field<Boolean> any(Condition which) {
+    return DSL.field(DSL.exists(DSL.selectOne().from(JOURNAL).where(which)));
   }
 
   /** One change at a time per rig, so that undo never meets a half-made one. */
@@ -329,7 +341,7 @@ public class Logbook {
       String rig, String who, Kind kind, String subject, String before, String after) {
     db.insertInto(JOURNAL)
         .set(JOURNAL.RIG, rig)
-        .set(JOURNAL.SEQ, newest(rig) + 1)
+        .set(JOURNAL.SEQ, newest(rig).plus(1))
         .set(JOURNAL.MADE_AT, utc(clock.instant()))
         .set(JOURNAL.WHO, who)
         .set(JOURNAL.KIND, kind.name())
@@ -341,14 +353,15 @@ public class Logbook {
   }
 
   /** The number of the newest line, 0 before the first. */
-  private long newest(String rig) {
-    return db.select(JOURNAL.SEQ)
-        .from(JOURNAL)
-        .where(JOURNAL.RIG.eq(rig))
-        .orderBy(JOURNAL.RIG, JOURNAL.SEQ.desc())
-        .limit(1)
-        .fetchOptional(JOURNAL.SEQ)
-        .orElse(0L);
+  private static Field<Long> newest(String rig) {
+    return DSL.coalesce(
+        DSL.field(
+            DSL.select(JOURNAL.SEQ)
+                .from(JOURNAL)
+                .where(JOURNAL.RIG.eq(rig))
+                .orderBy(JOURNAL.RIG, JOURNAL.SEQ.desc())
+                .limit(1)),
+        0L);
   }
 
   private static OffsetDateTime utc(Instant at) {

@@ -57,6 +57,10 @@ public final class RegionHandler extends AbstractTemplateHandler {
 
   @Override
   public void handleOpenElement(IOpenElementTag tag) {
+    if (words == null) {
+      super.handleOpenElement(tag);
+      return;
+    }
     String name = tag.getElementCompleteName();
     if (typed == null && (tag.hasAttribute(TYPED) || name.equals("textarea"))) {
       typed = name;

@@ -51,7 +51,10 @@ class BoardJourneyTest {
 
   /** In the morning the first thing said is what to do, and one press leads there. */
   @Test
-  void whatIsNextStandsFirstWithTheJobThatDoesIt() {
+  void whatIsNextStandsFirstWithTheJobThatDoesIt() throws IOException {
+    // On a cold day of the calendar the night would come first.
+    COPY.copy()
+        .post(COPY.own("/rigs/marginalia/cold/tonight"), "night-source=typed&night-lowest=8");
     COPY.visit("/rigs/marginalia/board");
     assertThat(page.locator("#next [data-answer]")).containsText("Water for about");
     COPY.visit("/rigs/samphire/jobs/pour-tank-filler");

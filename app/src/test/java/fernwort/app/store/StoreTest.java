@@ -169,7 +169,7 @@ class StoreTest {
           "insert into level values ('tern', 'aft', 'NaN', timestamp with time zone '2026-01-01 00:00:00+00:00', '? L')");
     }
     assertThat(logbook.levels("tern")).containsOnlyKeys("fore");
-    assertThat(logbook.setAside("tern")).containsExactly("aft", "arch");
+    assertThat(logbook.readings("tern").setAside()).containsExactly("aft", "arch");
     logbook.read("tern", "arch", level(0.01), "bo");
     assertThat(logbook.levels("tern")).containsOnlyKeys("arch", "fore");
     assertThat(logbook.undo("tern", "bo")).as("what was before is no reading").isPresent();

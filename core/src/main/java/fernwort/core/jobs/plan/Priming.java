@@ -42,9 +42,13 @@ final class Priming {
     Connections free = Connections.withHandlesFree(network);
     return network.pumps().stream()
         .filter(p -> p.height() - water.getAsDouble() > p.kind().suctionLift())
-        .filter(
-            p -> free.route(source.id(), x -> x.kind().is(Purpose.HOLDS), p::equals).isPresent())
+        .filter(p -> free.route(source.id(), x -> !isDrawnThrough(x, p), p::equals).isPresent())
         .findFirst();
+  }
+
+  /** Tells whether a pump draws through a part: behind another pump it is pushed to. */
+  private static boolean isDrawnThrough(Part part, Part pump) {
+    return part.equals(pump) || !part.kind().is(Purpose.HOLDS) && !part.kind().is(Purpose.DRIVES);
   }
 
   /**

@@ -37,6 +37,12 @@ class OffersTest {
   }
 
   @Test
+  void oneAfterTheOtherTheySayTheSame() {
+    Offers offers = offers();
+    assertThat(offers.oneByOne()).isNotEmpty().isEqualTo(offers.all());
+  }
+
+  @Test
   void whatWasLookedAtIsNotLookedAtAgain() {
     Offers offers = offers();
     Offer first = offers.of(JOBS.all().getFirst());

@@ -42,7 +42,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -100,7 +99,6 @@ class ConditionsTest {
     return turns;
   }
 
-  @Tag("slow")
   @ParameterizedTest
   @CsvSource({"marginalia, main low, gray, inlet, pump", "tern, fore arch aft, gray, inlet, pump"})
   void whenEachHoldsIsOnRecord(String id, String tanks, PartId gray, PartId inlet, PartId pump) {

@@ -36,6 +36,22 @@ class OffersTest {
     }
   }
 
+  /** What no position of the handles leads to, however full the tanks are. */
+  @Test
+  void whatNoHandleCanEverDoIsWanting() {
+    assertThat(offers().all().stream().filter(Offer::wanting))
+        .extracting(offer -> offer.job().id())
+        .containsExactly("run-together", "move-main-low-fall");
+  }
+
+  /** A tank that stood full could not be filled. */
+  @Test
+  void aTankIsFilledFromNearlyEmpty() {
+    assertThat(offers().possible())
+        .extracting(Job::id)
+        .contains("fill-main-inlet", "fill-all-inlet", "move-main-low-pump", "refill-low-inlet");
+  }
+
   @Test
   void oneAfterTheOtherTheySayTheSame() {
     Offers offers = offers();

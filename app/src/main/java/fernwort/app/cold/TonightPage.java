@@ -24,6 +24,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -220,7 +221,10 @@ final class TonightPage {
       String at = clock(e.zero());
       marks.put(e.id().value(), new Marked.Mark(weight, at, Says.AT_0_C_ABOUT.filled(at)));
     }
-    return new Marked(Says.WHAT_FREEZES_TONIGHT_EACH.text(), marks);
+    return new Marked(
+        Says.WHAT_FREEZES_TONIGHT_EACH.text(),
+        marks,
+        Optional.of(new Marked.Act(Says.DRAIN_IT.text(), "/empty?lines=true")));
   }
 
   /** The gas that keeps the inside warm through the night, against what is in the bottle. */

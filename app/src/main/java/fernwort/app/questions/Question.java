@@ -66,6 +66,11 @@ public record Question(
     return rows.stream().anyMatch(r -> !r.working().isEmpty());
   }
 
+  /** Tells whether there is something to do: its figures come before the curves behind them. */
+  public boolean acts() {
+    return marked.flatMap(Marked::act).isPresent();
+  }
+
   /** Returns what the answer goes by, in a sentence; empty where nothing is entered or asked. */
   public String assumed() {
     String said =

@@ -13,6 +13,8 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.RegisterExtension;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Every page of the rail and its tabs, opened on a demo rig at both sizes: how much it says before
@@ -61,6 +63,11 @@ class PagesTest {
   private static final int MOST_PAGES = 22;
 
   private static final int MOST_WORDS = 220;
+
+  /** Nights on which something freezes, and nothing (°C). */
+  private static final int FROST = -4;
+
+  private static final int MILD = 8;
   private static final double WORDS_ON_AVERAGE = 130;
   private static final int FEWEST_PICTURES = 16;
 
@@ -139,17 +146,49 @@ class PagesTest {
 
   private static Map<String, Measured> measured() {
     Map<String, Measured> all = new LinkedHashMap<>();
-    PAGES.forEach((name, path) -> {
-      COPY.visit("/rigs/marginalia/" + path);
-      COPY.page().waitForFunction(READY);
-      all.put(name, Measured.of(COPY.page()));
-    });
+    PAGES.forEach((name, path) -> all.put(name, measured(path)));
     return all;
+  }
+
+  private static Measured measured(String path) {
+    COPY.visit("/rigs/marginalia/" + path);
+    COPY.page().waitForFunction(READY);
+    return Measured.of(COPY.page());
+  }
+
+  /** Has the coming night be as cold as that, whatever the calendar says (°C). */
+  private static void tonight(int lowest) throws IOException {
+    COPY.copy()
+        .post(
+            COPY.own("/rigs/marginalia/cold/tonight"),
+            "night-source=typed&night-lowest=" + lowest + "&night-evening=" + (lowest + 6));
+  }
+
+  private static void assertFitsADesk(String name, Measured at) {
+    assertThat(at.words()).as(name + ": words in the first view").isLessThan(MOST_WORDS);
+    assertThat(at.seen()).as(name + ": an answer in the first view").isTrue();
+    assertThat(at.fields()).as(name + ": fields before the answer").isLessThan(2);
+  }
+
+  private static void assertFitsAPhone(String name, Measured at) {
+    assertThat(at.wide()).as(name + ": wider than a phone").isFalse();
+    assertThat(at.seen()).as(name + ": an answer in a phone's first view").isTrue();
+    assertThat(at.act()).as(name + ": something to do in a phone's first view").isTrue();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"Today", "Tonight"})
+  void aMildNightIsSaidInNoMoreThanAColdOne(String name) throws IOException {
+    tonight(MILD);
+    assertFitsADesk(name, measured(PAGES.getOrDefault(name, "")));
+    COPY.phone();
+    assertFitsAPhone(name, measured(PAGES.getOrDefault(name, "")));
   }
 
   @Test
   void everyPageAnswersBeforeItAsksAndSaysLittleAtOnce() throws IOException {
     assertThat(PAGES).hasSizeLessThanOrEqualTo(MOST_PAGES);
+    tonight(FROST);
     Map<String, Measured> desk = measured();
     COPY.phone();
     Map<String, Measured> phone = measured();
@@ -178,18 +217,8 @@ class PagesTest {
         .as("look at app/target/pages.md; if it is right, copy it to docs")
         .isEqualTo(names(rows));
 
-    assertThat(desk)
-        .allSatisfy((name, at) -> {
-          assertThat(at.words()).as(name + ": words in the first view").isLessThan(MOST_WORDS);
-          assertThat(at.seen()).as(name + ": an answer in the first view").isTrue();
-          assertThat(at.fields()).as(name + ": fields before the answer").isLessThan(2);
-        });
-    assertThat(phone)
-        .allSatisfy((name, at) -> {
-          assertThat(at.wide()).as(name + ": wider than a phone").isFalse();
-          assertThat(at.seen()).as(name + ": an answer in a phone's first view").isTrue();
-          assertThat(at.act()).as(name + ": something to do in a phone's first view").isTrue();
-        });
+    assertThat(desk).allSatisfy(PagesTest::assertFitsADesk);
+    assertThat(phone).allSatisfy(PagesTest::assertFitsAPhone);
     assertThat(desk.values().stream().mapToInt(Measured::words).average().orElseThrow())
         .as("words in the first view, on average")
         .isLessThan(WORDS_ON_AVERAGE);

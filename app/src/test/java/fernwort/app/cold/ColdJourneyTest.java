@@ -194,6 +194,24 @@ class ColdJourneyTest {
   }
 
   @Test
+  void whatFreezesTonightIsDrainedByOnePressAndNothingIsOfferedOtherwise() {
+    Page page = COPY.phone();
+    COPY.visit("/rigs/samphire/cold/tonight");
+    page.locator("#tonight details.assume > summary").click();
+    page.locator("[name='night-source']").selectOption("typed");
+    page.locator("[name='night-lowest']").fill("9");
+    page.locator("[name='night-lowest']").blur();
+    assertThat(page.locator("#tonight-answer")).containsText("nothing freezes");
+    assertThat(page.locator("#tonight-answer a.button")).hasCount(0);
+    page.locator("[name='night-lowest']").fill("-40");
+    page.locator("[name='night-lowest']").blur();
+    assertThat(page.locator("#tonight-answer")).containsText("freezes first");
+    page.locator("#tonight-answer a.button").click();
+    assertThat(page.locator("h1")).hasText("Drain it");
+    assertThat(page.locator("[name='lines']")).isChecked();
+  }
+
+  @Test
   void theMethodToTakeIsNamedOnceAllStandBesideEachOther() {
     Page page = COPY.page();
     COPY.visit("/rigs/samphire/cold");

@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ReducedMotion;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
+import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -125,6 +126,14 @@ public final class InBrowser implements BeforeAllCallback, BeforeEachCallback, A
   /** Returns a visitor of the copy. */
   public Client copy() {
     return copy.client();
+  }
+
+  /** Has the coming night of a rig be as cold as that, whatever the calendar says (°C). */
+  public void night(String rig, int lowest) throws IOException {
+    copy()
+        .post(
+            own("/rigs/" + rig + "/cold/tonight"),
+            "night-source=typed&night-lowest=" + lowest + "&night-evening=" + (lowest + 6));
   }
 
   /** Expects complaints that hold this text, as of a refused change. */

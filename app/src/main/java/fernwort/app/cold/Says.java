@@ -45,7 +45,7 @@ enum Says implements Phrase {
       "Under Winter, De-winterize: close, flush, look, sanitize, fill."),
 
   // TonightPage: tonight's frost: what freezes first, and what holds it.
-  DRAIN_IT("Drain it …"),
+  DRAIN_WHAT_FREEZES("Drain what freezes …"),
   USABLE_BATTERY_IN_THE_COLD("Usable battery in the cold"),
   ABOUT_HALF_ITS_RATING("About half its rating."),
   THE_HEATER_INSIDE_TAKES("The heater inside takes"),

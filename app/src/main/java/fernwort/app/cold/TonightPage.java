@@ -28,6 +28,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** Tonight's frost: what freezes first, and what holds it. */
 final class TonightPage {
@@ -209,7 +210,7 @@ final class TonightPage {
   }
 
   /** What freezes on the drawing, each with its hour; the earliest hours stand out. */
-  private static Marked drawn(List<FreezeForecast.Exposure> frozen) {
+  private Marked drawn(List<FreezeForecast.Exposure> frozen) {
     Map<String, Marked.Mark> marks = new HashMap<>();
     double first = frozen.stream().mapToDouble(e -> e.zero().orElseThrow()).min().orElse(0);
     for (FreezeForecast.Exposure e : frozen) {
@@ -224,7 +225,19 @@ final class TonightPage {
     return new Marked(
         Says.WHAT_FREEZES_TONIGHT_EACH.text(),
         marks,
-        Optional.of(new Marked.Act(Says.DRAIN_IT.text(), "/empty?lines=true")));
+        Optional.of(new Marked.Act(Says.DRAIN_WHAT_FREEZES.text(), draining(frozen))));
+  }
+
+  /** Where what freezes is drained, with its tanks ticked, and the lines where any of them does. */
+  private String draining(List<FreezeForecast.Exposure> frozen) {
+    Set<ElementId> cold =
+        frozen.stream().map(FreezeForecast.Exposure::id).collect(Collectors.toSet());
+    UriComponentsBuilder drain = UriComponentsBuilder.fromPath("/empty");
+    trip.rig()
+        .tanks()
+        .filter(tank -> cold.remove(tank.id()))
+        .forEach(tank -> drain.queryParam("tanks", tank.id().value()));
+    return (cold.isEmpty() ? drain : drain.queryParam("lines", true)).toUriString();
   }
 
   /** The gas that keeps the inside warm through the night, against what is in the bottle. */

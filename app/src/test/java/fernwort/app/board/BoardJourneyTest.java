@@ -52,9 +52,8 @@ class BoardJourneyTest {
   /** In the morning the first thing said is what to do, and one press leads there. */
   @Test
   void whatIsNextStandsFirstWithTheJobThatDoesIt() throws IOException {
-    // On a cold day of the calendar the night would come first.
-    COPY.copy()
-        .post(COPY.own("/rigs/marginalia/cold/tonight"), "night-source=typed&night-lowest=8");
+    // Frost would come first.
+    COPY.night("marginalia", 8);
     COPY.visit("/rigs/marginalia/board");
     assertThat(page.locator("#next [data-answer]")).containsText("Water for about");
     COPY.visit("/rigs/samphire/jobs/pour-tank-filler");

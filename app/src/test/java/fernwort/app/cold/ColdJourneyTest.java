@@ -155,19 +155,26 @@ class ColdJourneyTest {
     assertThat(page.locator(".step-done")).hasCount(0);
   }
 
+  private static void typeTheNight(Page page) {
+    page.locator("#tonight details.assume > summary").click();
+    page.locator("[name='night-source']").selectOption("typed");
+  }
+
+  private static void typeLowest(Page page, String lowest) {
+    page.locator("[name='night-lowest']").fill(lowest);
+    page.locator("[name='night-lowest']").blur();
+  }
+
   @Test
   void tonightAnswersInOtherUnitsAndToNonsense() {
     Page page = COPY.page();
     COPY.visit("/rigs/tern/cold/tonight");
     assertThat(page.locator("#tonight-answer"))
         .containsText(Pattern.compile("nothing freezes|freezes first"));
-    page.locator("#tonight details.assume > summary").click();
-    page.locator("[name='night-source']").selectOption("typed");
-    page.locator("[name='night-lowest']").fill("cold");
-    page.locator("[name='night-lowest']").blur();
+    typeTheNight(page);
+    typeLowest(page, "cold");
     assertThat(page.locator("#tonight-answer .warning")).containsText("Lowest");
-    page.locator("[name='night-lowest']").fill("10 °F");
-    page.locator("[name='night-lowest']").blur();
+    typeLowest(page, "10 °F");
     assertThat(page.locator("#tonight-answer")).containsText("Heat needed to keep it at 2 °C");
   }
 
@@ -176,10 +183,8 @@ class ColdJourneyTest {
     Page page = COPY.page();
     String rig = COPY.own("/rigs/samphire");
     COPY.visit("/rigs/samphire/cold/tonight");
-    page.locator("#tonight details.assume > summary").click();
-    page.locator("[name='night-source']").selectOption("typed");
-    page.locator("[name='night-lowest']").fill("-40");
-    page.locator("[name='night-lowest']").blur();
+    typeTheNight(page);
+    typeLowest(page, "-40");
     Locator said = page.locator("#tonight-answer [data-answer]").first();
     assertThat(said).containsText(Pattern.compile("-40 °C:\\s+.* freezes first, about "));
     String answer = said.textContent();
@@ -197,18 +202,16 @@ class ColdJourneyTest {
   void whatFreezesTonightIsDrainedByOnePressAndNothingIsOfferedOtherwise() {
     Page page = COPY.phone();
     COPY.visit("/rigs/samphire/cold/tonight");
-    page.locator("#tonight details.assume > summary").click();
-    page.locator("[name='night-source']").selectOption("typed");
-    page.locator("[name='night-lowest']").fill("9");
-    page.locator("[name='night-lowest']").blur();
+    typeTheNight(page);
+    typeLowest(page, "9");
     assertThat(page.locator("#tonight-answer")).containsText("nothing freezes");
     assertThat(page.locator("#tonight-answer a.button")).hasCount(0);
-    page.locator("[name='night-lowest']").fill("-40");
-    page.locator("[name='night-lowest']").blur();
+    typeLowest(page, "-40");
     assertThat(page.locator("#tonight-answer")).containsText("freezes first");
     page.locator("#tonight-answer a.button").click();
     assertThat(page.locator("h1")).hasText("Drain it");
     assertThat(page.locator("[name='lines']")).isChecked();
+    assertThat(page.locator("[name='tanks']")).isChecked();
   }
 
   @Test

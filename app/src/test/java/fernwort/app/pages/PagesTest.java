@@ -63,13 +63,14 @@ class PagesTest {
   private static final int MOST_PAGES = 22;
 
   private static final int MOST_WORDS = 220;
-
-  /** Nights on which something freezes, and nothing (°C). */
-  private static final int FROST = -4;
-
-  private static final int MILD = 8;
   private static final double WORDS_ON_AVERAGE = 130;
   private static final int FEWEST_PICTURES = 16;
+
+  /** A night on which something freezes (°C). */
+  private static final int FROST = -4;
+
+  /** A night on which nothing does (°C). */
+  private static final int MILD = 8;
 
   private static final String MEASURE =
       """
@@ -156,14 +157,6 @@ class PagesTest {
     return Measured.of(COPY.page());
   }
 
-  /** Has the coming night be as cold as that, whatever the calendar says (°C). */
-  private static void tonight(int lowest) throws IOException {
-    COPY.copy()
-        .post(
-            COPY.own("/rigs/marginalia/cold/tonight"),
-            "night-source=typed&night-lowest=" + lowest + "&night-evening=" + (lowest + 6));
-  }
-
   private static void assertFitsADesk(String name, Measured at) {
     assertThat(at.words()).as(name + ": words in the first view").isLessThan(MOST_WORDS);
     assertThat(at.seen()).as(name + ": an answer in the first view").isTrue();
@@ -179,16 +172,16 @@ class PagesTest {
   @ParameterizedTest
   @ValueSource(strings = {"Today", "Tonight"})
   void aMildNightIsSaidInNoMoreThanAColdOne(String name) throws IOException {
-    tonight(MILD);
-    assertFitsADesk(name, measured(PAGES.getOrDefault(name, "")));
+    COPY.night("marginalia", MILD);
+    assertFitsADesk(name, measured(PAGES.get(name)));
     COPY.phone();
-    assertFitsAPhone(name, measured(PAGES.getOrDefault(name, "")));
+    assertFitsAPhone(name, measured(PAGES.get(name)));
   }
 
   @Test
   void everyPageAnswersBeforeItAsksAndSaysLittleAtOnce() throws IOException {
     assertThat(PAGES).hasSizeLessThanOrEqualTo(MOST_PAGES);
-    tonight(FROST);
+    COPY.night("marginalia", FROST);
     Map<String, Measured> desk = measured();
     COPY.phone();
     Map<String, Measured> phone = measured();

@@ -1,5 +1,6 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.flow.Yielding;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
@@ -20,6 +21,8 @@ import java.util.Set;
  *     they give
  * @param spilling tanks that stand level with where a port lets their water over, by tank id: the
  *     port, which passes on what comes in and no more
+ * @param yielding how the air of each tank that is shut in gives way within a step that is under
+ *     way, by id
  * @param vents lines that the air of each tank passes, by tank id; worked out when not given
  */
 public record Carried(
@@ -28,11 +31,12 @@ public record Carried(
     Set<PartId> emptyJugs,
     Set<PartId> airlocked,
     Map<PartId, PortId> spilling,
+    Map<PartId, Yielding> yielding,
     Optional<Map<PartId, List<LineId>>> vents) {
 
   /** Nothing: every tank's air as outside, no line running full. */
   public static final Carried NOTHING =
-      new Carried(Map.of(), Set.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
+      new Carried(Map.of(), Set.of(), Set.of(), Set.of(), Map.of(), Map.of(), Optional.empty());
 
   public Carried {
     airPressure = Map.copyOf(airPressure);
@@ -40,16 +44,18 @@ public record Carried(
     emptyJugs = Set.copyOf(emptyJugs);
     airlocked = Set.copyOf(airlocked);
     spilling = Map.copyOf(spilling);
+    yielding = Map.copyOf(yielding);
     vents = vents.map(Map::copyOf);
   }
 
   /** Returns nothing but lines that ran full until now. */
   public static Carried runningFull(Set<LineId> lines) {
-    return new Carried(Map.of(), lines, Set.of(), Set.of(), Map.of(), Optional.empty());
+    return new Carried(Map.of(), lines, Set.of(), Set.of(), Map.of(), Map.of(), Optional.empty());
   }
 
   /** Returns nothing but the air's gauge pressure above tanks (Pa). */
   public static Carried air(Map<PartId, Double> pressures) {
-    return new Carried(pressures, Set.of(), Set.of(), Set.of(), Map.of(), Optional.empty());
+    return new Carried(
+        pressures, Set.of(), Set.of(), Set.of(), Map.of(), Map.of(), Optional.empty());
   }
 }

@@ -151,17 +151,23 @@ final class NetworkBuilder {
     if (wet.spill(place) >= 0) {
       return building.junction(wet.surface(tank));
     }
-    Venting vent = vents.get(tank.id());
-    if (vent == null
+    Optional<Loss> air = airOf(tank.id());
+    if (air.isEmpty()
         || levels.isBrimFull(tank.id())
         || conditions.carried().airlocked().contains(tank.id())) {
       return -1;
     }
     int water = building.junction(wet.surface(tank));
     int open = building.reservoir(wet.surface(tank));
-    int link = link(water, open, vent, Optional.empty(), tank);
+    int link = link(water, open, air.get(), Optional.empty(), tank);
     ventLinks.put(place, link);
     return water;
+  }
+
+  /** What a tank's air takes to move: through its vent, or squeezed where it is shut in. */
+  private Optional<Loss> airOf(PartId tank) {
+    Loss vent = vents.get(tank);
+    return Optional.ofNullable(vent != null ? vent : conditions.carried().yielding().get(tank));
   }
 
   /**

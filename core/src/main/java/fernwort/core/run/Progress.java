@@ -1,5 +1,6 @@
 package fernwort.core.run;
 
+import fernwort.core.flow.Yielding;
 import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
@@ -210,12 +211,25 @@ final class Progress {
     }
   }
 
-  /** Returns what would flow with such volumes (m³), the rest as it stands. */
-  Rates at(double[] volumes) {
-    return rates(solve(volumes));
+  /**
+   * Returns what would flow at the end of a step: with each level, and the pressure of its air,
+   * where the start of the step takes it; but as shut-in air gives way to what flows at the end.
+   * That keeps air steady which gives way so little that it would swing about its balance.
+   *
+   * @param seconds how long the step is (s)
+   */
+  Rates after(Rates start, double seconds) {
+    return rates(
+        solve(
+            crossings.after(start, start, seconds, seconds),
+            tanks.yielding(start.gains(), seconds)));
   }
 
   private Flows solve(double[] volumes) {
+    return solve(volumes, Map.of());
+  }
+
+  private Flows solve(double[] volumes, Map<PartId, Yielding> yielding) {
     Carried carried =
         new Carried(
             tanks.pressures(volumes),
@@ -223,6 +237,7 @@ final class Progress {
             jugs.empty(),
             locks.ids(),
             spills.ports(),
+            yielding,
             Optional.of(vents));
     return fronts.arriving(
         hydraulics.solve(spills.level(now(volumes)), wear.on(given).carrying(carried)));

@@ -22,8 +22,8 @@ final class TimeStep {
 
   private static final int MOST_ATTEMPTS = 40;
 
-  /** Steps shorter than this are a sign of air that is shut in (s). */
-  private static final double STIFF = 0.05;
+  /** Steps as short as this are a sign of air that hardly gives way at all (s). */
+  private static final double STIFF = 0.005;
 
   /** A line with more than this has water moving in it (m³/s). */
   private static final double MOVING = 1e-9;
@@ -77,8 +77,11 @@ final class TimeStep {
     double error = 0;
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Effort.look();
-      end = progress.at(crossings.after(start, start, h, h));
-      error = EventLocation.difference(start.gains(), end.gains()) * h / 2;
+      end = progress.after(start, h);
+      error =
+          Math.max(
+              EventLocation.difference(start.gains(), end.gains()) * h / 2,
+              progress.locks.overshot(start, end, h));
       OptionalInt stiff = stiff(start, end, h, error);
       if (stiff.isPresent()) {
         progress.lock(stiff.getAsInt());
@@ -136,7 +139,7 @@ final class TimeStep {
     double high = within;
     while (high - low > pace.shortest()) {
       double middle = (low + high) / 2;
-      Rates then = progress.at(crossings.after(start, start, middle, middle));
+      Rates then = progress.after(start, middle);
       if (moveAlike(start.flows(), then.flows())) {
         low = middle;
       } else {

@@ -107,6 +107,13 @@ public final class Air {
     return Math.clamp(amount / room(volume) - ATMOSPHERE, -in, Math.min(out, MOST));
   }
 
+  /** Returns how much its pressure rises per water that comes in, with so much there (Pa/m³). */
+  double stiffness(double volume) {
+    double pressure = amount / room(volume) - ATMOSPHERE;
+    boolean passes = in == 0 && out == 0 || pressure <= -in || pressure >= Math.min(out, MOST);
+    return passes || room(volume) == LEAST ? 0 : amount / (room(volume) * room(volume));
+  }
+
   /** Returns by how much its pressure changes when the water changes by a volume (Pa, from m³). */
   double swing(double volume, double change) {
     return (pressure(volume) + ATMOSPHERE) * Math.abs(change) / room(volume);

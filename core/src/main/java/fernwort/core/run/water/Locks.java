@@ -107,6 +107,25 @@ public final class Locks {
   }
 
   /**
+   * Returns by how much a step overshoots where air that gives way comes to its balance within it:
+   * at most what the tank would have gained or lost but for that (m³).
+   *
+   * @param seconds how long the step is (s)
+   */
+  public double overshot(Rates start, Rates end, double seconds) {
+    double most = 0;
+    for (int i = 0; i < tanks.count(); i++) {
+      double gain = start.gains()[i];
+      if (Math.abs(gain) > Rates.STILL
+          && gain * end.gains()[i] < 0
+          && tanks.air(i).stiffness(tanks.volume(i)) > 0) {
+        most = Math.max(most, Math.abs(gain) * seconds);
+      }
+    }
+    return most;
+  }
+
+  /**
    * Returns a tank whose shut-in air would swing by more than a coarse step can follow.
    *
    * @param seconds how long the step is (s)

@@ -1,6 +1,7 @@
 package fernwort.core.run.water;
 
 import fernwort.core.flow.Fluid;
+import fernwort.core.flow.Yielding;
 import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Network;
@@ -133,6 +134,26 @@ public final class Tanks {
       }
     }
     return pressures;
+  }
+
+  /**
+   * Returns how air that is shut in gives way over a time, by the id of its tank: as at half of the
+   * time, by what its tank gains beyond what it was expected to.
+   *
+   * @param expected what each tank is expected to gain (m³/s)
+   * @param seconds for how long (s)
+   */
+  public Map<PartId, Yielding> yielding(double[] expected, double seconds) {
+    Map<PartId, Yielding> yielding = new TreeMap<>();
+    for (int i = 0; i < expected.length; i++) {
+      double halfway = Math.clamp(volumes[i] + expected[i] * seconds / 2, 0, capacity(i));
+      double stiffness = air[i].stiffness(halfway);
+      if (stiffness > 0) {
+        double resistance = Fluid.WATER.head(stiffness * seconds / 2);
+        yielding.put(id(i), new Yielding(expected[i], resistance));
+      }
+    }
+    return yielding;
   }
 
   /** Returns the head of a tank's water when it holds a volume (m³), its air's included (m). */

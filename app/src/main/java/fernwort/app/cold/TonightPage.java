@@ -185,16 +185,16 @@ final class TonightPage {
         frozen.stream().limit(FIRST).map(FreezeForecast.Exposure::id).collect(Collectors.toSet());
     compare(
         rows,
-        Says.CUPBOARD_DOORS_OPEN.text(),
+        Says.SAFE_WITH_CUPBOARD_DOORS_OPEN.text(),
         FreezeForecast.of(network, now, asked.withDoorsOpen()));
     compare(
         rows,
-        Says.INSULATION_OF_ROUND_EVERY_LINE.filled(trip.show(Measure.LENGTH, FOAM)),
+        Says.SAFE_WITH_INSULATION.filled(trip.show(Measure.LENGTH, FOAM)),
         FreezeForecast.of(network, now, asked.insulated(FOAM)));
     if (!first.isEmpty()) {
       compare(
           rows,
-          Says.THE_FIRST_THREE_DRAINED.text(),
+          Says.SAFE_WITH_THE_FIRST_DRAINED.text(),
           FreezeForecast.of(network, now, asked.draining(first)));
       double drip =
           frozen.stream().limit(FIRST).mapToDouble(FreezeForecast.Exposure::drip).max().orElse(0);
@@ -283,8 +283,8 @@ final class TonightPage {
             what,
             trip.show(Measure.TEMPERATURE, other.coldest()),
             frozen == 0
-                ? Says.THE_COLDEST_IT_THEN_GETS_NOTHING.text()
-                : Says.SAFE_DOWN_TO_THIS_THEN_TONIGHT.filled(frozen)));
+                ? Says.NOTHING_FREEZES_TONIGHT_THEN.text()
+                : Says.STILL_FREEZING_TONIGHT_THEN.filled(frozen)));
   }
 
   private Question.Table table(FreezeForecast tonight) {

@@ -92,7 +92,7 @@ public class JobsBenchmark {
 
   /** Every slip of one job of Marginalia. */
   @Benchmark
-  @Warmup(iterations = 2, time = 1)
+  @Warmup(iterations = 10, time = 1)
   @Measurement(iterations = 3, time = 1)
   public List<Slip> slipsOfOneJob() {
     Job job =
@@ -102,7 +102,7 @@ public class JobsBenchmark {
 
   /** Every slip of every job of Marginalia. */
   @Benchmark
-  @Warmup(iterations = 2, time = 1)
+  @Warmup(iterations = 10, time = 1)
   @Measurement(iterations = 3, time = 1)
   public List<List<Slip>> everySlip() {
     return truckJobs.stream().map(j -> truck.of(j, truckState)).toList();

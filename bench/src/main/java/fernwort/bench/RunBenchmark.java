@@ -23,7 +23,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @org.openjdk.jmh.annotations.State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
-@Warmup(iterations = 4, time = 1)
+@Warmup(iterations = 10, time = 1)
 @Measurement(iterations = 3, time = 1)
 @Fork(1)
 public class RunBenchmark {

@@ -125,7 +125,7 @@ final class TimeStep {
     if (turns || crossings.crossed()) {
       turn(end);
     } else {
-      progress.settle();
+      progress.settle(end, taken < h ? Double.POSITIVE_INFINITY : error);
       letGo();
     }
   }

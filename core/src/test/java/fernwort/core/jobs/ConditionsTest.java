@@ -99,6 +99,31 @@ class ConditionsTest {
     return turns;
   }
 
+  /**
+   * What has to hold before water moves is done before; the rest may come true at the last turn.
+   */
+  @Test
+  void whatTheJobIsForMayComeTrueWithTheLastTurn() {
+    assertThat(
+            conditions(
+                    List.of(PartId.of("main"), PartId.of("low")),
+                    PartId.of("gray"),
+                    PartId.of("inlet"),
+                    PartId.of("pump"))
+                .stream()
+                .filter(c -> !c.isGuard())
+                .map(c -> (Object) c.getClass())
+                .distinct())
+        .containsExactlyInAnyOrder(
+            Condition.Placed.class,
+            Condition.Runs.class,
+            Condition.Linked.class,
+            Condition.Joined.class,
+            Condition.GoesRound.class,
+            Condition.RunsOut.class,
+            Condition.LinesRunOut.class);
+  }
+
   @ParameterizedTest
   @CsvSource({"marginalia, main low, gray, inlet, pump", "tern, fore arch aft, gray, inlet, pump"})
   void whenEachHoldsIsOnRecord(String id, String tanks, PartId gray, PartId inlet, PartId pump) {

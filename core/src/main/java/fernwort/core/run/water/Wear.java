@@ -41,6 +41,11 @@ public final class Wear {
     }
   }
 
+  /** Tells whether anything that clogs is passed by. */
+  public boolean passes(Flows flows) {
+    return feeds.stream().anyMatch(feed -> Math.abs(flows.line(feed)) > Rates.STILL);
+  }
+
   /** Returns these conditions with the filters as clogged as they are by now. */
   public Conditions on(Conditions conditions) {
     Conditions worn = conditions;

@@ -8,7 +8,9 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.plan.Plans;
 import fernwort.core.network.Network;
@@ -72,6 +74,24 @@ class SlipsTest {
   void theSelectorTurnedTooFarFillsTheWrongTank() {
     Slip far = only(slips("fill-low-inlet"), Slip.Kind.TOO_FAR, "points to Main");
     assertThat(far.grade()).isIn(Slip.Grade.NUISANCE, Slip.Grade.BAD);
+  }
+
+  @Test
+  void aSelectorIsTurnedTooFarOnlyToWhereItNeitherStoodNorBelongs() {
+    Network network = Network.of(TRUCK.rig());
+    Job job = Jobs.of(network).byId("fill-low-inlet").orElseThrow();
+    Plan plan = Plans.of(network).plan(job, TRUCK.state());
+    List<Try> far =
+        new SlipMaker(TRUCK.rig(), true)
+            .of(plan, TRUCK.state()).stream().filter(t -> t.kind() == Slip.Kind.TOO_FAR).toList();
+    assertThat(far)
+        .isNotEmpty()
+        .allSatisfy(t -> {
+          Step.Move meant = (Step.Move) plan.steps().get(t.step());
+          Trial.Turned turned = (Trial.Turned) t.acts().get(t.step());
+          assertThat(turned.part()).isEqualTo(meant.part());
+          assertThat(turned.position()).isNotIn(meant.from(), meant.to());
+        });
   }
 
   @Test

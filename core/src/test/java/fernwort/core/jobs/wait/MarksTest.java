@@ -38,6 +38,7 @@ class MarksTest {
                 0,
                 Fittings.stick(0.1, 0.1),
                 Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.02),
+                Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.1, 0.1, 0.01),
                 Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0.1, 0.45),
                 Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
     return CaseRigs.rig()
@@ -75,8 +76,8 @@ class MarksTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0, true", "4.9, true", "5.1, false", "110, false"})
-  void aTankIsDryWhenItsOutletIsAboveTheWater(double litres, boolean dry) {
+  @CsvSource({"0, true", "2.4, true", "2.6, false", "5.1, false", "110, false"})
+  void aTankIsDryWhenItsOutletsAreAboveTheWater(double litres, boolean dry) {
     Rig rig = rig(true);
     assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), PartId.of("tank")))
         .isEqualTo(dry);

@@ -24,7 +24,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
 @Warmup(iterations = 10, time = 1)
-@Measurement(iterations = 3, time = 1)
+@Measurement(iterations = 5, time = 2)
 @Fork(1)
 public class RunBenchmark {
 

@@ -86,7 +86,7 @@ public final class FlowNetwork {
   public static final class Builder {
 
     /** Room for the nodes and links of an ordinary rig to begin with. */
-    private static final int ROOM = 64;
+    public static final int ROOM = 64;
 
     private double[] fixed = new double[ROOM];
     private double[] height = new double[ROOM];

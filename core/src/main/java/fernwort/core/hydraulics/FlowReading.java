@@ -13,6 +13,7 @@ import fernwort.core.network.LinePipes;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import java.util.BitSet;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
@@ -96,7 +97,7 @@ final class FlowReading {
       double whole = flow.flows()[l];
       q[l] = whole * share[whole >= 0 ? flowNetwork.from(l) : flowNetwork.to(l)];
     }
-    Map<LineId, Double> lines = new HashMap<>();
+    Map<LineId, Double> lines = HashMap.newHashMap(network.rig().lines().size());
     Set<LineId> full = new HashSet<>();
     for (int l = 0; l < q.length; l++) {
       double of = q[l];
@@ -112,17 +113,13 @@ final class FlowReading {
             }
           });
     }
-    Map<Gate.Kind, Map<PartId, Double>> through = new HashMap<>();
-    for (Gate.Kind kind : Gate.Kind.values()) {
-      through.put(kind, new HashMap<>());
+    Map<Gate.Kind, Map<PartId, Double>> through = new EnumMap<>(Gate.Kind.class);
+    for (Gate g : built.gates()) {
+      through
+          .computeIfAbsent(g.kind(), kind -> new HashMap<>())
+          .merge(g.part(), g.sign() * q[g.link()], Double::sum);
     }
-    built
-        .gates()
-        .forEach(g ->
-            through
-                .getOrDefault(g.kind(), new HashMap<>())
-                .merge(g.part(), g.sign() * q[g.link()], Double::sum));
-    Map<PartId, Double> tanks = through.getOrDefault(Gate.Kind.TANK, new HashMap<>());
+    Map<PartId, Double> tanks = through.computeIfAbsent(Gate.Kind.TANK, kind -> new HashMap<>());
     addUnderWater(q, tanks);
     return new Flows(
         lines,
@@ -207,8 +204,9 @@ final class FlowReading {
 
   private void addUnderWater(double[] q, Map<PartId, Double> tanks) {
     double[] gain = new double[flowNetwork.size()];
+    Set<Integer> air = Set.copyOf(built.ventLinks().values());
     for (int l = 0; l < q.length; l++) {
-      if (!built.ventLinks().containsValue(l)) {
+      if (!air.contains(l)) {
         gain[flowNetwork.from(l)] -= q[l];
         gain[flowNetwork.to(l)] += q[l];
       }

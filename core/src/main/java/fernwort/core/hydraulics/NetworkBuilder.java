@@ -64,7 +64,7 @@ final class NetworkBuilder {
   private final int[] node;
   private final int[] breathing;
   private final FlowNetwork.Builder building = FlowNetwork.builder();
-  private final List<Stands> stands = new ArrayList<>();
+  private final List<Stands> stands = new ArrayList<>(FlowNetwork.Builder.ROOM);
   private final List<Gate> gates = new ArrayList<>();
   private final Map<Integer, Integer> airLinks = new HashMap<>();
   private final Map<Integer, Integer> pumpLinks = new HashMap<>();

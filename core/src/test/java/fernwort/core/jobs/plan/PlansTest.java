@@ -63,12 +63,6 @@ class PlansTest {
   }
 
   @Test
-  void aJobThatNeedsNoPrimingAndNoHoseIsPlannedAsTheRigIs() {
-    assertThat(JOBS.byId("fill-main-inlet").map(PLANS::forJob)).containsSame(PLANS);
-    assertThat(JOBS.byId("move-main-low-pump").map(PLANS::forJob)).containsSame(PLANS);
-  }
-
-  @Test
   void whatARigCannotDoIsSaidWithThePartThatIsMissing() {
     Network van = Network.of(DemoRig.all().get(1).rig());
     assertThat(Jobs.of(van).cannot())

@@ -84,6 +84,14 @@ class PrimingTest {
     assertThat(unprimed(drawing(0), job)).isEmpty();
   }
 
+  @Test
+  void onlyTheJobThatNeedsItIsPlannedWithPumpsPrimed() {
+    Rig rig = drawing(0);
+    Plans plans = Plans.of(Network.of(rig));
+    assertThat(plans.forJob(job(rig, FROM_THE_BUCKET))).isNotSameAs(plans);
+    assertThat(plans.forJob(job(rig, "move-arch-fore-pump"))).isSameAs(plans);
+  }
+
   private static Step.Move move(String part, PositionId to) {
     return new Step.Move(
         PartId.of(part), PositionId.of("off"), to, Message.words("It is its turn."), "", "");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.hydraulics.CaseRigs;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
@@ -19,6 +20,8 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -38,7 +41,6 @@ class MarksTest {
                 0,
                 Fittings.stick(0.1, 0.1),
                 Fittings.port(PortId.of("feed"), TankPort.Use.FEED, 0.1, 0.1, 0.02),
-                Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.1, 0.1, 0.01),
                 Fittings.port(PortId.of("fill"), TankPort.Use.FILL, 0.1, 0.1, 0.45),
                 Fittings.port(PortId.of("vent"), TankPort.Use.VENT, 0.1, 0.1, 0.48));
     return CaseRigs.rig()
@@ -76,11 +78,27 @@ class MarksTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"0, true", "2.4, true", "2.6, false", "5.1, false", "110, false"})
-  void aTankIsDryWhenItsOutletsAreAboveTheWater(double litres, boolean dry) {
+  @CsvSource({"0, true", "4.9, true", "5.1, false", "110, false"})
+  void aTankIsDryWhenItsOutletIsAboveTheWater(double litres, boolean dry) {
     Rig rig = rig(true);
     assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), PartId.of("tank")))
         .isEqualTo(dry);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0, true", "2.4, true", "2.6, false", "4.9, false"})
+  void aDrainIsAnOutletToo(double litres, boolean dry) {
+    PartId id = PartId.of("tank");
+    Rig rig =
+        RigEdit.of(rig(true))
+            .change(
+                id,
+                p -> {
+                  List<TankPort> ports = new ArrayList<>(((Tank) p.kind()).tankPorts());
+                  ports.add(Fittings.port(PortId.of("drain"), TankPort.Use.DRAIN, 0.1, 0.1, 0.01));
+                  return p.with(((Tank) p.kind()).withPorts(ports));
+                });
+    assertThat(Marks.isDry(Network.of(rig), holding(rig, litres), id)).isEqualTo(dry);
   }
 
   @ParameterizedTest

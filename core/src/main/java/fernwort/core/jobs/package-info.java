@@ -4,8 +4,8 @@
  *
  * <p>A job ({@link fernwort.core.jobs.goal.Job}) is a row of stages, each a list of conditions
  * ({@link fernwort.core.jobs.goal.Condition}) with what to wait for at its end. A condition tells
- * whether it holds, now or on the levels that the stage will come to, and names its own fault. No
- * job is written for a rig: {@link fernwort.core.jobs.find.Jobs} finds them from its sources,
+ * whether it holds, now or on the levels that the stage will come to, and names its own objection.
+ * No job is written for a rig: {@link fernwort.core.jobs.find.Jobs} finds them from its sources,
  * tanks, fixtures and ends; {@link fernwort.core.jobs.find.EmptyingJob} makes one of what somebody
  * chooses to empty.
  *

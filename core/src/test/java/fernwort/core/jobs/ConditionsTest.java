@@ -13,9 +13,9 @@ import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Finder;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.plan.Hands;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.end.Fixture;
@@ -146,11 +146,11 @@ class ConditionsTest {
       Setting stands = from.getValue().setting();
       for (Condition condition :
           conditions(Stream.of(tanks.split(" ")).map(PartId::of).toList(), gray, inlet, pump)) {
-        String now = fault(condition, scout, stands, levels);
+        String now = objection(condition, scout, stands, levels);
         told.add("%s, %s: %s".formatted(from.getKey(), OnRecord.tell(condition), now));
         for (Turn turn : turns(demo, stands)) {
           Setting turned = stands.with(turn.part(), turn.position());
-          String then = fault(condition, scout, turned, levels);
+          String then = objection(condition, scout, turned, levels);
           if (!then.equals(now)) {
             told.add("  %s %s: %s".formatted(turn.part(), turn.position(), then));
           }
@@ -160,13 +160,13 @@ class ConditionsTest {
     OnRecord.assertAsRead(OnRecord.file("conditions", id), told);
   }
 
-  private static String fault(
+  private static String objection(
       Condition condition, ConditionEvaluator scout, Setting setting, Levels levels) {
     return condition
-        .fault(scout, setting, levels)
+        .objection(scout, setting, levels)
         .map(f ->
             f.getClass().getSimpleName()
-                + (f instanceof Fault.Keeping k ? OnRecord.tell(k.needs()) : ""))
+                + (f instanceof Objection.Keeping k ? OnRecord.tell(k.needs()) : ""))
         .orElse("holds");
   }
 
@@ -191,15 +191,15 @@ class ConditionsTest {
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
-    assertThat(tight.fault(scout, filling, scout.seen().levels())).isEmpty();
+    assertThat(tight.objection(scout, filling, scout.seen().levels())).isEmpty();
     assertThat(
-            tight.fault(
+            tight.objection(
                 scout,
                 filling.with(PartId.of("valve"), PositionId.of("open")),
                 scout.seen().levels()))
-        .containsInstanceOf(Fault.Leaking.class);
+        .containsInstanceOf(Objection.Leaking.class);
     assertThat(
-            tight.fault(
+            tight.objection(
                 scout,
                 filling
                     .with(PartId.of("valve"), PositionId.of("open"))
@@ -237,16 +237,16 @@ class ConditionsTest {
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition filtered = new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")));
     Setting past = from.setting().with(PartId.of("past"), PositionId.of("open"));
-    assertThat(filtered.fault(scout, from.setting(), scout.seen().levels())).isEmpty();
-    assertThat(filtered.fault(scout, past, scout.seen().levels()))
-        .containsInstanceOf(Fault.Bypassed.class);
+    assertThat(filtered.objection(scout, from.setting(), scout.seen().levels())).isEmpty();
+    assertThat(filtered.objection(scout, past, scout.seen().levels()))
+        .containsInstanceOf(Objection.Bypassed.class);
     assertThat(
-            filtered.fault(
+            filtered.objection(
                 scout, past.with(PartId.of("pump"), PositionId.of("off")), scout.seen().levels()))
         .isEmpty();
     assertThat(
             new Condition.Filtered(PartId.of("another"), List.of(PartId.of("filter")))
-                .fault(scout, past, scout.seen().levels()))
+                .objection(scout, past, scout.seen().levels()))
         .isEmpty();
   }
 
@@ -269,13 +269,13 @@ class ConditionsTest {
     Setting draining = from.setting().with(PartId.of("valve"), PositionId.of("open"));
     Setting both = draining.with(PartId.of("inlet"), PositionId.of("mains"));
     Condition stops = new Condition.Stops(PartId.of("tank"), PortId.of("high"));
-    assertThat(stops.fault(scout, draining, scout.seen().levels())).isEmpty();
-    assertThat(stops.fault(scout, both, scout.seen().levels())).isPresent();
+    assertThat(stops.objection(scout, draining, scout.seen().levels())).isEmpty();
+    assertThat(stops.objection(scout, both, scout.seen().levels())).isPresent();
     Condition without =
         new Condition.Without(scout.ways(draining).ways().stream().findFirst().get().key());
-    assertThat(without.fault(scout, draining, scout.seen().levels())).isPresent();
+    assertThat(without.objection(scout, draining, scout.seen().levels())).isPresent();
     assertThat(
-            without.fault(
+            without.objection(
                 scout,
                 from.setting().with(PartId.of("inlet"), PositionId.of("mains")),
                 scout.seen().levels()))
@@ -309,7 +309,7 @@ class ConditionsTest {
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     assertThat(
             new Condition.Filtered(PartId.of("tank"), List.of(PartId.of("filter")))
-                .fault(scout, from.setting(), scout.seen().levels()))
+                .objection(scout, from.setting(), scout.seen().levels()))
         .isEmpty();
   }
 
@@ -332,15 +332,15 @@ class ConditionsTest {
     ConditionEvaluator scout =
         new ConditionEvaluator(network, Hazards.of(network), Set.of(), from, Goal.of(Map.of()));
     Condition tight = new Condition.Tight(PartId.of("tank"));
-    assertThat(tight.fault(scout, from.setting(), scout.seen().levels()).isPresent())
+    assertThat(tight.objection(scout, from.setting(), scout.seen().levels()).isPresent())
         .isEqualTo(leaks);
     assertThat(
-            tight.fault(
+            tight.objection(
                 scout,
                 from.setting().with(PartId.of("valve"), PositionId.of("open")),
                 scout.seen().levels()))
         .as("with its drain open")
-        .containsInstanceOf(Fault.Leaking.class);
+        .containsInstanceOf(Objection.Leaking.class);
   }
 
   @Test

@@ -11,11 +11,11 @@ import fernwort.core.jobs.find.Finder;
 import fernwort.core.jobs.goal.Caution;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
@@ -97,7 +97,7 @@ class SaidTest {
                 .getFirst());
   }
 
-  private static List<Fault> faults() {
+  private static List<Objection> objections() {
     Harm harm =
         new Harm(
             Harm.Kind.LOST,
@@ -106,39 +106,39 @@ class SaidTest {
             Message.of("water is lost"),
             Message.of("Shut it."));
     return List.of(
-        new Fault.Misplaced(PartId.of("pump"), PositionId.of("on")),
-        new Fault.Missing(NEED),
-        new Fault.Missing(MAINS),
-        new Fault.Apart(PartId.of("main"), PartId.of("low")),
-        new Fault.Unlinked(PartId.of("main"), PartId.of("low")),
-        new Fault.Joined(
+        new Objection.Misplaced(PartId.of("pump"), PositionId.of("on")),
+        new Objection.Missing(NEED),
+        new Objection.Missing(MAINS),
+        new Objection.Apart(PartId.of("main"), PartId.of("low")),
+        new Objection.Unlinked(PartId.of("main"), PartId.of("low")),
+        new Objection.Joined(
             PartId.of("gray"), PartId.of("dump-outlet"), List.of(PartId.of("gray-dump"))),
-        new Fault.Stray(way()),
-        new Fault.Leaking(PartId.of("main"), way()),
-        new Fault.Danger(warning()),
-        new Fault.Airless(PartId.of("low")),
-        new Fault.ShutIn(PartId.of("low")),
-        new Fault.StopsShort(PartId.of("main"), 0.05),
-        new Fault.NotRound(PartId.of("pump"), Optional.empty()),
-        new Fault.NotRound(PartId.of("pump"), Optional.of(PartId.of("heater"))),
-        new Fault.PumpOn(PartId.of("pump")),
-        new Fault.Unfed(PartId.of("pump")),
-        new Fault.Bypassed(PartId.of("sediment"), List.of(PartId.of("pump"))),
-        new Fault.Keeping(PartId.of("main"), Map.of()),
-        new Fault.Keeping(PartId.NONE, Map.of()),
-        new Fault.Disproved(harm));
+        new Objection.Stray(way()),
+        new Objection.Leaking(PartId.of("main"), way()),
+        new Objection.Danger(warning()),
+        new Objection.Airless(PartId.of("low")),
+        new Objection.ShutIn(PartId.of("low")),
+        new Objection.StopsShort(PartId.of("main"), 0.05),
+        new Objection.NotRound(PartId.of("pump"), Optional.empty()),
+        new Objection.NotRound(PartId.of("pump"), Optional.of(PartId.of("heater"))),
+        new Objection.PumpOn(PartId.of("pump")),
+        new Objection.Unfed(PartId.of("pump")),
+        new Objection.Bypassed(PartId.of("sediment"), List.of(PartId.of("pump"))),
+        new Objection.Keeping(PartId.of("main"), Map.of()),
+        new Objection.Keeping(PartId.NONE, Map.of()),
+        new Objection.Disproved(harm));
   }
 
   @Test
   void whyAJobCannotBeDone() {
     Troubles troubles = new Troubles(PLUMBING);
     List<String> told = new ArrayList<>();
-    for (Fault fault : faults()) {
-      Plan.Trouble trouble = troubles.blocked(GOAL, Optional.of(fault));
+    for (Objection objection : objections()) {
+      Plan.Trouble trouble = troubles.blocked(GOAL, Optional.of(objection));
       told.add(
           "%s: %s%s"
               .formatted(
-                  fault.getClass().getSimpleName(),
+                  objection.getClass().getSimpleName(),
                   trouble.words(),
                   trouble.hazard().map(h -> " (" + h.code() + ")").orElse("")));
     }
@@ -164,11 +164,13 @@ class SaidTest {
         new Reasons(scout(TRUCK.state(), GOAL.and(new Condition.Quiet(way().source().part()))));
     Part pump = TRUCK.rig().part(PartId.of("pump"));
     List<String> told = new ArrayList<>();
-    for (Fault fault : faults()) {
+    for (Objection objection : objections()) {
       told.add(
-          fault.getClass().getSimpleName() + ": " + reasons.why(fault, pump, PositionId.of("on")));
+          objection.getClass().getSimpleName()
+              + ": "
+              + reasons.why(objection, pump, PositionId.of("on")));
     }
-    told.add("Stray, quiet: " + quiet.why(new Fault.Stray(way()), pump, PositionId.of("on")));
+    told.add("Stray, quiet: " + quiet.why(new Objection.Stray(way()), pump, PositionId.of("on")));
     for (Source.Kind kind : Source.Kind.values()) {
       told.add(kind + ": " + reasons.name(new Source(kind, PartId.of("main"))));
     }
@@ -188,7 +190,7 @@ class SaidTest {
           for (Position position : part.kind().positions()) {
             String why =
                 reasons
-                    .why(new Fault.Misplaced(part.id(), position.id()), part, position.id())
+                    .why(new Objection.Misplaced(part.id(), position.id()), part, position.id())
                     .toString();
             told.putIfAbsent(
                 "%s %s, %s".formatted(part.kind().getClass().getSimpleName(), position.id(), why),

@@ -30,8 +30,8 @@ import java.util.function.Predicate;
 
 /**
  * Something that has to be so for a stage of a job. Each tells whether it is, on the levels it is
- * asked about, and names its own fault when it is not. Those that are said to last are asked about
- * the levels at the end of the stage too.
+ * asked about, and names its own objection when it is not. Those that are said to last are asked
+ * about the levels at the end of the stage too.
  */
 public sealed interface Condition {
 
@@ -42,7 +42,7 @@ public sealed interface Condition {
    * @param setting the setting
    * @param levels the levels
    */
-  Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels);
+  Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels);
 
   /**
    * Tells whether it has to hold from the moment on that water begins to move, so that what it asks
@@ -55,10 +55,10 @@ public sealed interface Condition {
   /** A part is in a position. */
   record Placed(PartId part, PositionId position) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return setting.of(part).equals(position)
           ? Optional.empty()
-          : Optional.of(new Fault.Misplaced(part, position));
+          : Optional.of(new Objection.Misplaced(part, position));
     }
 
     @Override
@@ -70,10 +70,10 @@ public sealed interface Condition {
   /** A way is open. */
   record Runs(Need need) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.ways(scout.probed(setting), levels).ways().stream().anyMatch(need::isMetBy)
           ? Optional.empty()
-          : Optional.of(new Fault.Missing(need));
+          : Optional.of(new Objection.Missing(need));
     }
 
     @Override
@@ -85,10 +85,10 @@ public sealed interface Condition {
   /** Water passes between two tanks long before they are full; their air may besides. */
   record Linked(PartId from, PartId to) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.turnsBetween(from, to, setting, Set.of()) == 0
           ? Optional.empty()
-          : Optional.of(new Fault.Unlinked(from, to));
+          : Optional.of(new Objection.Unlinked(from, to));
     }
 
     @Override
@@ -100,10 +100,10 @@ public sealed interface Condition {
   /** Open passages join two parts. */
   record Joined(PartId from, PartId to) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.route(setting, from, to).isPresent()
           ? Optional.empty()
-          : Optional.of(new Fault.Apart(from, to));
+          : Optional.of(new Objection.Apart(from, to));
     }
 
     @Override
@@ -115,8 +115,8 @@ public sealed interface Condition {
   /** No open passage joins two parts. */
   record Parted(PartId from, PartId to) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return scout.route(setting, from, to).map(route -> new Fault.Joined(from, to, route));
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return scout.route(setting, from, to).map(route -> new Objection.Joined(from, to, route));
     }
   }
 
@@ -132,7 +132,7 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w -> isStray(w) || scout.isNew(w) && begins(w));
@@ -155,7 +155,7 @@ public sealed interface Condition {
   /** A source or tank gives nothing. */
   record Quiet(PartId source) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w -> w.source().kind() != Source.Kind.WASTE && w.source().part().equals(source));
@@ -165,7 +165,7 @@ public sealed interface Condition {
   /** What is moved into a tank does not run back to where it came from. */
   record NoReturn(PartId from, PartId to) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w -> w.source().part().equals(to) && w.end().part().equals(from));
@@ -175,7 +175,7 @@ public sealed interface Condition {
   /** Nothing runs out of a tank onto the ground or by its dump. */
   record Kept(PartId tank) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels),
           w ->
@@ -188,7 +188,7 @@ public sealed interface Condition {
   /** No water moves at all. */
   record Still() implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(
           scout.ways(scout.probed(setting), levels), w -> w.source().kind() != Source.Kind.WASTE);
     }
@@ -197,37 +197,37 @@ public sealed interface Condition {
   /** The air of a tank can come and go. */
   record Breathes(PartId tank) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Optional<TankAir> air = scout.ways(scout.probed(setting), levels).airOf(tank);
       boolean free = air.filter(a -> a.in().isPresent() && a.out().isPresent()).isPresent();
-      return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
+      return free ? Optional.empty() : Optional.of(new Objection.Airless(tank));
     }
   }
 
   /** Air can come into a tank, so that its water can leave. */
   record BreathesIn(PartId tank) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       boolean free =
           scout.ways(setting, levels).airOf(tank).filter(a -> a.in().isPresent()).isPresent();
-      return free ? Optional.empty() : Optional.of(new Fault.Airless(tank));
+      return free ? Optional.empty() : Optional.of(new Objection.Airless(tank));
     }
   }
 
   /** Once a tank is full, what still comes in finds a way out, or a float has shut it off. */
   record Relieved(PartId tank, PartId source) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return Relief.of(scout.network(), setting).has(tank, Optional.of(source))
           ? Optional.empty()
-          : Optional.of(new Fault.ShutIn(tank));
+          : Optional.of(new Objection.ShutIn(tank));
     }
   }
 
   /** Nothing lets a tank out that is being filled, but its own overflow; lasts until it is full. */
   record Tight(PartId tank) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       FlowPaths full = scout.ways(setting, scout.full(levels, tank));
       return full.ways().stream()
           .filter(w ->
@@ -235,7 +235,7 @@ public sealed interface Condition {
                   || full.to(tank).anyMatch(in -> in.source().equals(w.source())))
           .filter(w -> loses(scout, w))
           .findFirst()
-          .map(w -> new Fault.Leaking(tank, w));
+          .map(w -> new Objection.Leaking(tank, w));
     }
 
     static boolean loses(ConditionEvaluator scout, FlowPath way) {
@@ -250,19 +250,19 @@ public sealed interface Condition {
   /** Water still comes into a tank when it stands just below one of its floats. */
   record GoesOn(Need need, PortId floatPort) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       double volume = scout.near(need.end().part(), floatPort, -Floats.CLEAR);
       Levels then = scout.holding(need.end().part(), volume);
       return scout.ways(setting, then).ways().stream().anyMatch(need::isMetBy)
           ? Optional.empty()
-          : Optional.of(new Fault.StopsShort(need.end().part(), volume));
+          : Optional.of(new Objection.StopsShort(need.end().part(), volume));
     }
   }
 
   /** Nothing comes into a tank any more when it stands just above one of its floats. */
   record Stops(PartId tank, PortId floatPort) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Levels then = scout.holding(tank, scout.near(tank, floatPort, Floats.CLEAR));
       return stray(scout.ways(setting, then), w -> w.end().part().equals(tank));
     }
@@ -271,7 +271,7 @@ public sealed interface Condition {
   /** No pump is on in the water that a hose presses. */
   record PumpsOff(PartId inlet) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Connections open = Connections.of(scout.network(), setting);
       for (Part pump : scout.network().rig().parts()) {
         boolean on =
@@ -281,7 +281,7 @@ public sealed interface Condition {
         if (on
             && (open.route(inlet, x -> false, pump::equals).isPresent()
                 || open.route(pump.id(), x -> false, p -> p.id().equals(inlet)).isPresent())) {
-          return Optional.of(new Fault.PumpOn(pump.id()));
+          return Optional.of(new Objection.PumpOn(pump.id()));
         }
       }
       return Optional.empty();
@@ -291,12 +291,12 @@ public sealed interface Condition {
   /** A pump has water to draw, and no air, whenever it is on. */
   record Fed(PartId pump) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return scout.ways(scout.probed(setting), levels).pumps().stream()
           .filter(w -> w.pump().equals(pump) && !w.heldOff())
           .filter(w -> w.sources().isEmpty() || w.airThrough().isPresent())
           .findFirst()
-          .map(w -> new Fault.Unfed(pump));
+          .map(w -> new Objection.Unfed(pump));
     }
   }
 
@@ -309,13 +309,13 @@ public sealed interface Condition {
   record GoesRound(PartId pump, Optional<PartId> heater, Optional<PartId> tap)
       implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       FlowPaths open = scout.ways(scout.probed(setting), levels);
       boolean round =
           open.pumps().stream().anyMatch(w -> w.pump().equals(pump) && passes(w.loop()));
       return round && tap.map(t -> isHot(t, open)).orElse(true)
           ? Optional.empty()
-          : Optional.of(new Fault.NotRound(pump, heater));
+          : Optional.of(new Objection.NotRound(pump, heater));
     }
 
     private boolean passes(List<PartId> parts) {
@@ -340,7 +340,7 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Connections open = Connections.of(scout.network(), setting);
       for (PumpWork work : scout.ways(setting, levels).pumps()) {
         boolean draws = work.sources().stream().anyMatch(s -> s.part().equals(tank));
@@ -353,7 +353,7 @@ public sealed interface Condition {
                     p -> p.id().equals(tank))
                 : Optional.empty();
         if (past.isPresent()) {
-          return Optional.of(new Fault.Bypassed(filters.getFirst(), past.get()));
+          return Optional.of(new Objection.Bypassed(filters.getFirst(), past.get()));
         }
       }
       return Optional.empty();
@@ -368,7 +368,7 @@ public sealed interface Condition {
     private static final double NEARLY_EMPTY = 0.05;
 
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Part part = scout.network().rig().part(tank);
       Optional<DrainRoutes.Route> best =
           DrainRoutes.of(scout.network(), setting, levels)
@@ -385,8 +385,8 @@ public sealed interface Condition {
       Map<PartId, PositionId> needs = best.map(DrainRoutes.Route::needs).orElse(Map.of());
       return Optional.of(
           best.isPresent() && needs.isEmpty()
-              ? new Fault.Airless(tank)
-              : new Fault.Keeping(tank, needs));
+              ? new Objection.Airless(tank)
+              : new Objection.Keeping(tank, needs));
     }
 
     /** A way that climbs over the water of a tank that holds some, by its vent, is none. */
@@ -412,7 +412,7 @@ public sealed interface Condition {
     }
 
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       Network network = scout.network();
       Wintering now = scout.drained(setting, levels);
       Optional<Turn> turn =
@@ -425,7 +425,7 @@ public sealed interface Condition {
                       ? EverythingOpen.weight(network, after)
                       : Double.POSITIVE_INFINITY,
               WORTHWHILE);
-      return turn.map(t -> new Fault.Keeping(PartId.NONE, Map.of(t.part(), t.position())));
+      return turn.map(t -> new Objection.Keeping(PartId.NONE, Map.of(t.part(), t.position())));
     }
 
     /** Tells whether a tank keeps what it holds while more is opened. */
@@ -448,7 +448,7 @@ public sealed interface Condition {
   /** Water of some sort goes nowhere near an end that it ran out of when this was tried. */
   record NothingTo(PartId end) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(scout.ways(setting, levels), w -> w.end().part().equals(end));
     }
   }
@@ -456,7 +456,7 @@ public sealed interface Condition {
   /** A way is not open that did harm when it was. */
   record Without(FlowPath.Key way) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return stray(scout.ways(setting, levels), w -> w.key().equals(way));
     }
   }
@@ -464,29 +464,29 @@ public sealed interface Condition {
   /** A condition on the levels that were met when the plan was run. */
   record Then(Levels met, Condition condition) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return condition.fault(scout, setting, met);
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return condition.objection(scout, setting, met);
     }
   }
 
   /** A setting that was run to its end, and did not do. */
   record Other(Setting than, Harm harm) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return setting.equals(than) ? Optional.of(new Fault.Disproved(harm)) : Optional.empty();
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return setting.equals(than) ? Optional.of(new Objection.Disproved(harm)) : Optional.empty();
     }
   }
 
   /** A condition that no setting on the way may break; what stands at the end is not its matter. */
   record Passing(Condition condition) implements Condition {
     @Override
-    public Optional<Fault> fault(ConditionEvaluator scout, Setting setting, Levels levels) {
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return Optional.empty();
     }
 
     /** Returns what is wrong with a setting on the way. */
-    Optional<Fault> onTheWay(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return condition.fault(scout, setting, levels);
+    Optional<Objection> onTheWay(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return condition.objection(scout, setting, levels);
     }
   }
 
@@ -498,7 +498,7 @@ public sealed interface Condition {
   }
 
   /** Returns the first open way that must not be. */
-  private static Optional<Fault> stray(FlowPaths ways, Predicate<FlowPath> unwanted) {
-    return ways.ways().stream().filter(unwanted).findFirst().map(Fault.Stray::new);
+  private static Optional<Objection> stray(FlowPaths ways, Predicate<FlowPath> unwanted) {
+    return ways.ways().stream().filter(unwanted).findFirst().map(Objection.Stray::new);
   }
 }

@@ -166,9 +166,9 @@ public final class ConditionEvaluator {
    * Returns why a setting must not be gone through; empty when it may: a hazard that was not there
    * before, or water that moves before all else is as it has to be.
    */
-  public Optional<Fault> newHazard(Setting setting) {
-    Optional<Fault> hazard =
-        warnings(setting).stream().filter(this::counts).findFirst().map(Fault.Danger::new);
+  public Optional<Objection> newHazard(Setting setting) {
+    Optional<Objection> hazard =
+        warnings(setting).stream().filter(this::counts).findFirst().map(Objection.Danger::new);
     for (Condition.Passing passing : passing) {
       hazard = hazard.isPresent() ? hazard : passing.onTheWay(this, setting, levels);
     }
@@ -181,10 +181,10 @@ public final class ConditionEvaluator {
         .anyMatch(n -> ways(setting, levels).ways().stream().anyMatch(n::isMetBy));
   }
 
-  private Optional<Fault> guarded(Setting setting) {
+  private Optional<Objection> guarded(Setting setting) {
     return goal.conditions().stream()
         .filter(Condition::isGuard)
-        .flatMap(c -> c.fault(this, setting, levels).stream())
+        .flatMap(c -> c.objection(this, setting, levels).stream())
         .findFirst();
   }
 
@@ -192,14 +192,14 @@ public final class ConditionEvaluator {
    * Returns why a handle must not be turned at this moment: the cap or hose of a dump comes off
    * only while a valve holds the gray water back, where there is one.
    */
-  public Optional<Fault> forbids(Setting from, Turn turn) {
+  public Optional<Objection> forbids(Setting from, Turn turn) {
     if (!parting.contains(turn.part())) {
       return Optional.empty();
     }
     for (Part gray : network.rig().tanks(Contents.GRAY).toList()) {
       Optional<List<PartId>> route = route(from, gray.id(), turn.part());
       if (route.isPresent()) {
-        return Optional.of(new Fault.Joined(gray.id(), turn.part(), route.get()));
+        return Optional.of(new Objection.Joined(gray.id(), turn.part(), route.get()));
       }
     }
     return Optional.empty();
@@ -226,11 +226,11 @@ public final class ConditionEvaluator {
   }
 
   /** Returns what keeps a setting from the goal; empty when it is reached. */
-  public Optional<Fault> fault(Setting setting) {
+  public Optional<Objection> objection(Setting setting) {
     for (Condition condition : goal.conditions()) {
-      Optional<Fault> fault = condition.fault(this, setting, levels);
-      if (fault.isPresent()) {
-        return fault;
+      Optional<Objection> objection = condition.objection(this, setting, levels);
+      if (objection.isPresent()) {
+        return objection;
       }
     }
     return danger(warnings(probed(setting)))
@@ -239,8 +239,8 @@ public final class ConditionEvaluator {
   }
 
   /** Returns what one condition finds wrong with a setting. */
-  public Optional<Fault> fault(Condition condition, Setting setting) {
-    return condition.fault(this, setting, levels);
+  public Optional<Objection> objection(Condition condition, Setting setting) {
+    return condition.objection(this, setting, levels);
   }
 
   /** Returns a setting with the taps as they are for the look. */
@@ -255,11 +255,11 @@ public final class ConditionEvaluator {
   }
 
   /** Nothing new may go wrong, and what went wrong badly before must be over. */
-  private Optional<Fault> danger(List<Warning> warnings) {
+  private Optional<Objection> danger(List<Warning> warnings) {
     return warnings.stream()
         .filter(w -> counts(w) || w.severity() == Severity.DANGER && matters(w))
         .findFirst()
-        .map(Fault.Danger::new);
+        .map(Objection.Danger::new);
   }
 
   /** Returns a danger of what water it is, which no run shows, on some levels. */

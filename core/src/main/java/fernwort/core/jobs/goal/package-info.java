@@ -8,8 +8,8 @@
  * boolean moves = stages.stream().anyMatch(s -> !s.goal().needs().isEmpty());
  * }</pre>
  *
- * <p>A new thing to ask for is a {@code Condition} of its own, with the {@code Fault} that it names
- * and what mends that in {@code jobs.plan.Targets}.
+ * <p>A new thing to ask for is a {@code Condition} of its own, with the {@code Objection} that it
+ * names and what mends that in {@code jobs.plan.Targets}.
  */
 @org.jspecify.annotations.NullMarked
 package fernwort.core.jobs.goal;

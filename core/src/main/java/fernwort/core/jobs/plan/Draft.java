@@ -6,12 +6,12 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Floats;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Seen;
 import fernwort.core.jobs.goal.Step;
@@ -330,12 +330,12 @@ final class Draft {
           }
           return first.isPresent()
               ? unless(stage, first.get())
-              : Optional.of(troubles.blocked(goal, blocked.fault()));
+              : Optional.of(troubles.blocked(goal, blocked.objection()));
         }
         case Planner.Found found -> {
           Attempt tried = attempt(stage, scout, found);
           if (tried.run().harm().isEmpty()) {
-            scout.fault(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);
+            scout.objection(found.after()).filter(Targets::isBearable).ifPresent(this::noteBorne);
             take(number, tried);
             return Optional.empty();
           }
@@ -361,8 +361,8 @@ final class Draft {
     return Optional.of(trouble);
   }
 
-  private void noteBorne(Fault fault) {
-    if (fault instanceof Fault.Danger danger) {
+  private void noteBorne(Objection objection) {
+    if (objection instanceof Objection.Danger danger) {
       notes.add(Message.of("{}. {}", danger.warning().title(), danger.warning().fix()));
     }
   }

@@ -90,7 +90,7 @@ final class LearnedConstraints {
         };
     return condition
         .map(c -> (Condition) new Condition.Then(met, c))
-        .filter(c -> c.fault(scout, after, met).isPresent())
+        .filter(c -> c.objection(scout, after, met).isPresent())
         .orElseGet(() -> new Condition.Other(after, harm));
   }
 }

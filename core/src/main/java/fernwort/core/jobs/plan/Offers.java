@@ -3,10 +3,10 @@ package fernwort.core.jobs.plan;
 import fernwort.core.effort.Effort;
 import fernwort.core.id.PartId;
 import fernwort.core.jobs.find.Jobs;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
@@ -144,15 +144,15 @@ public final class Offers {
               new Offer(
                   job,
                   Optional.of(by.said(goal, blocked)),
-                  blocked.fault().filter(Looked::isWanting).isPresent()))
+                  blocked.objection().filter(Looked::isWanting).isPresent()))
           .orElseGet(() -> new Offer(job, Optional.empty(), false));
     }
 
-    private static boolean isWanting(Fault fault) {
-      return fault instanceof Fault.Missing
-          || fault instanceof Fault.Apart
-          || fault instanceof Fault.Unlinked
-          || fault instanceof Fault.NotRound;
+    private static boolean isWanting(Objection objection) {
+      return objection instanceof Objection.Missing
+          || objection instanceof Objection.Apart
+          || objection instanceof Objection.Unlinked
+          || objection instanceof Objection.NotRound;
     }
   }
 }

@@ -6,8 +6,8 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Dumps;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Seen;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
@@ -92,10 +92,10 @@ public final class Planner {
   /**
    * There is none.
    *
-   * @param fault what stands in the way, as far as it is known
+   * @param objection what stands in the way, as far as it is known
    * @param proven whether everything was looked at, or the search was given up
    */
-  public record Blocked(Optional<Fault> fault, boolean proven) implements Result {}
+  public record Blocked(Optional<Objection> objection, boolean proven) implements Result {}
 
   /**
    * Finds the turns.
@@ -124,7 +124,7 @@ public final class Planner {
     Optional<Setting> near = targets.first(FEW_LOOKS);
     if (near.isEmpty()) {
       return targets.isThrough()
-          ? Optional.of(new Blocked(targets.obstacle(), true))
+          ? Optional.of(new Blocked(targets.inTheWay(), true))
           : Optional.empty();
     }
     Sequence sequence = new Sequence(scout, from.setting());
@@ -144,7 +144,7 @@ public final class Planner {
       if (fromRest.isPresent()) {
         return fromRest.get();
       }
-      return new Blocked(targets.obstacle(), targets.isThrough());
+      return new Blocked(targets.inTheWay(), targets.isThrough());
     }
     Optional<Sequence.Order> best =
         found.stream()
@@ -193,7 +193,7 @@ public final class Planner {
     ConditionEvaluator resting = scout(scout.seen(), rest, scout.goal());
     Targets targets = new Targets(resting, rest.setting());
     return targets.find(looks).stream()
-        .filter(t -> scout.fault(t).filter(f -> !Targets.isBearable(f)).isEmpty())
+        .filter(t -> scout.objection(t).filter(f -> !Targets.isBearable(f)).isEmpty())
         .flatMap(t -> sequence.order(sequence.turnsTo(t)).stream())
         .min(Comparator.comparing(Sequence.Order::cost))
         .map(o -> new Found(o.turns(), after(from.setting(), o.turns())));
@@ -234,18 +234,18 @@ public final class Planner {
     Map<Setting, Integer> seen = new HashMap<>();
     Map<PartId, PositionId> musts = scout.goal().musts();
     queue.add(new Node(start, List.of(), targets.bound(start), 0));
-    Optional<Fault> hazard = Optional.empty();
+    Optional<Objection> hazard = Optional.empty();
     for (int looks = 0; !queue.isEmpty() && looks < most; looks++) {
       Effort.look();
       Node node = queue.remove();
       if (!node.turns().isEmpty()) {
-        Optional<Fault> here = scout.newHazard(node.setting());
+        Optional<Objection> here = scout.newHazard(node.setting());
         if (here.isPresent()) {
           hazard = here;
           continue;
         }
       }
-      if (scout.fault(node.setting()).filter(f -> !Targets.isBearable(f)).isEmpty()) {
+      if (scout.objection(node.setting()).filter(f -> !Targets.isBearable(f)).isEmpty()) {
         return new Found(node.turns(), node.setting());
       }
       for (Part part : handles) {

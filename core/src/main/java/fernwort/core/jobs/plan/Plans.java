@@ -140,7 +140,7 @@ public final class Plans {
 
   /** How it is said. */
   Plan.Trouble said(Goal goal, Planner.Blocked blocked) {
-    return troubles.blocked(goal, blocked.fault());
+    return troubles.blocked(goal, blocked.objection());
   }
 
   /** Tells whether a danger that is left to care is said on top of a plan. */
@@ -196,7 +196,7 @@ public final class Plans {
             .allMatch(goal ->
                 planner
                     .scout(Job.assumed(network, from, goal), goal)
-                    .fault(from.setting())
+                    .objection(from.setting())
                     .filter(f -> !Targets.isBearable(f))
                     .isEmpty());
     if (!stands) {

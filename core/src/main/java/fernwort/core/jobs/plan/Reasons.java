@@ -4,7 +4,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Fault;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -38,44 +38,44 @@ public final class Reasons {
    */
   public Message why(Turn turn, PositionId before, Setting after) {
     Part part = rig.part(turn.part());
-    Optional<Fault> without = scout.fault(after.with(turn.part(), before));
+    Optional<Objection> without = scout.objection(after.with(turn.part(), before));
     return without
         .map(f -> why(f, part, turn.position()))
         .orElse(Says.IT_KEEPS_THE_STEPS_AROUND.with());
   }
 
   /** Returns what a part is put somewhere for, when this would be wrong without it. */
-  public Message why(Fault fault, Part part, PositionId to) {
-    return switch (fault) {
-      case Fault.Misplaced f -> Message.words(part.kind().purpose(to));
-      case Fault.Missing f ->
+  public Message why(Objection objection, Part part, PositionId to) {
+    return switch (objection) {
+      case Objection.Misplaced f -> Message.words(part.kind().purpose(to));
+      case Objection.Missing f ->
           Says.OPENS_THE_WAY_FROM_TO.with(name(f.need().source()), label(f.need().end().part()));
-      case Fault.Stray f ->
+      case Objection.Stray f ->
           Message.words(
               scout.goal().of(Condition.Quiet.class).stream()
                       .anyMatch(q -> q.source().equals(f.way().source().part()))
                   ? Says.STOPS_THE_FLOW_FROM.filled(way(f.way()))
                   : Says.KEEPS_WATER_FROM_RUNNING.filled(way(f.way())));
-      case Fault.Danger f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.warning().title());
-      case Fault.Airless f -> Says.LETS_AIR_IN_AND_OUT_OF.with(label(f.tank()));
-      case Fault.Unlinked f ->
+      case Objection.Danger f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.warning().title());
+      case Objection.Airless f -> Says.LETS_AIR_IN_AND_OUT_OF.with(label(f.tank()));
+      case Objection.Unlinked f ->
           Says.JOINS_AND_BELOW_THEIR_WATER.with(label(f.from()), label(f.to()));
-      case Fault.Apart f -> Says.OPENS_THE_WAY_FROM_TO.with(label(f.from()), label(f.to()));
-      case Fault.NotRound f ->
+      case Objection.Apart f -> Says.OPENS_THE_WAY_FROM_TO.with(label(f.from()), label(f.to()));
+      case Objection.NotRound f ->
           f.heater()
               .map(h -> Says.SO_THAT_CIRCULATES_THE_WATER.with(label(f.pump()), label(h)))
               .orElseGet(() -> Says.SO_THAT_CIRCULATES_THE_WATER_STOP.with(label(f.pump())));
-      case Fault.Joined f -> Says.CLOSES_OFF_FROM.with(label(f.from()), label(f.to()));
-      case Fault.Leaking f ->
+      case Objection.Joined f -> Says.CLOSES_OFF_FROM.with(label(f.from()), label(f.to()));
+      case Objection.Leaking f ->
           Says.SO_THAT_WHAT_GOES.with(label(f.tank()), label(f.way().end().part()));
-      case Fault.StopsShort f -> Says.SO_THAT_THE_LOWER_FLOAT.with(label(f.tank()));
-      case Fault.ShutIn f -> Says.LETS_OUT_WHAT_STILL_COMES_ONCE.with(label(f.tank()));
-      case Fault.PumpOn f -> Says.MUST_NOT_PUSH_AGAINST_THE_HOSE.with(label(f.pump()));
-      case Fault.Unfed f -> Says.SO_THAT_DOES_NOT_DRAW_AIR.with(label(f.pump()));
-      case Fault.Bypassed f -> Says.SO_THAT_NO_WATER_GOES_ROUND.with(label(f.filter()));
-      case Fault.Keeping f ->
+      case Objection.StopsShort f -> Says.SO_THAT_THE_LOWER_FLOAT.with(label(f.tank()));
+      case Objection.ShutIn f -> Says.LETS_OUT_WHAT_STILL_COMES_ONCE.with(label(f.tank()));
+      case Objection.PumpOn f -> Says.MUST_NOT_PUSH_AGAINST_THE_HOSE.with(label(f.pump()));
+      case Objection.Unfed f -> Says.SO_THAT_DOES_NOT_DRAW_AIR.with(label(f.pump()));
+      case Objection.Bypassed f -> Says.SO_THAT_NO_WATER_GOES_ROUND.with(label(f.filter()));
+      case Objection.Keeping f ->
           Says.LETS_RUN_OUT.with(f.tank().isEmpty() ? Says.THE_LINES.text() : label(f.tank()));
-      case Fault.Disproved f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.harm().words());
+      case Objection.Disproved f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.harm().words());
     };
   }
 

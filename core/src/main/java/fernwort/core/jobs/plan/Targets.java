@@ -7,8 +7,8 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
@@ -33,8 +33,8 @@ import java.util.stream.Stream;
 /**
  * Which handles have to change: the settings that reach a goal with the fewest of them.
  *
- * <p>A* over settings. A setting that falls short names its first {@link Fault}, and is followed
- * only by the turns of which every setting without that fault has made at least one.
+ * <p>A* over settings. A setting that falls short names its first {@link Objection}, and is
+ * followed only by the turns of which every setting without that objection has made at least one.
  */
 final class Targets {
 
@@ -62,7 +62,7 @@ final class Targets {
   private final List<Condition.Linked> links;
   private final List<Condition.GoesRound> rounds;
   private final Map<Searched, HandleDistance.From> searched = new HashMap<>();
-  private Optional<Fault> obstacle = Optional.empty();
+  private Optional<Objection> inTheWay = Optional.empty();
   private int truth;
   private boolean through;
 
@@ -127,19 +127,20 @@ final class Targets {
         continue;
       }
       looks++;
-      Optional<Fault> fault = missing(node.setting()).or(() -> scout.fault(node.setting()));
-      if (fault.isEmpty()) {
+      Optional<Objection> objection =
+          missing(node.setting()).or(() -> scout.objection(node.setting()));
+      if (objection.isEmpty()) {
         found.add(node.setting());
         nearest = node.changed();
         most = Math.min(most, looks + MOST_FOR_TIES);
         continue;
       }
-      if (isBearable(fault.get())) {
+      if (isBearable(objection.get())) {
         bearable.add(node.setting());
         most = Math.min(most, looks + MOST_FOR_BETTER);
       }
-      Set<Turn> mends = mends(node.setting(), fault.get());
-      remember(fault.get(), mends);
+      Set<Turn> mends = mends(node.setting(), objection.get());
+      remember(objection.get(), mends);
       for (Turn turn : mends) {
         follow(node, turn, seen).ifPresent(queue::add);
       }
@@ -149,8 +150,8 @@ final class Targets {
   }
 
   /** What only happens if the power fails is borne where nothing better is found, and said. */
-  static boolean isBearable(Fault fault) {
-    return fault instanceof Fault.Danger danger
+  static boolean isBearable(Objection objection) {
+    return objection instanceof Objection.Danger danger
         && danger.warning().code() == Warning.Code.POWER_LOSS;
   }
 
@@ -163,15 +164,15 @@ final class Targets {
    * Returns what truly stands in the way: a danger where all that the job asks for was met, else
    * what no handle mends, else what was wrong with the last setting that was looked at in vain.
    */
-  Optional<Fault> obstacle() {
-    return obstacle;
+  Optional<Objection> inTheWay() {
+    return inTheWay;
   }
 
-  private void remember(Fault fault, Set<Turn> mends) {
-    int rank = fault instanceof Fault.Danger ? DANGER : mends.isEmpty() ? NO_HANDLE : ANY;
+  private void remember(Objection objection, Set<Turn> mends) {
+    int rank = objection instanceof Objection.Danger ? DANGER : mends.isEmpty() ? NO_HANDLE : ANY;
     if (rank > truth || rank == truth && rank == ANY) {
       truth = rank;
-      obstacle = Optional.of(fault);
+      inTheWay = Optional.of(objection);
     }
   }
 
@@ -228,9 +229,9 @@ final class Targets {
 
   /**
    * Returns a way that surely is not open, since turns stand between its source and its end: the
-   * fault that the scout would name, found without asking what is open. Empty where it may be.
+   * objection that the scout would name, found without asking what is open. Empty where it may be.
    */
-  private Optional<Fault> missing(Setting setting) {
+  private Optional<Objection> missing(Setting setting) {
     for (Condition condition : scout.goal().conditions()) {
       if (condition instanceof Condition.Placed placed) {
         if (!setting.of(placed.part()).equals(placed.position())) {
@@ -238,7 +239,7 @@ final class Targets {
         }
       } else {
         return condition instanceof Condition.Runs runs && isAway(runs.need(), setting)
-            ? Optional.of(new Fault.Missing(runs.need()))
+            ? Optional.of(new Objection.Missing(runs.need()))
             : Optional.empty();
       }
     }
@@ -302,38 +303,38 @@ final class Targets {
         new Searched(source, setting, kept), s -> turns.from(source, setting, kept));
   }
 
-  // --- what mends a fault ----------------------------------------------------------------------
+  // --- what meets an objection ----------------------------------------------------------------
 
-  private Set<Turn> mends(Setting setting, Fault fault) {
-    return switch (fault) {
-      case Fault.Misplaced f -> Set.of(new Turn(f.part(), f.position()));
-      case Fault.Missing f -> opening(setting, f.need());
-      case Fault.Stray f -> turnsOf(setting, f.way().parts());
-      case Fault.Danger f -> against(setting, f.warning());
-      case Fault.Apart f -> turns.from(f.from(), setting).barriers();
-      case Fault.Unlinked f -> {
+  private Set<Turn> mends(Setting setting, Objection objection) {
+    return switch (objection) {
+      case Objection.Misplaced f -> Set.of(new Turn(f.part(), f.position()));
+      case Objection.Missing f -> opening(setting, f.need());
+      case Objection.Stray f -> turnsOf(setting, f.way().parts());
+      case Objection.Danger f -> against(setting, f.warning());
+      case Objection.Apart f -> turns.from(f.from(), setting).barriers();
+      case Objection.Unlinked f -> {
         Set<Turn> mends = new LinkedHashSet<>(scout.barriersOf(f.from(), setting));
         mends.addAll(scout.barriersOf(f.to(), setting));
         yield mends;
       }
-      case Fault.Joined f -> turnsOf(setting, f.route());
-      case Fault.Leaking f -> turnsOf(setting, f.way().parts());
-      case Fault.PumpOn f -> stopping(setting, f.pump());
-      case Fault.Bypassed f -> {
+      case Objection.Joined f -> turnsOf(setting, f.route());
+      case Objection.Leaking f -> turnsOf(setting, f.way().parts());
+      case Objection.PumpOn f -> stopping(setting, f.pump());
+      case Objection.Bypassed f -> {
         Set<Turn> mends = turnsOf(setting, f.route());
         mends.addAll(pumpsOff(setting));
         yield mends;
       }
-      case Fault.Airless f -> all(setting);
-      case Fault.ShutIn f -> all(setting);
-      case Fault.StopsShort f -> all(setting);
-      case Fault.NotRound f -> {
+      case Objection.Airless f -> all(setting);
+      case Objection.ShutIn f -> all(setting);
+      case Objection.StopsShort f -> all(setting);
+      case Objection.NotRound f -> {
         boolean dry = rounds.stream().anyMatch(round -> dry(round, setting, Set.of()) > 0);
         yield dry ? letting(setting) : all(setting);
       }
-      case Fault.Unfed f -> all(setting);
-      case Fault.Keeping f -> letting(setting, f.needs());
-      case Fault.Disproved f -> all(setting);
+      case Objection.Unfed f -> all(setting);
+      case Objection.Keeping f -> letting(setting, f.needs());
+      case Objection.Disproved f -> all(setting);
     };
   }
 
@@ -357,7 +358,7 @@ final class Targets {
    */
   private Set<Turn> parting(Setting setting) {
     return scout.goal().of(Condition.Alone.class).stream()
-        .flatMap(alone -> scout.fault(alone, setting).stream())
+        .flatMap(alone -> scout.objection(alone, setting).stream())
         .findFirst()
         .map(stray -> mends(setting, stray))
         .orElseGet(() -> all(setting));

@@ -3,10 +3,10 @@ package fernwort.core.jobs.plan;
 import fernwort.core.hazard.Warning;
 import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Condition;
-import fernwort.core.jobs.goal.Fault;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
@@ -55,47 +55,49 @@ public final class Troubles {
   }
 
   /** No safe setting was found. */
-  public Plan.Trouble blocked(Goal goal, Optional<Fault> fault) {
-    return fault
+  public Plan.Trouble blocked(Goal goal, Optional<Objection> objection) {
+    return objection
         .map(f -> trouble(goal, f))
         .orElseGet(() -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty()));
   }
 
-  private Plan.Trouble trouble(Goal goal, Fault fault) {
-    return switch (fault) {
-      case Fault.Danger f -> danger(f.warning());
-      case Fault.Airless f -> words(Says.NO_POSITION_OF_THE_HANDLES_LETS.text(), f.tank());
-      case Fault.ShutIn f -> words(Says.ONCE_IS_FULL_NOTHING_LETS.text(), f.tank());
-      case Fault.StopsShort f ->
+  private Plan.Trouble trouble(Goal goal, Objection objection) {
+    return switch (objection) {
+      case Objection.Danger f -> danger(f.warning());
+      case Objection.Airless f -> words(Says.NO_POSITION_OF_THE_HANDLES_LETS.text(), f.tank());
+      case Objection.ShutIn f -> words(Says.ONCE_IS_FULL_NOTHING_LETS.text(), f.tank());
+      case Objection.StopsShort f ->
           new Plan.Trouble(
               Says.THE_FLOAT_THAT_IS_OPEN_CLOSES.with(label(f.tank()), Amount.volume(f.volume())),
               Optional.empty());
-      case Fault.Leaking f ->
+      case Objection.Leaking f ->
           words(Says.WHAT_GOES_INTO_RUNS_OUT_AGAIN.text(), f.tank(), f.way().end().part());
-      case Fault.Stray f ->
+      case Objection.Stray f ->
           f.way().source().part().equals(f.way().end().part())
               ? words(Says.WATER_OF_WOULD_RUN_ROUND.text(), f.way().source().part())
               : words(
                   Says.WATER_WOULD_RUN_FROM_TO_AS_WELL.text(),
                   f.way().source().part(),
                   f.way().end().part());
-      case Fault.Joined f -> words(Says.NOTHING_CLOSES_OFF_FROM_FIT.text(), f.from(), f.to());
-      case Fault.PumpOn f -> words(Says.CANNOT_BE_CLOSED_OFF.text(), f.pump());
-      case Fault.Unfed f -> words(Says.HAS_NOTHING_TO_DRAW_FILL.text(), f.pump());
-      case Fault.Bypassed f -> words(Says.WATER_COMES_BACK_WITHOUT_PASSING.text(), f.filter());
-      case Fault.NotRound f when f.heater().isPresent() ->
+      case Objection.Joined f -> words(Says.NOTHING_CLOSES_OFF_FROM_FIT.text(), f.from(), f.to());
+      case Objection.PumpOn f -> words(Says.CANNOT_BE_CLOSED_OFF.text(), f.pump());
+      case Objection.Unfed f -> words(Says.HAS_NOTHING_TO_DRAW_FILL.text(), f.pump());
+      case Objection.Bypassed f -> words(Says.WATER_COMES_BACK_WITHOUT_PASSING.text(), f.filter());
+      case Objection.NotRound f when f.heater().isPresent() ->
           words(Says.CIRCULATES_ITS_WATER_PAST.text(), f.pump(), f.heater().get());
-      case Fault.NotRound f -> words(Says.HAS_NO_LOOP_TO_CIRCULATE.text(), f.pump());
-      case Fault.Keeping f when f.tank().isEmpty() ->
+      case Objection.NotRound f -> words(Says.HAS_NO_LOOP_TO_CIRCULATE.text(), f.pump());
+      case Objection.Keeping f when f.tank().isEmpty() ->
           new Plan.Trouble(Says.WATER_STAYS_IN_THE_LINES.with(), Optional.empty());
-      case Fault.Keeping f ->
+      case Objection.Keeping f ->
           words(Says.NOTHING_LETS_OUT_BY_ITSELF_PUMP_IT_OUT_OR_FIT.text(), f.tank());
-      case Fault.Disproved f -> disproved(f.harm());
-      case Fault.Misplaced f -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty());
-      case Fault.Missing f -> new Plan.Trouble(Message.words(missing(f.need())), Optional.empty());
-      case Fault.Unlinked f ->
+      case Objection.Disproved f -> disproved(f.harm());
+      case Objection.Misplaced f -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty());
+      case Objection.Missing f ->
+          new Plan.Trouble(Message.words(missing(f.need())), Optional.empty());
+      case Objection.Unlinked f ->
           words(Says.NO_POSITION_OF_THE_HANDLES_LINKS.text(), f.from(), f.to());
-      case Fault.Apart f -> words(Says.NO_POSITION_OF_THE_HANDLES_JOINS.text(), f.from(), f.to());
+      case Objection.Apart f ->
+          words(Says.NO_POSITION_OF_THE_HANDLES_JOINS.text(), f.from(), f.to());
     };
   }
 

@@ -87,7 +87,7 @@ class PlannerTest {
       if (so > 0 && scout.newHazard(at).isPresent()) {
         continue;
       }
-      if (scout.fault(at).isEmpty()) {
+      if (scout.objection(at).isEmpty()) {
         return OptionalInt.of(so);
       }
       for (Setting next : neighbours(network.rig(), at, goal)) {

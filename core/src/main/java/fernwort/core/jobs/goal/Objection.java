@@ -8,57 +8,57 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** What keeps a setting from being what a stage wants. */
-public sealed interface Fault {
+/** What speaks against a setting: why it is not what a stage wants. */
+public sealed interface Objection {
 
   /** A part is not where it has to be. */
-  record Misplaced(PartId part, PositionId position) implements Fault {}
+  record Misplaced(PartId part, PositionId position) implements Objection {}
 
   /** A way is not open. */
-  record Missing(Need need) implements Fault {}
+  record Missing(Need need) implements Objection {}
 
   /** Two parts are not joined. */
-  record Apart(PartId from, PartId to) implements Fault {}
+  record Apart(PartId from, PartId to) implements Objection {}
 
   /** No water passes between two tanks before they are full. */
-  record Unlinked(PartId from, PartId to) implements Fault {}
+  record Unlinked(PartId from, PartId to) implements Objection {}
 
   /** Two parts are joined, by a route of parts, that must not be. */
-  record Joined(PartId from, PartId to, List<PartId> route) implements Fault {
+  record Joined(PartId from, PartId to, List<PartId> route) implements Objection {
     public Joined {
       route = List.copyOf(route);
     }
   }
 
   /** Water goes where it should not. */
-  record Stray(FlowPath way) implements Fault {}
+  record Stray(FlowPath way) implements Objection {}
 
   /** Water of a tank that is being filled runs out again, now or when it stands higher. */
-  record Leaking(PartId tank, FlowPath way) implements Fault {}
+  record Leaking(PartId tank, FlowPath way) implements Objection {}
 
   /** Something would go wrong. */
-  record Danger(Warning warning) implements Fault {}
+  record Danger(Warning warning) implements Objection {}
 
   /** A tank has no air, now or later. */
-  record Airless(PartId tank) implements Fault {}
+  record Airless(PartId tank) implements Objection {}
 
   /** Once a tank is full, nothing lets out what still comes in. */
-  record ShutIn(PartId tank) implements Fault {}
+  record ShutIn(PartId tank) implements Objection {}
 
   /** What fills a tank stops before the tank holds what it should (m³). */
-  record StopsShort(PartId tank, double volume) implements Fault {}
+  record StopsShort(PartId tank, double volume) implements Objection {}
 
   /** A pump does not turn its water round, or past the heater that it could pass. */
-  record NotRound(PartId pump, Optional<PartId> heater) implements Fault {}
+  record NotRound(PartId pump, Optional<PartId> heater) implements Objection {}
 
   /** A pump is on where it must not be. */
-  record PumpOn(PartId pump) implements Fault {}
+  record PumpOn(PartId pump) implements Objection {}
 
   /** A pump has nothing to draw, now or later. */
-  record Unfed(PartId pump) implements Fault {}
+  record Unfed(PartId pump) implements Objection {}
 
   /** Water comes back past a filter that it should pass. */
-  record Bypassed(PartId filter, List<PartId> route) implements Fault {
+  record Bypassed(PartId filter, List<PartId> route) implements Objection {
     public Bypassed {
       route = List.copyOf(route);
     }
@@ -69,12 +69,12 @@ public sealed interface Fault {
    *
    * @param needs the positions that let it out, by part id
    */
-  record Keeping(PartId tank, Map<PartId, PositionId> needs) implements Fault {
+  record Keeping(PartId tank, Map<PartId, PositionId> needs) implements Objection {
     public Keeping {
       needs = Map.copyOf(needs);
     }
   }
 
   /** It was run, and this came of it. */
-  record Disproved(Harm harm) implements Fault {}
+  record Disproved(Harm harm) implements Objection {}
 }

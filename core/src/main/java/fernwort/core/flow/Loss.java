@@ -5,16 +5,7 @@ package fernwort.core.flow;
  * the flow. A pump's is negative.
  */
 public sealed interface Loss
-    permits Pipe,
-        Lift,
-        Orifice,
-        Filtering,
-        OneWay,
-        Throttle,
-        PressureControl,
-        Venting,
-        Yielding,
-        FixedLoss {
+    permits Pipe, Lift, Orifice, Filtering, OneWay, Throttle, PressureControl, Venting, Expected {
 
   /**
    * What holds a one-way link shut (m per m³/s): a head of 30 m against it lets through a

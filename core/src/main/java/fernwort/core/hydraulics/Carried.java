@@ -1,6 +1,6 @@
 package fernwort.core.hydraulics;
 
-import fernwort.core.flow.Yielding;
+import fernwort.core.flow.Expected;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
@@ -31,7 +31,7 @@ public record Carried(
     Set<PartId> emptyJugs,
     Set<PartId> airlocked,
     Map<PartId, PortId> spilling,
-    Map<PartId, Yielding> yielding,
+    Map<PartId, Expected> yielding,
     Optional<Map<PartId, List<LineId>>> vents) {
 
   /** Nothing: every tank's air as outside, no line running full. */

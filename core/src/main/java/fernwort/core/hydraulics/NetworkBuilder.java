@@ -1,7 +1,7 @@
 package fernwort.core.hydraulics;
 
+import fernwort.core.flow.Expected;
 import fernwort.core.flow.Filtering;
-import fernwort.core.flow.FixedLoss;
 import fernwort.core.flow.FlowNetwork;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Lift;
@@ -324,7 +324,7 @@ final class NetworkBuilder {
         Optional<LineId> none = Optional.empty();
         spillLinks.put(i, link(breathing[i], node[v], OneWay.FREE_END, none, tank));
         int fallen = building.reservoir(wet.surface(tank));
-        FixedLoss falls = new FixedLoss(fallingIn.getOrDefault(i, 0.0));
+        Expected falls = Expected.known(fallingIn.getOrDefault(i, 0.0));
         int link = link(fallen, breathing[i], falls, none, tank);
         gates.add(new Gate(Gate.Kind.TANK, tank.id(), link, -1));
       }

@@ -1,6 +1,6 @@
 package fernwort.core.run;
 
-import fernwort.core.flow.Yielding;
+import fernwort.core.flow.Expected;
 import fernwort.core.hydraulics.Carried;
 import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
@@ -248,7 +248,7 @@ final class Progress {
     return solve(volumes, Map.of());
   }
 
-  private Flows solve(double[] volumes, Map<PartId, Yielding> yielding) {
+  private Flows solve(double[] volumes, Map<PartId, Expected> yielding) {
     Carried carried =
         new Carried(
             tanks.pressures(volumes),

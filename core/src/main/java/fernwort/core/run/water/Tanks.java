@@ -1,7 +1,7 @@
 package fernwort.core.run.water;
 
+import fernwort.core.flow.Expected;
 import fernwort.core.flow.Fluid;
-import fernwort.core.flow.Yielding;
 import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.network.Network;
@@ -143,14 +143,14 @@ public final class Tanks {
    * @param expected what each tank is expected to gain (m³/s)
    * @param seconds for how long (s)
    */
-  public Map<PartId, Yielding> yielding(double[] expected, double seconds) {
-    Map<PartId, Yielding> yielding = new TreeMap<>();
+  public Map<PartId, Expected> yielding(double[] expected, double seconds) {
+    Map<PartId, Expected> yielding = new TreeMap<>();
     for (int i = 0; i < expected.length; i++) {
       double halfway = Math.clamp(volumes[i] + expected[i] * seconds / 2, 0, capacity(i));
       double stiffness = air[i].stiffness(halfway);
       if (stiffness > 0) {
         double resistance = Fluid.WATER.head(stiffness * seconds / 2);
-        yielding.put(id(i), new Yielding(expected[i], resistance));
+        yielding.put(id(i), new Expected(expected[i], resistance));
       }
     }
     return yielding;

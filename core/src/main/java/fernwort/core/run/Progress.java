@@ -208,7 +208,11 @@ final class Progress {
 
   /** Finds the flows anew for the water as it stands. */
   void settle() {
-    flows = solve(tanks.volumes());
+    settle(solve(tanks.volumes()));
+  }
+
+  private void settle(Flows found) {
+    flows = found;
     if (locks.letGo(flows)) {
       flows = solve(tanks.volumes());
     }
@@ -222,11 +226,8 @@ final class Progress {
   void settle(Rates end, double error) {
     if (error > NO_ERROR || fronts.lacking() > 0 || wear.passes(end.flows())) {
       settle();
-      return;
-    }
-    flows = end.flows();
-    if (locks.letGo(flows)) {
-      flows = solve(tanks.volumes());
+    } else {
+      settle(end.flows());
     }
   }
 

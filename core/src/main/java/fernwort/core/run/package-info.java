@@ -7,8 +7,8 @@
  * much, which the shape of the tank says exactly, so a step is cut where the parabola that Heun's
  * method draws meets that volume. Air that is shut in gives way within a step, to what flows at its
  * end (the trapezoidal rule, linearly implicit in the air), which keeps stiff air from swinging.
- * What a line ran full of stays in it, which is how a siphon goes on below its crest; the air in a
- * tank whose vents are shut keeps its p·V.
+ * What a line ran full of stays in it, so that a siphon goes on below its crest; the air in a tank
+ * whose vents are shut keeps its p·V.
  *
  * <p>Water is conserved, for every volume changes by flows that balance at every junction. Nothing
  * is stepped through while nothing moves, so hours of rest cost nothing.

@@ -2,7 +2,6 @@ package fernwort.core.run;
 
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -10,7 +9,7 @@ import fernwort.core.run.water.Thresholds;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 
 /**
  * What the water of a rig meets in a run: ports, crests and wastes, worked out once for each slope.
@@ -31,8 +30,13 @@ public final class Landmarks {
    *
    * @param ports the volumes of each tank at which a port of it is covered or comes free
    * @param crests those at which its water comes to another line, which cut no step
+   * @param heights of those ports and crests (m)
    */
-  record OnSlope(EventMonitor watch, List<Thresholds> ports, List<Thresholds> crests) {}
+  record OnSlope(
+      EventMonitor watch,
+      List<Thresholds> ports,
+      List<Thresholds> crests,
+      List<double[]> heights) {}
 
   private final Network network;
   private final Map<Slope, OnSlope> known = new ConcurrentHashMap<>();
@@ -61,15 +65,14 @@ public final class Landmarks {
   private OnSlope look(Slope slope) {
     EventMonitor watch = new EventMonitor(network, slope);
     Levels levels = Levels.of(network, new State(new Setting(Map.of()), Map.of(), slope));
-    return new OnSlope(
-        watch,
-        thresholds(slope, tank -> watch.heights(tank, levels)),
-        thresholds(slope, tank -> watch.crests(tank, levels)));
+    List<double[]> crests = network.tanks().stream().map(t -> watch.crests(t, levels)).toList();
+    List<double[]> ports = network.tanks().stream().map(t -> watch.heights(t, levels)).toList();
+    return new OnSlope(watch, thresholds(slope, ports), thresholds(slope, crests), crests);
   }
 
-  private List<Thresholds> thresholds(Slope slope, Function<Part, double[]> heights) {
-    return network.tanks().stream()
-        .map(tank -> Thresholds.of(network, tank, heights.apply(tank), slope))
+  private List<Thresholds> thresholds(Slope slope, List<double[]> heights) {
+    return IntStream.range(0, heights.size())
+        .mapToObj(i -> Thresholds.of(network, network.tanks().get(i), heights.get(i), slope))
         .toList();
   }
 }

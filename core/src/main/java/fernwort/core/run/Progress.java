@@ -17,6 +17,7 @@ import fernwort.core.run.water.Air;
 import fernwort.core.run.water.Dry;
 import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Fronts;
+import fernwort.core.run.water.Heads;
 import fernwort.core.run.water.Jugs;
 import fernwort.core.run.water.Locks;
 import fernwort.core.run.water.Rates;
@@ -46,6 +47,7 @@ final class Progress {
   final EventMonitor watch;
   final Tanks tanks;
   final EventLocation crossings;
+  final Heads heads;
   final Spills spills;
   final Locks locks;
   final Wastes wastes;
@@ -82,6 +84,7 @@ final class Progress {
     watch = met.watch();
     tanks = new Tanks(network, state);
     crossings = new EventLocation(tanks, met.ports());
+    heads = new Heads(tanks, met.heights());
     crests = met.crests();
     spills = new Spills(network);
     locks = new Locks(tanks);
@@ -106,6 +109,7 @@ final class Progress {
     watch = other.watch;
     tanks = new Tanks(other.tanks);
     crossings = new EventLocation(other.crossings, tanks);
+    heads = new Heads(other.heads, tanks);
     crests = other.crests;
     spills = new Spills(other.spills);
     locks = new Locks(other.locks, tanks);

@@ -8,6 +8,7 @@ import fernwort.core.run.water.EventLocation;
 import fernwort.core.run.water.Rates;
 import fernwort.core.run.water.StepControl;
 import fernwort.core.run.water.Tanks;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.OptionalInt;
 
@@ -132,18 +133,20 @@ final class TimeStep {
 
   /**
    * Goes to the moment within a step at which water begins or ceases to move in some lines: a crest
-   * is reached, which the air's pressure decides as well as the level. Found by halving.
+   * is reached, which the air's pressure decides as well as the level. Looked for where a head
+   * comes to a crest first, and by halving what is left.
    */
   private void flood(Rates start, double within) {
+    double shortest = pace.shortest();
+    double[] likely = progress.heads.around(start, within, shortest / 2);
     double low = 0;
     double high = within;
-    while (high - low > pace.shortest()) {
-      double middle = (low + high) / 2;
-      Rates then = progress.after(start, middle);
-      if (moveAlike(start.flows(), then.flows())) {
-        low = middle;
+    while (high - low > shortest) {
+      double at = between(low, high, likely);
+      if (moveAlike(start.flows(), progress.after(start, at).flows())) {
+        low = at;
       } else {
-        high = middle;
+        high = at;
       }
     }
     progress.move(start, start, high, high);
@@ -153,6 +156,12 @@ final class TimeStep {
       // It moves on all the same, as what flowed until now makes it: not to be met without end.
       pace.flip(progress.time());
     }
+  }
+
+  /** The middle one of the likely times between two, or the time halfway (s). */
+  private static double between(double low, double high, double[] likely) {
+    double[] left = Arrays.stream(likely).filter(t -> t > low && t < high).toArray();
+    return left.length == 0 ? (low + high) / 2 : left[left.length / 2];
   }
 
   /** Tells whether water moves in the same lines. */

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.hazard.Hazards;
-import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.automation.Automation;
@@ -157,7 +156,11 @@ class SimulatedDaysTest {
     private final LiveRig live;
     private final Optional<TankRoom> room;
     private final List<RuleRun> runs = new ArrayList<>();
-    private final Map<LineId, Double> dry = new HashMap<>();
+    private final Map<PartId, Double> dry = new HashMap<>();
+
+    /** Where each handle was last said to be: told by its sensor, or told to go. */
+    private final Map<PartId, PositionId> noted = new HashMap<>();
+
     private final Set<String> harms = new TreeSet<>();
     private Now now = new Now(Instant.EPOCH, 0);
     private List<Trouble> troubles = List.of();
@@ -243,12 +246,18 @@ class SimulatedDaysTest {
               case Value.Stop stop -> stop.position().value();
             };
         live.take(told.sensor().name(), said, false, Slope.LEVEL, now);
+        if (told.value() instanceof Value.Stop stop) {
+          noted.put(told.sensor().on().id().part(), stop.position());
+        }
       }
       room.ifPresent(r -> {
         boolean up = rig.holds(PartId.of(house.floats())) >= FLOATS * r.capacity();
         live.take("float", up ? "on" : "off", false, Slope.LEVEL, now);
       });
-      live.watchCommands(now);
+      // A pump that rests is not one that is switched off: what counts is what it was told.
+      live.watchCommands(now).stream()
+          .filter(c -> c.state() == MotorCommand.Progress.ASSUMED)
+          .forEach(c -> noted.put(c.part(), c.position()));
     }
 
     private void act() {
@@ -279,10 +288,10 @@ class SimulatedDaysTest {
     }
 
     private void harm() {
-      Set<LineId> sucking = new HashSet<>();
+      Set<PartId> sucking = new HashSet<>();
       for (Event event : rig.standing()) {
         switch (event.kind()) {
-          case DRAWS_AIR -> sucking.add(event.subject().line());
+          case DRAWS_AIR -> sucking.add(event.subject().part());
           case RUNS_OUT -> {
             boolean vents = house.rig().partsById().containsKey(event.subject());
             if (vents && !house.rig().part(event.subject().part()).kind().is(Purpose.DRAINS)) {
@@ -309,18 +318,7 @@ class SimulatedDaysTest {
 
     @Override
     public PositionId position(PartId part) {
-      return live.signals().stream()
-          .filter(s -> s.on().id().equals(part) && s.drive().isPresent())
-          .findFirst()
-          .flatMap(s -> live.told(s.name(), now).flatMap(LiveRig.Told::raw))
-          .map(v ->
-              switch (v) {
-                case Value.Stop stop -> stop.position();
-                case Value.Contact contact ->
-                    contact.on() ? PositionId.of("on") : PositionId.of("off");
-                case Value.Amount amount -> PositionId.NONE;
-              })
-          .orElseGet(() -> house.start().setting().of(part));
+      return noted.getOrDefault(part, house.start().setting().of(part));
     }
 
     @Override

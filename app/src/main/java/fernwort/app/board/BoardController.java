@@ -279,12 +279,12 @@ class BoardController {
     Standing standing = states.of(rig);
     Outlook outlook = Outlook.of(rig, standing.state());
     Drafter drafter = new Drafter(rig, standing, outlook, clock.instant());
-    boolean[] can = states.canUndoRedo(rig);
+    Logbook.End journal = states.end(rig);
     Habits habits = states.habits(rig);
     return new BoardView(
         rig.id(),
         rig.rig().name(),
-        left(rig),
+        left(journal),
         screen.whole(drafter, () -> layouts.whole(rig.rig())),
         screen.places(drafter, () -> layouts.places(rig.rig())),
         Stream.concat(
@@ -299,8 +299,8 @@ class BoardController {
             unread(rig, standing),
             diary.budget(rig, clock.instant())),
         ParkedView.of(standing.state().slope()),
-        can[0],
-        can[1]);
+        journal.canUndo(),
+        journal.canRedo());
   }
 
   /** Fresh tanks of which nobody has said what they hold. */
@@ -342,12 +342,12 @@ class BoardController {
             Says.THE_LAST_READING_OF_CANNOT.filled(rig.rig().part(PartId.of(tank)).label()));
   }
 
-  private String left(OpenRig rig) {
-    List<Logbook.Entry> newest = states.journal(rig, 1);
-    return newest.isEmpty()
-        ? Says.EVERYTHING_AT_REST.text()
-        : Says.LAST_CHANGE_BY.filled(
-            newest.getFirst().at().atZone(ZoneId.systemDefault()).format(LEFT),
-            newest.getFirst().who());
+  private static String left(Logbook.End journal) {
+    return journal
+        .newest()
+        .map(last ->
+            Says.LAST_CHANGE_BY.filled(
+                last.at().atZone(ZoneId.systemDefault()).format(LEFT), last.who()))
+        .orElseGet(Says.EVERYTHING_AT_REST::text);
   }
 }

@@ -14,7 +14,7 @@ import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.LiveStore;
 import fernwort.app.store.ReadingStore;
-import fernwort.app.store.backup.Backups;
+import fernwort.app.store.Restored;
 import fernwort.core.diary.Entry;
 import fernwort.core.hazard.Warning;
 import fernwort.core.id.PartId;
@@ -604,7 +604,7 @@ public class LiveDesk implements SmartLifecycle {
 
   /** What is kept was replaced: everything is taken from it anew. */
   @EventListener
-  void restored(Backups.Restored restored) {
+  void restored(Restored restored) {
     house.switches().forget();
     if (opened) {
       loop.soon(() -> {

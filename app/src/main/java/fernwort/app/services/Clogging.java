@@ -1,7 +1,7 @@
 package fernwort.app.services;
 
 import fernwort.app.store.DiaryStore;
-import fernwort.app.store.backup.Backups;
+import fernwort.app.store.Restored;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
@@ -61,7 +61,7 @@ class Clogging {
   }
 
   @EventListener
-  void restored(Backups.Restored restored) {
+  void restored(Restored restored) {
     found.clear();
   }
 }

@@ -3,8 +3,8 @@ package fernwort.app.services;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.Missing;
+import fernwort.app.store.Restored;
 import fernwort.app.store.RigStore;
-import fernwort.app.store.backup.Backups;
 import fernwort.core.describe.Alteration;
 import fernwort.core.format.RigFormat;
 import fernwort.core.id.PartId;
@@ -85,7 +85,7 @@ public class Descriptions {
 
   /** After a restore nothing is as it was at hand. */
   @EventListener
-  void restored(Backups.Restored restored) {
+  void restored(Restored restored) {
     open.invalidateAll();
   }
 

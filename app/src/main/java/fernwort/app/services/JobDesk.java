@@ -3,7 +3,7 @@ package fernwort.app.services;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.compute.TooBusy;
-import fernwort.app.store.backup.Backups;
+import fernwort.app.store.Restored;
 import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -65,7 +65,7 @@ public class JobDesk {
 
   /** After a restore nothing is as it was at hand. */
   @EventListener
-  void restored(Backups.Restored restored) {
+  void restored(Restored restored) {
     books.invalidateAll();
     looks.invalidateAll();
     slips.invalidateAll();

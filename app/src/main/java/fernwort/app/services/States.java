@@ -349,9 +349,9 @@ public class States {
     return logbook.journal(rig.id(), most, before);
   }
 
-  /** Tells whether there is something to undo (first) and to redo (second). */
-  public boolean[] canUndoRedo(OpenRig rig) {
-    return logbook.canUndoRedo(rig.id());
+  /** Returns what the journal has come to. */
+  public Logbook.End end(OpenRig rig) {
+    return logbook.end(rig.id());
   }
 
   /** Returns who travels and what they use. */

@@ -2,6 +2,7 @@ package fernwort.app.store;
 
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
@@ -12,12 +13,21 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 final class Changes {
 
   private final Map<String, Integer> counts = new ConcurrentHashMap<>();
+  private final AtomicInteger everything = new AtomicInteger();
 
   int of(String rig) {
-    return counts.getOrDefault(rig, 0);
+    return everything.get() + counts.getOrDefault(rig, 0);
   }
 
-  /** It changes; who looked before that was on disk will look again after it. */
+  /** Every rig changes, as when a backup came in. */
+  void addToAll() {
+    everything.incrementAndGet();
+  }
+
+  /**
+   * It changes; who looked before that was on disk will look again after it, and so will who looked
+   * while the disk was about to refuse it.
+   */
   void add(String rig) {
     count(rig);
     if (TransactionSynchronizationManager.isSynchronizationActive()) {
@@ -25,6 +35,11 @@ final class Changes {
           new TransactionSynchronization() {
             @Override
             public void afterCommit() {
+              count(rig);
+            }
+
+            @Override
+            public void afterCompletion(int status) {
               count(rig);
             }
           });

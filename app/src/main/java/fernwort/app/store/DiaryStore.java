@@ -21,6 +21,7 @@ import java.util.Set;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.impl.DSL;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -35,6 +36,7 @@ public class DiaryStore {
   private static final int AT_ONCE = 500;
 
   private final Changes changes = new Changes();
+  private final Remembered<Recent> recent = new Remembered<>(changes);
   private final DSLContext db;
   private final Clock clock;
 
@@ -237,6 +239,11 @@ public class DiaryStore {
     return changes.of(rig);
   }
 
+  @EventListener
+  void restored(Restored restored) {
+    changes.addToAll();
+  }
+
   /** Finds the reading that a line of the journal speaks of. */
   public Optional<String> reading(String rig, String tank, Logbook.Level level) {
     return db.select(DIARY.ID)
@@ -287,8 +294,28 @@ public class DiaryStore {
     return condition;
   }
 
+  /** What counts since a time, with who was on board before. */
+  private record Recent(Instant since, List<Entry> entries) {
+
+    List<Entry> from(Instant later) {
+      return entries.stream()
+          .filter(e -> e.at().isAfter(later) || isOnBoard(e.what().kind()))
+          .toList();
+    }
+  }
+
+  private static boolean isOnBoard(Entry.Kind kind) {
+    return kind == Entry.Kind.PEOPLE || kind == Entry.Kind.AWAY;
+  }
+
   /** Returns what counts since a time, and who was on board however long ago, in order of time. */
   public List<Entry> standing(String rig, Instant since) {
+    return recent
+        .of(rig, r -> !r.since().isAfter(since), () -> new Recent(since, read(rig, since)))
+        .from(since);
+  }
+
+  private List<Entry> read(String rig, Instant since) {
     // Two questions, for one with an "or" in it would be answered by no index.
     List<Entry> all =
         new ArrayList<>(

@@ -280,14 +280,35 @@ public class Logbook {
         .fetch(Logbook::entry);
   }
 
-  /** Tells whether there is something to undo (first) and to redo (second). */
-  public boolean[] canUndoRedo(String rig) {
+  /**
+   * What a journal has come to.
+   *
+   * @param newest its newest line, if there is one
+   * @param canUndo whether there is something to undo
+   * @param canRedo whether there is something to redo
+   */
+  public record End(Optional<Entry> newest, boolean canUndo, boolean canRedo) {}
+
+  /** Returns what a journal has come to. */
+  public End end(String rig) {
+    Optional<Entry> newest = journal(rig, 1).stream().findFirst();
+    // A change can be undone, and has closed what could be put back.
+    return newest.filter(Logbook::isChange).isPresent()
+        ? new End(newest, true, false)
+        : asked(rig, newest);
+  }
+
+  private static boolean isChange(Entry entry) {
+    return !entry.undone() && (entry.kind() == Kind.TURN || entry.kind() == Kind.READING);
+  }
+
+  private End asked(String rig, Optional<Entry> newest) {
     Condition change =
         JOURNAL.RIG.eq(rig).and(JOURNAL.KIND.in(Kind.TURN.name(), Kind.READING.name()));
     return db.select(
             any(change.and(JOURNAL.STANDING.eq(STANDS))),
             any(change.and(JOURNAL.STANDING.eq(UNDONE))))
-        .fetchSingle(can -> new boolean[] {can.value1(), can.value2()});
+        .fetchSingle(can -> new End(newest, can.value1(), can.value2()));
   }
 
   private static Field<Boolean> any(Condition which) {

@@ -18,6 +18,7 @@ import java.util.function.UnaryOperator;
 import org.jooq.DSLContext;
 import org.jooq.Records;
 import org.jooq.impl.DSL;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -25,6 +26,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 public class RigStore {
 
+  private final Changes changes = new Changes();
+  private final Remembered<Optional<Stored>> stored = new Remembered<>(changes);
   private final DSLContext db;
   private final Clock clock;
 
@@ -65,6 +68,10 @@ public class RigStore {
 
   /** Returns a rig. */
   public Optional<Stored> find(String id) {
+    return stored.of(id, () -> read(id));
+  }
+
+  private Optional<Stored> read(String id) {
     return db.select(RIG.ID, RIG.VERSION, RIG.PEOPLE, RIG.HABITS, RIG.PITCH, RIG.ROLL)
         .from(RIG)
         .where(RIG.ID.eq(id))
@@ -116,6 +123,7 @@ public class RigStore {
         .set(RIG.HABITS, habits)
         .set(RIG.CREATED_AT, now())
         .execute();
+    changes.add(id);
     keep(id, 1, description, who, what, new Step(1, 0));
     return id;
   }
@@ -278,6 +286,7 @@ public class RigStore {
         .set(RIG.DESCRIPTION, description)
         .where(RIG.ID.eq(id))
         .execute();
+    changes.add(id);
   }
 
   /** One change at a time per rig. */
@@ -300,11 +309,18 @@ public class RigStore {
   @Transactional
   public void park(String id, double pitch, double roll) {
     db.update(RIG).set(RIG.PITCH, pitch).set(RIG.ROLL, roll).where(RIG.ID.eq(id)).execute();
+    changes.add(id);
   }
 
   /** Keeps who travels and what they use. */
   @Transactional
   public void setHabits(String id, int people, String habits) {
     db.update(RIG).set(RIG.PEOPLE, people).set(RIG.HABITS, habits).where(RIG.ID.eq(id)).execute();
+    changes.add(id);
+  }
+
+  @EventListener
+  void restored(Restored restored) {
+    changes.addToAll();
   }
 }

@@ -199,7 +199,10 @@ class StoreTest {
     logbook.redo("tern", "ada");
     logbook.redo("tern", "ada");
     assertThat(logbook.levels("tern").get("fore")).isEqualTo(level(0.03));
-    assertThat(logbook.canUndoRedo("tern")).containsExactly(true, true);
+    Logbook.End end = logbook.end("tern");
+    assertThat(end.newest()).map(Logbook.Entry::kind).contains(Logbook.Kind.REDO);
+    assertThat(end.canUndo()).isTrue();
+    assertThat(end.canRedo()).isTrue();
   }
 
   @Test

@@ -1,6 +1,7 @@
 package fernwort.app.store.backup;
 
 import fernwort.app.store.DataFolder;
+import fernwort.app.store.Restored;
 import fernwort.app.store.disk.FolderOpening;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.store.disk.Keeping;
@@ -90,9 +91,6 @@ public class Backups {
   public Optional<String> missing() {
     return missing.or(() -> notCopied);
   }
-
-  /** Said when everything that is kept was replaced, so that nothing goes on from before. */
-  public record Restored() {}
 
   /** Writes everything that is kept. */
   public void write(OutputStream out) throws IOException {

@@ -3,6 +3,8 @@ package fernwort.app.store;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import fernwort.core.diary.Entry;
+import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -10,6 +12,7 @@ import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -32,6 +35,7 @@ class StoreTest {
   private Connection connection;
   private RigStore rigs;
   private Logbook logbook;
+  private DiaryStore diary;
 
   @BeforeEach
   void open() throws SQLException {
@@ -43,6 +47,7 @@ class StoreTest {
     Clock clock = Clock.fixed(NOON, ZoneOffset.UTC);
     rigs = new RigStore(db, clock);
     logbook = new Logbook(db, clock);
+    diary = new DiaryStore(db, clock);
     rigs.add("Tern", "{one}", 2, "[]", "ada", "Taken in");
   }
 
@@ -236,5 +241,32 @@ class StoreTest {
     assertThat(logbook.journal("heron", 10)).isEmpty();
     assertThat(logbook.undo("heron", "ada")).isEmpty();
     assertThat(logbook.handles("tern")).containsEntry("supply", "open");
+  }
+
+  // --- what people noted -----------------------------------------------------------------------
+
+  private Entry note(String id, int hours, Entry.What what) {
+    Entry entry = new Entry(id, NOON.plus(Duration.ofHours(hours)), what);
+    diary.add("tern", entry, Slope.LEVEL, "ada");
+    return entry;
+  }
+
+  private List<Entry> since(int hours) {
+    return diary.standing("tern", NOON.plus(Duration.ofHours(hours)));
+  }
+
+  @Test
+  void whatWasNotedSinceATimeIsTheSameWhetherItIsReadOrRemembered() {
+    Entry two = note("a", 0, new Entry.People(2, 0, Optional.empty(), ""));
+    Entry early = note("b", 1, new Entry.Note("early"));
+    Entry four = note("c", 2, new Entry.People(4, 0, Optional.empty(), ""));
+    Entry late = note("d", 3, new Entry.Note("late"));
+    assertThat(since(0)).containsExactly(two, early, four, late);
+    assertThat(since(1)).as("remembered, the early note left out").containsExactly(two, four, late);
+    assertThat(since(-1)).as("earlier than was read").containsExactly(two, early, four, late);
+    Entry last = note("e", 4, new Entry.Note("last"));
+    assertThat(since(2)).containsExactly(two, four, late, last);
+    diary.stand("tern", "d", DiaryStore.Standing.TAKEN_BACK);
+    assertThat(since(3)).containsExactly(two, four, last);
   }
 }

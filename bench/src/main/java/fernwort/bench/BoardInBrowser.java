@@ -18,14 +18,27 @@ final class BoardInBrowser {
   private static final int TURNS = 101;
   private static final String COACH = "/rigs/long-coach-60";
 
-  /** Turns the sink and resolves with the milliseconds until the frame after the swap. */
+  /**
+   * Turns the sink and resolves with the milliseconds until the frame after the swap, once what is
+   * next has come in too: that is asked for by itself, and is not the end of a turn.
+   */
   private static final String TURN =
       """
       () => new Promise(done => {
         const begun = performance.now();
-        document.addEventListener('htmx:afterSettle', () =>
-          requestAnimationFrame(() => setTimeout(() => done(performance.now() - begun))),
-          { once: true });
+        let turned = false;
+        let took = 0;
+        const settled = ({ detail }) => {
+          if (detail.requestConfig?.verb === 'post') {
+            turned = true;
+            requestAnimationFrame(() => setTimeout(() => { took = performance.now() - begun; }));
+          } else if (turned) {
+            document.removeEventListener('htmx:afterSettle', settled);
+            const look = () => took ? done(took) : setTimeout(look);
+            look();
+          }
+        };
+        document.addEventListener('htmx:afterSettle', settled);
         document.querySelector('#h-sink')
           .dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
       })

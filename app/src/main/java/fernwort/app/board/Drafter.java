@@ -36,6 +36,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 
@@ -52,12 +53,14 @@ final class Drafter {
   private final Map<String, Severity> alarms = new HashMap<>();
   private final Set<LineId> outside = new HashSet<>();
   private final Map<String, Line> lines = new HashMap<>();
+  private final Map<PartId, Part> parts;
 
   Drafter(OpenRig rig, Standing standing, Outlook outlook, Instant now) {
     this.rig = rig;
     this.standing = standing;
     this.outlook = outlook;
     this.now = now;
+    parts = rig.rig().partsById();
     rig.rig().lines().forEach(l -> lines.put(l.id().value(), l));
     for (Warning warning : outlook.warnings()) {
       if (!warning.parts().isEmpty() && warning.severity() != Severity.NOTE) {
@@ -144,7 +147,7 @@ final class Drafter {
 
   /** How far a line is drawn into a part whose figure is smaller than its room (px). */
   private double inset(PartId part) {
-    Kind kind = rig.rig().part(part).kind();
+    Kind kind = Objects.requireNonNull(parts.get(part)).kind();
     if (kind.figure().equals("tee")) {
       return Grid.CELL;
     }

@@ -1,11 +1,14 @@
 package fernwort.app.services;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.store.DiaryStore;
 import fernwort.core.budget.Budget;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
 import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
+import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
@@ -36,9 +39,15 @@ public class Diary {
   /** Who will be on board is planned no further ahead. */
   private static final Duration PLANNED = Duration.ofDays(400);
 
+  /** What is learnt says days and not minutes. */
+  private static final Duration GOOD_FOR = Duration.ofMinutes(1);
+
+  private static final int MOST_RIGS = 20;
+
   private final DiaryStore store;
   private final States states;
   private final Clock clock;
+  private final Cache<String, Learnt> learnt = Caffeine.newBuilder().maximumSize(MOST_RIGS).build();
 
   Diary(DiaryStore store, States states, Clock clock) {
     this.store = store;
@@ -253,9 +262,33 @@ public class Diary {
     return new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at);
   }
 
-  /** Returns what is learnt from the log by a time. */
+  /** What was learnt from the log of a rig when it had changed so many times. */
+  private record Learnt(Network network, int changes, Budget.Asked asked, Budget budget) {
+
+    boolean serves(OpenRig rig, int now, Budget.Asked other) {
+      return rig.network() == network
+          && now == changes
+          && other.slope().equals(asked.slope())
+          && other.habits().equals(asked.habits())
+          && other.zone().equals(asked.zone())
+          && !other.at().isBefore(asked.at())
+          && other.at().isBefore(asked.at().plus(GOOD_FOR));
+    }
+  }
+
+  /** Returns what is learnt from the log by a time, or was within the last minute. */
   public Budget budget(OpenRig rig, Instant at) {
-    return budget(rig, at, recent(rig, at.minus(Budget.MEMORY)));
+    // Counted before it is read: what is noted meanwhile is read again.
+    int changes = store.changes(rig.id());
+    Budget.Asked asked = asked(rig, at);
+    Learnt known = learnt.getIfPresent(rig.id());
+    if (known == null || !known.serves(rig, changes, asked)) {
+      List<Entry> entries = recent(rig, at.minus(Budget.MEMORY));
+      Budget budget = Budget.of(rig.network(), entries, asked);
+      known = new Learnt(rig.network(), changes, asked, budget);
+      learnt.put(rig.id(), known);
+    }
+    return known.budget();
   }
 
   /** Returns what is learnt from entries that were asked for already. */

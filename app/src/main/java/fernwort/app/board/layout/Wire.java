@@ -21,26 +21,21 @@ public record Wire(String line, List<int[]> corners) {
    * @param intoLast how far it goes on into the part at its second end (px)
    */
   public String path(double intoFirst, double intoLast) {
-    StringBuilder path = new StringBuilder();
     int last = corners.size() - 1;
-    double[] start = beyond(corners.get(0), corners.get(1), intoFirst);
-    double[] end = beyond(corners.get(last), corners.get(last - 1), intoLast);
-    path.append("M%s %s".formatted(number(start[0]), number(start[1])));
+    StringBuilder path = new StringBuilder("M");
+    add(path, beyond(corners.get(0), corners.get(1), intoFirst));
     for (int i = 1; i < last; i++) {
       int[] c = corners.get(i);
-      double[] before = towards(c, corners.get(i - 1));
-      double[] after = towards(c, corners.get(i + 1));
-      path.append(
-          "L%s %sQ%s %s %s %s"
-              .formatted(
-                  number(before[0]),
-                  number(before[1]),
-                  number(c[0] * (double) Grid.CELL),
-                  number(c[1] * (double) Grid.CELL),
-                  number(after[0]),
-                  number(after[1])));
+      add(path.append('L'), towards(c, corners.get(i - 1)));
+      add(path.append('Q'), c[0] * (double) Grid.CELL, c[1] * (double) Grid.CELL);
+      add(path.append(' '), towards(c, corners.get(i + 1)));
     }
-    return path.append("L%s %s".formatted(number(end[0]), number(end[1]))).toString();
+    add(path.append('L'), beyond(corners.get(last), corners.get(last - 1), intoLast));
+    return path.toString();
+  }
+
+  private static void add(StringBuilder path, double... point) {
+    path.append(number(point[0])).append(' ').append(number(point[1]));
   }
 
   private static double[] beyond(int[] end, int[] before, double by) {

@@ -7,6 +7,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.State;
+import fernwort.core.run.Landmarks;
 import fernwort.core.run.Simulation;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -43,6 +44,7 @@ public class RunBenchmark {
 
   private Network network;
   private Hydraulics hydraulics;
+  private Landmarks landmarks;
   private State morning;
   private State inUse;
 
@@ -52,6 +54,7 @@ public class RunBenchmark {
     DemoRig truck = DemoRig.all().getFirst();
     network = Network.of(truck.rig());
     hydraulics = Hydraulics.of(network);
+    landmarks = Landmarks.of(network);
     inUse = truck.state();
     morning =
         truck
@@ -62,7 +65,7 @@ public class RunBenchmark {
   }
 
   private double day(State from) {
-    Simulation run = Simulation.start(network, hydraulics, from, Conditions.ORDINARY);
+    Simulation run = Simulation.start(landmarks, hydraulics, from, Conditions.ORDINARY);
     for (Object[] use : USE) {
       PartId fixture = PartId.of((String) use[1]);
       run.runTo((Double) use[0] * 3600);
@@ -95,7 +98,7 @@ public class RunBenchmark {
   public double eightRehearsals() {
     double sum = 0;
     for (int i = 0; i < REHEARSALS; i++) {
-      Simulation run = Simulation.start(network, hydraulics, inUse, Conditions.ORDINARY);
+      Simulation run = Simulation.start(landmarks, hydraulics, inUse, Conditions.ORDINARY);
       for (int beat = 1; beat <= 5; beat++) {
         run.runTo(12.0 * beat);
         sum += run.moment().flows().fixture(PartId.of("sink"));

@@ -73,7 +73,7 @@ record RunAnswer(List<Reported> events, List<Sample> samples, Sample end) {
 
   static RunAnswer of(OpenRig rig, State from, Dry dry, RunAsked asked) {
     Simulation run =
-        Simulation.start(rig.network(), rig.hydraulics(), from, Conditions.ORDINARY, dry);
+        Simulation.start(rig.landmarks(), rig.hydraulics(), from, Conditions.ORDINARY, dry);
     Collected events = new Collected();
     Acted acted = new Acted(run, List.of(asked.hands()), events::water, events::hand);
     List<Sample> samples = new ArrayList<>();

@@ -57,7 +57,7 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.network(),
+            rig.landmarks(),
             rig.hydraulics(),
             states.of(rig).state(),
             Conditions.ORDINARY,
@@ -71,7 +71,7 @@ class RehearseController {
     OpenRig rig = rigs.open(id);
     Simulation run =
         Simulation.start(
-            rig.network(),
+            rig.landmarks(),
             rig.hydraulics(),
             states.of(rig).state(),
             Conditions.ORDINARY,

@@ -6,6 +6,7 @@ import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
+import fernwort.core.run.Landmarks;
 import fernwort.core.streams.LineService;
 import java.util.Map;
 
@@ -18,6 +19,7 @@ import java.util.Map;
  * @param rig the rig
  * @param network prepared for searching
  * @param hydraulics prepared for flow
+ * @param landmarks what its water meets in a run
  * @param hazards prepared checks
  * @param streams what each line carries
  * @param clogged how many times its clean loss a filter takes by the log, by id
@@ -28,6 +30,7 @@ public record OpenRig(
     Rig rig,
     Network network,
     Hydraulics hydraulics,
+    Landmarks landmarks,
     Hazards hazards,
     Map<LineId, LineService.Stream> streams,
     Map<PartId, Double> clogged) {
@@ -46,6 +49,7 @@ public record OpenRig(
         network.rig(),
         network,
         hydraulics,
+        Landmarks.of(network),
         Hazards.of(network, hydraulics),
         LineService.of(network.rig()),
         Map.copyOf(clogged));

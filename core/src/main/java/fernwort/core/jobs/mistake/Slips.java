@@ -151,8 +151,13 @@ public final class Slips {
                 (Try t) -> judge.judge(t, meant.outcome(), trial.run(meant, t.acts()), from)))
         .sorted(
             Comparator.comparing(Slip::grade)
-                .thenComparing(Comparator.comparingDouble(Slip::lost).reversed())
+                .thenComparing(Comparator.comparingLong(Slips::litres).reversed())
                 .thenComparingInt(Slip::step))
         .toList();
+  }
+
+  /** What is lost as it is told: less does not put one before another. */
+  private static long litres(Slip slip) {
+    return Math.round(slip.lost() * 1000);
   }
 }

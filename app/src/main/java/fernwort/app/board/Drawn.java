@@ -29,8 +29,8 @@ class Drawn extends AbstractProcessorDialect {
 
   private static final String NAME = "drawn";
 
-  /** The parts of a hundred rigs or so, each in a few positions. */
-  private static final int MOST = 10_000;
+  /** The parts of fifty rigs or so, each in a few positions. */
+  private static final int MOST = 5_000;
 
   private final ObjectProvider<ITemplateEngine> engine;
   private final Cache<Drawing.Figure, String> written =

@@ -104,6 +104,25 @@ class BoardJourneyTest {
   }
 
   @Test
+  void aTurnLeavesThePartsThatLookAsBeforeWhereTheyAre() {
+    visit("/rigs/tern/board");
+    // Marked in the page alone: what the server sends again has no mark.
+    page.evaluate(
+        "document.querySelectorAll('.sheet svg > g, .board-head').forEach(g => g.marked = true)");
+    String marked = "part => document.querySelector(part).marked === true";
+    handle("sink").click();
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, cold. Turn to: open, mixed");
+    assertThat(page.evaluate(marked, "#h-toilet")).as("the toilet").isEqualTo(true);
+    assertThat(page.evaluate(marked, "#h-sink")).as("the sink").isEqualTo(false);
+    assertThat(page.evaluate(marked, ".board-head")).as("undo and redo").isEqualTo(false);
+    handle("sink").click();
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, mixed. Turn to: open, hot");
+    page.keyboard().press("Control+z");
+    page.keyboard().press("Control+z");
+    assertThat(handle("sink")).hasAttribute("aria-label", "Sink: closed. Turn to: open, cold");
+  }
+
+  @Test
   void aDangerousTurnIsToldBeforeItIsMade() {
     visit("/rigs/marginalia/board");
     handle("tank-selector").hover();

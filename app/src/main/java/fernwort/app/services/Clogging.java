@@ -1,7 +1,7 @@
 package fernwort.app.services;
 
 import fernwort.app.store.DiaryStore;
-import fernwort.app.store.Restored;
+import fernwort.app.store.Remembered;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.Daily;
 import fernwort.core.diary.Entry;
@@ -14,8 +14,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.concurrent.ConcurrentHashMap;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 
 /** How clogged the filters of rigs are by their logs: found once after each change of a log. */
@@ -24,15 +22,21 @@ class Clogging {
 
   private final DiaryStore diary;
   private final Clock clock;
-  private final Map<String, Found> found = new ConcurrentHashMap<>();
+  private final Remembered<Found> found;
 
   Clogging(DiaryStore diary, Clock clock) {
     this.diary = diary;
+    found = diary.remembered();
     this.clock = clock;
   }
 
-  /** What was found for a version of a rig, who uses it, and so many changes of its log. */
-  private record Found(int version, Habits habits, int changes, Map<PartId, Double> clogged) {}
+  /** What was found for a version of a rig and who uses it. */
+  private record Found(int version, Habits habits, Map<PartId, Double> clogged) {
+
+    boolean serves(OpenRig rig, Habits others) {
+      return version == rig.version() && habits.equals(others);
+    }
+  }
 
   /** Returns how many times its clean loss each filter takes, where it is known and more than 1. */
   Map<PartId, Double> of(OpenRig rig, Habits habits) {
@@ -40,16 +44,12 @@ class Clogging {
     if (none) {
       return Map.of();
     }
-    int now = diary.changes(rig.id());
-    Found known = found.get(rig.id());
-    if (known == null
-        || known.version() != rig.version()
-        || known.changes() != now
-        || !known.habits().equals(habits)) {
-      known = new Found(rig.version(), habits, now, find(rig, habits));
-      found.put(rig.id(), known);
-    }
-    return known.clogged();
+    return found
+        .of(
+            rig.id(),
+            f -> f.serves(rig, habits),
+            () -> new Found(rig.version(), habits, find(rig, habits)))
+        .clogged();
   }
 
   private Map<PartId, Double> find(OpenRig rig, Habits habits) {
@@ -58,10 +58,5 @@ class Clogging {
     Budget.Asked asked = new Budget.Asked(Slope.LEVEL, habits, ZoneId.systemDefault(), now);
     List<Daily> days = Daily.of(rig.network(), entries, asked);
     return Upkeep.clogging(Upkeep.of(rig.rig(), entries, days, asked.zone(), now), rig.rig());
-  }
-
-  @EventListener
-  void restored(Restored restored) {
-    found.clear();
   }
 }

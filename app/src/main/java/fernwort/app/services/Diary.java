@@ -1,8 +1,7 @@
 package fernwort.app.services;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.store.DiaryStore;
+import fernwort.app.store.Remembered;
 import fernwort.core.budget.Budget;
 import fernwort.core.diary.Entry;
 import fernwort.core.hygiene.Upkeep;
@@ -42,15 +41,14 @@ public class Diary {
   /** What is learnt says days and not minutes. */
   private static final Duration GOOD_FOR = Duration.ofMinutes(1);
 
-  private static final int MOST_RIGS = 20;
-
   private final DiaryStore store;
   private final States states;
   private final Clock clock;
-  private final Cache<String, Learnt> learnt = Caffeine.newBuilder().maximumSize(MOST_RIGS).build();
+  private final Remembered<Learnt> learnt;
 
   Diary(DiaryStore store, States states, Clock clock) {
     this.store = store;
+    learnt = store.remembered();
     this.states = states;
     this.clock = clock;
   }
@@ -262,12 +260,11 @@ public class Diary {
     return new Budget.Asked(states.parked(rig), states.habits(rig), ZoneId.systemDefault(), at);
   }
 
-  /** What was learnt from the log of a rig when it had changed so many times. */
-  private record Learnt(Network network, int changes, Budget.Asked asked, Budget budget) {
+  /** What was learnt from the log of a rig. */
+  private record Learnt(Network network, Budget.Asked asked, Budget budget) {
 
-    boolean serves(OpenRig rig, int now, Budget.Asked other) {
+    boolean serves(OpenRig rig, Budget.Asked other) {
       return rig.network() == network
-          && now == changes
           && other.slope().equals(asked.slope())
           && other.habits().equals(asked.habits())
           && other.zone().equals(asked.zone())
@@ -278,17 +275,13 @@ public class Diary {
 
   /** Returns what is learnt from the log by a time, or was within the last minute. */
   public Budget budget(OpenRig rig, Instant at) {
-    // Counted before it is read: what is noted meanwhile is read again.
-    int changes = store.changes(rig.id());
     Budget.Asked asked = asked(rig, at);
-    Learnt known = learnt.getIfPresent(rig.id());
-    if (known == null || !known.serves(rig, changes, asked)) {
-      List<Entry> entries = recent(rig, at.minus(Budget.MEMORY));
-      Budget budget = Budget.of(rig.network(), entries, asked);
-      known = new Learnt(rig.network(), changes, asked, budget);
-      learnt.put(rig.id(), known);
-    }
-    return known.budget();
+    return learnt.of(rig.id(), l -> l.serves(rig, asked), () -> learn(rig, asked)).budget();
+  }
+
+  private Learnt learn(OpenRig rig, Budget.Asked asked) {
+    List<Entry> entries = recent(rig, asked.at().minus(Budget.MEMORY));
+    return new Learnt(rig.network(), asked, Budget.of(rig.network(), entries, asked));
   }
 
   /** Returns what is learnt from entries that were asked for already. */

@@ -234,9 +234,9 @@ public class DiaryStore {
     changes.add(rig);
   }
 
-  /** Returns how often the log of a rig changed since the start. */
-  public int changes(String rig) {
-    return changes.of(rig);
+  /** Begins to remember something that is worked out from logs, until they change. */
+  public <T> Remembered<T> remembered() {
+    return new Remembered<>(changes);
   }
 
   @EventListener

@@ -7,10 +7,10 @@ import java.util.function.Supplier;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /**
- * What was read of each rig, which is read again only when the rig has changed. Within a change
+ * What was read or worked out of each rig, anew only when the rig has changed. Within a change
  * everything is read, and nothing of it is kept: it may be taken back.
  */
-final class Remembered<T> {
+public final class Remembered<T> {
 
   private static final int MOST_RIGS = 20;
 
@@ -26,12 +26,12 @@ final class Remembered<T> {
   private record Read<T>(int changes, T what) {}
 
   /** Returns what was read of a rig, or reads it. */
-  T of(String rig, Supplier<T> read) {
+  public T of(String rig, Supplier<T> read) {
     return of(rig, what -> true, read);
   }
 
   /** Returns what was read of a rig where it serves, or reads it. */
-  T of(String rig, Predicate<T> serves, Supplier<T> read) {
+  public T of(String rig, Predicate<T> serves, Supplier<T> read) {
     if (TransactionSynchronizationManager.isActualTransactionActive()) {
       return read.get();
     }

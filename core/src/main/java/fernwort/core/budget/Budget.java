@@ -25,6 +25,7 @@ import java.util.Optional;
  * @param gray what is learnt of gray water, where the rig has a tank for it
  * @param entered what a person was said to use in a day (m³)
  * @param enough whether enough was read to go by what is learnt
+ * @param ends when the first of the two ends (s since 1970)
  * @param oddities what does not fit, the weightiest first
  */
 public record Budget(
@@ -34,6 +35,7 @@ public record Budget(
     Optional<ConsumptionFilter> gray,
     double entered,
     boolean enough,
+    Range ends,
     List<Anomaly> oddities) {
 
   /** What is older is not looked at: people and weather change. */
@@ -89,7 +91,8 @@ public record Budget(
       gray.flatMap(g -> Anomaly.grayShort(freshLearnt, g, share, grayFacts, at))
           .ifPresent(oddities::add);
     }
-    return new Budget(at, crew, freshLearnt, gray, said, enough, oddities);
+    return new Budget(
+        at, crew, freshLearnt, gray, said, enough, ends(freshLearnt, gray), oddities);
   }
 
   /** Who is on board counts however long ago it was noted. */
@@ -162,8 +165,7 @@ public record Budget(
         .toList();
   }
 
-  /** Returns when the first of the two ends (s since 1970). */
-  public Range ends() {
+  private static Range ends(ConsumptionFilter fresh, Optional<ConsumptionFilter> gray) {
     Range ends = fresh.ends();
     if (gray.isEmpty() || !gray.get().isKnown()) {
       return ends;

@@ -81,6 +81,8 @@ public final class Network {
   /** Of each part, those of all its positions at once. */
   private final List<List<Passage>> everyPassage = new ArrayList<>();
 
+  private final int mostPassages;
+
   private final List<Part> sources;
   private final List<Part> pumps;
 
@@ -154,6 +156,7 @@ public final class Network {
       int first = firstVertex[index(p.id())];
       everyPassage.add(p.kind().links().stream().map(l -> Passage.of(l, first)).toList());
     });
+    mostPassages = 2 * lineFrom.length + everyPassage.stream().mapToInt(List::size).sum();
     wastes =
         parts.stream()
             .filter(p -> p.kind().is(Purpose.USE) && p.kind().ports().contains(PortId.WASTE))
@@ -395,6 +398,11 @@ public final class Network {
   /** Returns the ways for water through a part, by its number, in any position. */
   public List<Passage> passages(int part) {
     return everyPassage.get(part);
+  }
+
+  /** Returns no fewer than the passages of any setting: lines count both ways. */
+  int mostPassages() {
+    return mostPassages;
   }
 
   /** Returns the ports by which what is used runs off, by their numbers. */

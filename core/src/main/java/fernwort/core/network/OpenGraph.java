@@ -27,14 +27,14 @@ public final class OpenGraph implements Arcs {
   private final boolean free;
 
   private final int[] first;
-  private int[] next;
-  private int[] from;
-  private int[] to;
-  private int[] line;
-  private Link.Law[] laws;
+  private final int[] next;
+  private final int[] from;
+  private final int[] to;
+  private final int[] line;
+  private final Link.Law[] laws;
 
   /** Head lost (check valve) or held (regulator) in metres. */
-  private double[] value;
+  private final double[] value;
 
   private int edges;
 
@@ -57,7 +57,7 @@ public final class OpenGraph implements Arcs {
     this.network = network;
     this.setting = setting;
     this.free = free;
-    int room = 4 * network.size() + 16;
+    int room = network.mostPassages();
     first = new int[network.size()];
     Arrays.fill(first, -1);
     next = new int[room];
@@ -91,15 +91,6 @@ public final class OpenGraph implements Arcs {
   }
 
   private void add(int a, int b, int lineIndex, Link.Law law, double amount) {
-    if (edges == to.length) {
-      int room = 2 * edges;
-      next = Arrays.copyOf(next, room);
-      from = Arrays.copyOf(from, room);
-      to = Arrays.copyOf(to, room);
-      line = Arrays.copyOf(line, room);
-      laws = Arrays.copyOf(laws, room);
-      value = Arrays.copyOf(value, room);
-    }
     from[edges] = a;
     to[edges] = b;
     line[edges] = lineIndex;

@@ -59,7 +59,7 @@ final class Gathering {
    * @param intake how the source reaches the pump that drives it, if one does
    */
   void collect(HeadReach sweep, Source source, DrivenBy drive, Optional<Intake> intake) {
-    BitSet ends = new BitSet();
+    BitSet ends = new BitSet(network.size());
     for (Outlets.Outlet outlet : reached(sweep)) {
       if (accepts(sweep, source, drive, outlet)) {
         ends.set(outlet.vertex());
@@ -76,7 +76,7 @@ final class Gathering {
 
   /** The outlets that a sweep reached, in the order of the rig. */
   private List<Outlets.Outlet> reached(HeadReach sweep) {
-    BitSet found = new BitSet();
+    BitSet found = new BitSet(outlets.ends().size());
     for (int i = 0; i < sweep.touches(); i++) {
       int outlet = outlets.at(sweep.touched(i));
       if (outlet >= 0) {

@@ -161,7 +161,7 @@ public final class HeadReach {
 
   /** Returns the ports by which it came to one, that one and its start among them. */
   BitSet routeTo(int end) {
-    BitSet route = new BitSet();
+    BitSet route = new BitSet(head.length);
     for (int v = end; ; v = graph.from(arrival[v])) {
       route.set(v);
       if (arrival[v] < 0) {

@@ -91,8 +91,7 @@ public record Budget(
       gray.flatMap(g -> Anomaly.grayShort(freshLearnt, g, share, grayFacts, at))
           .ifPresent(oddities::add);
     }
-    return new Budget(
-        at, crew, freshLearnt, gray, said, enough, ends(freshLearnt, gray), oddities);
+    return new Budget(at, crew, freshLearnt, gray, said, enough, ends(freshLearnt, gray), oddities);
   }
 
   /** Who is on board counts however long ago it was noted. */

@@ -40,7 +40,15 @@ class BudgetSumsTest {
   void whatHasToBeFetchedIsTheHighUseLessWhatCanBeDrawn() {
     ConsumptionFilter learnt = read(FRESH, 0.01, new Fact.Seen(0, 0.5, 1e-9, false));
     Budget budget =
-        new Budget(0, Crew.of(DAYS, 2, List.of()), learnt, Optional.empty(), 0.01, true, learnt.ends(), List.of());
+        new Budget(
+            0,
+            Crew.of(DAYS, 2, List.of()),
+            learnt,
+            Optional.empty(),
+            0.01,
+            true,
+            learnt.ends(),
+            List.of());
     // Nine in ten use no more than 15.9 L a person-day: by the doubt of a guess, and because
     // somebody
     // who is not noted may be on board.

@@ -1,5 +1,5 @@
-// A turn changes a few parts of a drawing. Those that look as before stay where they are, so that a
-// browser has less to lay out and paint; what stands around the drawing is put in anew.
+// A turn changes a few parts of a drawing, and of what stands around it. What looks as before stays
+// where it is, so that a browser has less to lay out and paint, and what was typed is kept.
 const AROUND = [".board-head", ".place-jumps", ".panel", ".now-bar"];
 
 /** What holds the drawings for a wide screen, and for a narrow one: an answer has one of them. */
@@ -19,10 +19,20 @@ function change(old, anew, changed) {
   changed.push(anew);
 }
 
+/** Tells whether a piece asks for what it shows whenever it is put in. */
+const asks = (piece) => piece.getAttribute("hx-trigger") === "load";
+
 function redraw(old, anew, changed) {
   const pieces = [...anew.children];
   [...old.children].forEach((piece, i) => {
-    if (!piece.isEqualNode(pieces[i])) change(piece, pieces[i], changed);
+    if (asks(pieces[i]) || !piece.isEqualNode(pieces[i])) change(piece, pieces[i], changed);
+  });
+}
+
+/** What somebody unfolded stays so, in a piece that is put in anew, too. */
+function unfold(board, next) {
+  board.querySelectorAll("details[open][id]").forEach(({ id }) => {
+    next.querySelector(`details[id="${id}"]`)?.setAttribute("open", "");
   });
 }
 
@@ -45,7 +55,10 @@ function renew(board, next, changed) {
     const anew = drawings(other);
     drawings(one).forEach((drawing, i) => redraw(drawing, anew[i], changed));
   });
-  around.forEach(([one, other]) => change(one, other, changed));
+  around.forEach(([one, other]) => {
+    const put = one.children.length === other.children.length ? redraw : change;
+    put(one, other, changed);
+  });
   return true;
 }
 
@@ -55,6 +68,7 @@ htmx.defineExtension("pieces", {
     if (style !== "pieces") return false;
     const next = answer.querySelector("#board");
     const changed = [];
+    if (next) unfold(board, next);
     if (next && renew(board, next, changed)) {
       settle.elts.push(board);
       return changed;

@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.ITemplateEngine;
@@ -20,21 +21,24 @@ import org.thymeleaf.standard.processor.StandardTextTagProcessor;
 import org.thymeleaf.templatemode.TemplateMode;
 
 /**
- * What is drawn of each part, for templates: {@code <g data-typed drawn:figure="${p}"></g>}. A turn
- * of a handle changes a few parts and draws them all: those that look as before are not written
- * anew. It is put in as it is, so that what is around it has to say that its words are typed.
+ * What is drawn of each part and line, for templates: {@code <g drawn:figure="${p}" />}, and {@code
+ * drawn:pipe} in the same way. A turn of a handle changes a few of them and draws them all: those
+ * that look as before are not written anew. Each takes the element's place as it is: where there are
+ * words in it, what is around it has to say that they are typed.
  */
 @Component
 class Drawn extends AbstractProcessorDialect {
 
   private static final String NAME = "drawn";
 
-  /** The parts of fifty rigs or so, each in a few positions. */
-  private static final int MOST = 5_000;
+  /** Each of them is drawn by the template of its name, in which it is {@code p}. */
+  private static final Set<String> PIECES = Set.of("figure", "pipe");
+
+  /** The parts and lines of fifty rigs or so, each in a few positions. */
+  private static final int MOST = 10_000;
 
   private final ObjectProvider<ITemplateEngine> engine;
-  private final Cache<Drawing.Figure, String> written =
-      Caffeine.newBuilder().maximumSize(MOST).build();
+  private final Cache<Object, String> written = Caffeine.newBuilder().maximumSize(MOST).build();
 
   /**
    * Begins with nothing.
@@ -46,37 +50,45 @@ class Drawn extends AbstractProcessorDialect {
     this.engine = engine;
   }
 
-  /** Returns a part's figure and label as SVG. */
-  String figure(Drawing.Figure part) {
-    return written.get(part, this::write);
+  /**
+   * Returns a piece as SVG.
+   *
+   * @param name which kind of piece it is
+   * @param piece all that it is drawn from
+   */
+  String svg(String name, Object piece) {
+    return written.get(piece, p -> write(name, p));
   }
 
-  private String write(Drawing.Figure part) {
+  private String write(String name, Object piece) {
     return engine
         .getObject()
-        .process("board/figure", new Context(Locale.ENGLISH, Map.of("p", part)));
+        .process("board/" + name, new Context(Locale.ENGLISH, Map.of("p", piece)));
   }
 
   @Override
   public Set<IProcessor> getProcessors(String prefix) {
-    return Set.of(new FigureProcessor(prefix));
+    return PIECES.stream().map(name -> new Piece(prefix, name)).collect(Collectors.toSet());
   }
 
-  private final class FigureProcessor extends AbstractStandardExpressionAttributeTagProcessor {
+  private final class Piece extends AbstractStandardExpressionAttributeTagProcessor {
 
-    FigureProcessor(String prefix) {
-      super(TemplateMode.HTML, prefix, "figure", StandardTextTagProcessor.PRECEDENCE, true);
+    private final String name;
+
+    Piece(String prefix, String name) {
+      super(TemplateMode.HTML, prefix, name, StandardTextTagProcessor.PRECEDENCE, true);
+      this.name = name;
     }
 
     @Override
     protected void doProcess(
         ITemplateContext context,
         IProcessableElementTag tag,
-        AttributeName name,
+        AttributeName attribute,
         String value,
-        Object part,
+        Object piece,
         IElementTagStructureHandler structure) {
-      structure.setBody(figure((Drawing.Figure) part), false);
+      structure.replaceWith(svg(name, piece), false);
     }
   }
 }

@@ -21,6 +21,7 @@ import java.util.Map;
  * @param hydraulics prepared for flow
  * @param landmarks what its water meets in a run
  * @param hazards prepared checks
+ * @param outlooks what was found of its last states
  * @param streams what each line carries
  * @param clogged how many times its clean loss a filter takes by the log, by id
  */
@@ -32,6 +33,7 @@ public record OpenRig(
     Hydraulics hydraulics,
     Landmarks landmarks,
     Hazards hazards,
+    Outlooks outlooks,
     Map<LineId, LineService.Stream> streams,
     Map<PartId, Double> clogged) {
 
@@ -51,6 +53,7 @@ public record OpenRig(
         hydraulics,
         Landmarks.of(network),
         Hazards.of(network, hydraulics),
+        new Outlooks(),
         LineService.of(network.rig()),
         Map.copyOf(clogged));
   }

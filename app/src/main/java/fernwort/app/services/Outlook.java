@@ -4,7 +4,6 @@ import fernwort.core.hazard.Warning;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.network.Levels;
-import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.ways.FlowPaths;
@@ -19,14 +18,19 @@ import java.util.List;
  */
 public record Outlook(FlowPaths ways, List<Warning> warnings) {
 
-  /** Works out what is open and what would go wrong. */
-  public static Outlook of(OpenRig rig, State state) {
-    return of(rig, state.setting(), Levels.of(rig.network(), state));
+  public Outlook {
+    warnings = List.copyOf(warnings);
   }
 
-  private static Outlook of(OpenRig rig, Setting setting, Levels levels) {
-    FlowPaths ways = OpenWays.find(rig.network(), setting, levels);
-    return new Outlook(ways, rig.hazards().warnings(setting, levels, ways));
+  /** Returns what is open and what would go wrong, worked out anew only for another state. */
+  public static Outlook of(OpenRig rig, State state) {
+    return rig.outlooks().of(state, s -> find(rig, s));
+  }
+
+  private static Outlook find(OpenRig rig, State state) {
+    Levels levels = Levels.of(rig.network(), state);
+    FlowPaths ways = OpenWays.find(rig.network(), state.setting(), levels);
+    return new Outlook(ways, rig.hazards().warnings(state.setting(), levels, ways));
   }
 
   /**
@@ -44,10 +48,8 @@ public record Outlook(FlowPaths ways, List<Warning> warnings) {
      */
     public static Preview of(OpenRig rig, State state, PartId part, PositionId position) {
       rig.rig().position(part, position);
-      Levels levels = Levels.of(rig.network(), state);
-      return new Preview(
-          Outlook.of(rig, state.setting(), levels),
-          Outlook.of(rig, rig.rig().turned(state.setting(), part, position), levels));
+      State turned = state.with(rig.rig().turned(state.setting(), part, position));
+      return new Preview(Outlook.of(rig, state), Outlook.of(rig, turned));
     }
   }
 }

@@ -108,13 +108,23 @@ class BoardJourneyTest {
     visit("/rigs/tern/board");
     // Marked in the page alone: what the server sends again has no mark.
     page.evaluate(
-        "document.querySelectorAll('.sheet svg > g, .board-head').forEach(g => g.marked = true)");
+        "document.querySelectorAll('.sheet svg > g, .panel > *')"
+            + ".forEach(g => g.marked = true)");
+    page.locator("#parked > summary").click();
+    page.locator("#pitch").fill("2");
+    page.locator("#answers > summary").click();
+    assertThat(page.locator("#answers .answers")).not().containsText("Working it out");
     String marked = "part => document.querySelector(part).marked === true";
     handle("sink").click();
     assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, cold. Turn to: open, mixed");
     assertThat(page.evaluate(marked, "#h-toilet")).as("the toilet").isEqualTo(true);
     assertThat(page.evaluate(marked, "#h-sink")).as("the sink").isEqualTo(false);
-    assertThat(page.evaluate(marked, ".board-head")).as("undo and redo").isEqualTo(false);
+    assertThat(page.locator("#undo")).isEnabled();
+    assertThat(page.evaluate(marked, "#parked")).as("how it is parked").isEqualTo(true);
+    assertThat(page.locator("#pitch")).hasValue("2");
+    assertThat(page.evaluate(marked, ".now")).as("what happens now").isEqualTo(false);
+    assertThat(page.evaluate(marked, "#answers")).as("flows and times").isEqualTo(false);
+    assertThat(page.locator("#answers .answers")).containsText("Sink");
     handle("sink").click();
     assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, mixed. Turn to: open, hot");
     page.keyboard().press("Control+z");

@@ -63,7 +63,7 @@ class DrawnTest {
   void aTemplatePutsAPartInAsItIsDrawn() {
     String page =
         engine.process(
-            "<svg><g drawn:figure=\"${p}\"></g></svg>",
+            "<svg><g><g drawn:figure=\"${p}\"></g></g></svg>",
             new Context(Locale.ENGLISH, Map.of("p", valve("Hot & <cold>", 90))));
 
     assertThat(page)
@@ -74,9 +74,31 @@ class DrawnTest {
   }
 
   @Test
+  void aLineIsPutInWithoutAnythingAroundIt() {
+    Drawing.Pipe still = new Drawing.Pipe("l", "l", "L1", "M0 0L9 9", "fresh", "");
+    Drawing.Pipe moving = new Drawing.Pipe("l", "l", "L1", "M0 0L9 9", "fresh", "forward");
+    String page =
+        engine.process(
+            "<svg><g><g drawn:pipe=\"${one}\"></g></g>"
+                + "<g><g drawn:pipe=\"${other}\"></g></g></svg>",
+            new Context(Locale.ENGLISH, Map.of("one", still, "other", moving)));
+
+    String walls =
+        "<path class=\"pipe-wall\" d=\"M0 0L9 9\" /><path class=\"pipe-core\" d=\"M0 0L9 9\" />";
+    assertThat(page.replaceAll("\\s+(?=<|$)", ""))
+        .isEqualTo(
+            "<svg><g>%s</g><g>%s<path class=\"pipe-flow\" d=\"M0 0L9 9\" /></g></svg>"
+                .formatted(walls, walls));
+  }
+
+  @Test
   void whatLooksTheSameIsWrittenOnce() {
-    assertThat(drawn.figure(valve("A", 0))).isSameAs(drawn.figure(valve("A", 0)));
-    assertThat(drawn.figure(valve("A", 90))).isNotEqualTo(drawn.figure(valve("A", 0)));
-    assertThat(drawn.figure(valve("B", 0))).contains("B").doesNotContain(">A<");
+    assertThat(figure("A", 0)).isSameAs(figure("A", 0));
+    assertThat(figure("A", 90)).isNotEqualTo(figure("A", 0));
+    assertThat(figure("B", 0)).contains("B").doesNotContain(">A<");
+  }
+
+  private String figure(String label, double angle) {
+    return drawn.svg("figure", valve(label, angle));
   }
 }

@@ -23,8 +23,8 @@ import org.thymeleaf.templatemode.TemplateMode;
 /**
  * What is drawn of each part and line, for templates: {@code <g drawn:figure="${p}" />}, and {@code
  * drawn:pipe} in the same way. A turn of a handle changes a few of them and draws them all: those
- * that look as before are not written anew. Each takes the element's place as it is: where there are
- * words in it, what is around it has to say that they are typed.
+ * that look as before are not written anew. Each takes the element's place as it is: where there
+ * are words in it, what is around it has to say that they are typed.
  */
 @Component
 class Drawn extends AbstractProcessorDialect {

@@ -164,7 +164,7 @@ public final class Bench {
         "\nThe rigs of 60 and 240 parts are made-up coaches with every pump on and every sink open,"
             + "\nthe hardest ordinary state. A ± is JMH's 99.9 % interval over five iterations or three. The\nbrowser figure is from the"
             + " click to the frame after\nthe page was changed, over 101 turns of Marginalia's"
-            + " sink, each of them stored on disk.\n"
+            + " handles. Each turn here\nis stored on disk, and none leads to where one of the hundred before it led.\n"
             + "\nThe yardstick is a fixed piece of arithmetic, run in the same process right after each figure:"
             + "\nwhere the machine is slow for a minute, both are. Goals are meant for a machine on which it takes "
             + Yardstick.AT_THE_GOALS

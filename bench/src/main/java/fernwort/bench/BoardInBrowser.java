@@ -10,6 +10,9 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.Arrays;
+import java.util.List;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
 
 /** What a person at the Board waits for: the real application, the real browser. */
 final class BoardInBrowser {
@@ -18,13 +21,19 @@ final class BoardInBrowser {
   private static final int TURNS = 101;
   private static final String COACH = "/rigs/long-coach-60";
 
+  /** A handle of an answered Board, and where a click turns it. */
+  private static final Pattern HANDLE =
+      Pattern.compile(
+          "hx-post=\"(/rigs/[^\"]+/handles/[^\"]+)\" hx-vals=\"\\{&quot;position&quot;:&quot;([^&]+)");
+
   /**
-   * Turns the sink and resolves with the milliseconds until the frame after the swap, once what is
+   * Turns a handle and resolves with the milliseconds until the frame after the swap, once what is
    * next has come in too: that is asked for by itself, and is not the end of a turn.
    */
   private static final String TURN =
       """
-      () => new Promise(done => {
+      which => new Promise(done => {
+        const handles = document.querySelectorAll('.sheet [hx-post]');
         const begun = performance.now();
         let turned = false;
         let took = 0;
@@ -39,7 +48,7 @@ final class BoardInBrowser {
           }
         };
         document.addEventListener('htmx:afterSettle', settled);
-        document.querySelector('#h-sink')
+        handles[which % handles.length]
           .dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
       })
       """;
@@ -56,7 +65,15 @@ final class BoardInBrowser {
     return new BoardInBrowser(copy.address());
   }
 
-  /** Returns the median time from a turn to the repainted page, Marginalia's sink (ms). */
+  /**
+   * Of many turns, which handle is turned: the first each second time, the second each fourth. So
+   * no turn leads to where one of the last hundred led, and nothing is remembered of that.
+   */
+  private static int handle(int turn) {
+    return Integer.numberOfTrailingZeros(turn);
+  }
+
+  /** Returns the median time from a turn to the repainted page of Marginalia (ms). */
   double turn() {
     try (Playwright playwright = Playwright.create();
         Browser browser = playwright.chromium().launch(DemoCopy.browser())) {
@@ -64,7 +81,7 @@ final class BoardInBrowser {
       page.navigate(address + "/rigs/marginalia/board");
       double[] times = new double[TURNS];
       for (int i = -WARM_UP; i < TURNS; i++) {
-        double time = ((Number) page.evaluate(TURN)).doubleValue();
+        double time = ((Number) page.evaluate(TURN, handle(i + WARM_UP + 1))).doubleValue();
         if (i >= 0) {
           times[i] = time;
         }
@@ -79,16 +96,20 @@ final class BoardInBrowser {
    */
   double answer(String rigFile) {
     send(change("POST", "/api/v1/rigs", "application/json", rigFile));
+    String board =
+        send(HttpRequest.newBuilder(URI.create(address + COACH + "/board")).GET().build()).body();
     double[] times = new double[TURNS];
     for (int i = -WARM_UP; i < TURNS; i++) {
+      List<MatchResult> handles = HANDLE.matcher(board).results().toList();
+      MatchResult turned = handles.get(handle(i + WARM_UP + 1) % handles.size());
       HttpRequest turn =
           change(
               "POST",
-              COACH + "/handles/sink-1",
+              turned.group(1),
               "application/x-www-form-urlencoded",
-              "position=" + (i % 2 == 0 ? "cold" : "shut"));
+              "position=" + turned.group(2));
       long begun = System.nanoTime();
-      send(turn);
+      board = send(turn).body();
       if (i >= 0) {
         times[i] = (System.nanoTime() - begun) / 1e6;
       }

@@ -238,7 +238,7 @@ final class PlanJudge {
     return Optional.empty();
   }
 
-  /** Tanks that neither the title nor the waits speak of keep what they hold. */
+  /** Tanks that neither the title nor the waits speak of keep what they would hold untouched. */
   private Optional<String> disturbed() {
     if (job.kind() == Job.Kind.FILL_ALL) {
       return Optional.empty();
@@ -253,11 +253,26 @@ final class PlanJudge {
       double change = run.moment().state().volume(tank.id()) - before.state().volume(tank.id());
       boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
       boolean together = job.id().equals("run-together") || job.id().startsWith("empty-all");
-      if (!concerned && !waste && !together && Math.abs(change) > MOVED) {
+      if (!concerned && !waste && !together && isMore(tank.id(), Math.abs(change))) {
         return Optional.of("%s changes by %.2f L".formatted(tank.id(), 1000 * change));
       }
     }
     return Optional.empty();
+  }
+
+  /**
+   * Tells whether a tank has gained or lost more than it does untouched in the same time.
+   *
+   * @param change how much (m³)
+   */
+  private boolean isMore(PartId tank, double change) {
+    if (change <= MOVED) {
+      return false;
+    }
+    Simulation untouched = Simulation.start(network, before.state());
+    untouched.runTo(run.time());
+    double byItself = untouched.moment().state().volume(tank) - before.state().volume(tank);
+    return change > MOVED + Math.abs(byItself);
   }
 
   /** Taps that are run from somewhere give water at the end. */

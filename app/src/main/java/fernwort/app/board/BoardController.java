@@ -22,7 +22,6 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
-import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import fernwort.core.sizing.Lasts;
@@ -132,7 +131,6 @@ class BoardController {
       Model model) {
     OpenRig rig = rigs.open(id);
     if (!live.canMove(id, part)) {
-      workOutAhead(rig, part, position);
       states.turn(rig, part, position, who);
       return answer(rig, screen, model);
     }
@@ -149,21 +147,6 @@ class BoardController {
       return "redirect:" + ask;
     }
     return answer(rig, screen, model);
-  }
-
-  /** What a turn leads to is worked out while it is written to the disk. */
-  private void workOutAhead(OpenRig rig, String part, PositionId position) {
-    rig.rig().position(PartId.of(part), position);
-    Thread.ofVirtual()
-        .name("ahead")
-        .start(() -> {
-          try {
-            State now = states.of(rig).state();
-            Outlook.of(rig, now.with(rig.rig().turned(now.setting(), PartId.of(part), position)));
-          } catch (RuntimeException e) {
-            // The answer asks for the same, and meets it.
-          }
-        });
   }
 
   @GetMapping("/tanks/{tank}/reading")

@@ -119,7 +119,7 @@ class BoardJourneyTest {
     assertThat(handle("sink")).hasAttribute("aria-label", "Sink: open, cold. Turn to: open, mixed");
     assertThat(page.evaluate(marked, "#h-toilet")).as("the toilet").isEqualTo(true);
     assertThat(page.evaluate(marked, "#h-sink")).as("the sink").isEqualTo(false);
-    assertThat(page.locator("#undo")).isEnabled();
+    assertThat(page.locator("#redo")).isDisabled();
     assertThat(page.evaluate(marked, "#parked")).as("how it is parked").isEqualTo(true);
     assertThat(page.locator("#pitch")).hasValue("2");
     assertThat(page.evaluate(marked, ".now")).as("what happens now").isEqualTo(false);
@@ -130,6 +130,7 @@ class BoardJourneyTest {
     page.keyboard().press("Control+z");
     page.keyboard().press("Control+z");
     assertThat(handle("sink")).hasAttribute("aria-label", "Sink: closed. Turn to: open, cold");
+    assertThat(page.locator("#redo")).isEnabled();
   }
 
   @Test

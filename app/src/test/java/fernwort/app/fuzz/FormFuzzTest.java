@@ -66,7 +66,7 @@ class FormFuzzTest {
   private static final Pattern VALUE = Pattern.compile("value=\"([^\"]*)\"");
 
   /** Fields for what people call things. */
-  private static final Pattern NAMES = Pattern.compile("name|words|what|.*label");
+  private static final Pattern NAMES = Pattern.compile("name|.*label");
 
   private static final String[] WORDS = {
     "",
@@ -145,8 +145,8 @@ class FormFuzzTest {
       return Double.toString(Math.exp(random.nextDouble() * 30 - 12));
     }
     String word = WORDS[random.nextInt(WORDS.length)];
-    // A thing may be called so, and is then: a page that says its name shows no failed sum.
-    return NAMES.matcher(field).matches() ? word.replaceAll("NaN|Infinity", "Nothing") : word;
+    // A thing may be called so. In quotes, its name on a page is not taken for a failed sum.
+    return NAMES.matcher(field).matches() ? word.replaceAll("NaN|Infinity", "“$0”") : word;
   }
 
   private static Map<String, String> fields(String form) {

@@ -253,7 +253,7 @@ final class PlanJudge {
       double change = run.moment().state().volume(tank.id()) - before.state().volume(tank.id());
       boolean waste = ((Tank) tank.kind()).contents() == Contents.GRAY && change > 0;
       boolean together = job.id().equals("run-together") || job.id().startsWith("empty-all");
-      if (!concerned && !waste && !together && isMore(tank.id(), Math.abs(change))) {
+      if (!concerned && !waste && !together && isMore(tank.id(), change)) {
         return Optional.of("%s changes by %.2f L".formatted(tank.id(), 1000 * change));
       }
     }
@@ -261,18 +261,19 @@ final class PlanJudge {
   }
 
   /**
-   * Tells whether a tank has gained or lost more than it does untouched in the same time.
+   * Tells whether a tank has gained or lost more than it does untouched in the same time, or the
+   * other way.
    *
-   * @param change how much (m³)
+   * @param change what it gained (m³)
    */
   private boolean isMore(PartId tank, double change) {
-    if (change <= MOVED) {
+    if (Math.abs(change) <= MOVED) {
       return false;
     }
     Simulation untouched = Simulation.start(network, before.state());
     untouched.runTo(run.time());
     double byItself = untouched.moment().state().volume(tank) - before.state().volume(tank);
-    return change > MOVED + Math.abs(byItself);
+    return change > Math.max(0, byItself) + MOVED || change < Math.min(0, byItself) - MOVED;
   }
 
   /** Taps that are run from somewhere give water at the end. */

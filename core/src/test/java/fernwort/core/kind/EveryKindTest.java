@@ -135,6 +135,8 @@ class EveryKindTest {
     List<PositionId> positions = kind.positions().stream().map(Position::id).toList();
     assertThat(positions).doesNotHaveDuplicates();
     for (PositionId at : positions.isEmpty() ? List.of(PositionId.NONE) : positions) {
+      // Room is made for those of all positions together.
+      assertThat(kind.links(at)).doesNotHaveDuplicates().isSubsetOf(kind.links());
       for (Link link : kind.links(at)) {
         assertThat(link.from()).isBetween(0, kind.ports().size());
         assertThat(link.to()).isBetween(0, kind.ports().size()).isNotEqualTo(link.from());

@@ -16,6 +16,7 @@ import fernwort.core.network.Relief;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
+import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
 import fernwort.core.ways.FlowPaths;
 import fernwort.core.ways.PumpWork;
@@ -453,6 +454,16 @@ public sealed interface Condition {
     }
   }
 
+  /** No mains and no pump fills a tank. */
+  record NothingFills() implements Condition {
+    @Override
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return stray(
+          scout.ways(setting, levels),
+          w -> w.end().kind() == End.Kind.TANK && w.drive().kind() != DrivenBy.Kind.FALL);
+    }
+  }
+
   /** A way is not open that did harm when it was. */
   record Without(FlowPath.Key way) implements Condition {
     @Override
@@ -477,8 +488,12 @@ public sealed interface Condition {
     }
   }
 
-  /** A condition that no setting on the way may break; what stands at the end is not its matter. */
-  record Passing(Condition condition) implements Condition {
+  /**
+   * A condition that no setting on the way may break; what stands at the end is not its matter.
+   *
+   * @param atLeast what has to hold where no way can keep the condition
+   */
+  record Passing(Condition condition, Condition atLeast) implements Condition {
     @Override
     public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
       return Optional.empty();
@@ -487,6 +502,11 @@ public sealed interface Condition {
     /** Returns what is wrong with a setting on the way. */
     Optional<Objection> onTheWay(ConditionEvaluator scout, Setting setting, Levels levels) {
       return condition.objection(scout, setting, levels);
+    }
+
+    /** Returns the least of it. */
+    public Passing eased() {
+      return new Passing(atLeast, atLeast);
     }
   }
 

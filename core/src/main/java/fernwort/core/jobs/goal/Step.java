@@ -65,6 +65,11 @@ public sealed interface Step {
       return new Wait(until, other, notice, seconds, moved, levels, then);
     }
 
+    /** Returns it with another time that it takes. */
+    public Wait lasting(Span other) {
+      return new Wait(until, words, notice, other, moved, levels, then);
+    }
+
     /** Returns it with something said before its words. */
     public Wait after(Message first) {
       if (first.equals(Message.NOTHING)) {

@@ -15,8 +15,10 @@ import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Seen;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.wait.Losses;
 import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
+import fernwort.core.jobs.wait.TimedWait;
 import fernwort.core.jobs.wait.Waits;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
@@ -36,11 +38,13 @@ import fernwort.core.say.Message;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 
 /**
  * One plan in the making: each stage is planned, run, and planned again with what went wrong as a
@@ -76,10 +80,14 @@ final class Draft {
   private final List<Message> full = new ArrayList<>();
   private final State from;
 
+  /** Waits as they were run, which are told apart though they be alike. */
+  private final Map<Step, TimedWait> timed = new IdentityHashMap<>();
+
   /** What tanks hold that somebody lets a little out of before a drive, by id (m³). */
   private final Map<PartId, Double> letOut = new TreeMap<>();
 
   private Simulation run;
+  private Losses losses;
 
   Draft(Kit kit, Job job, State from, Dry dry, Set<PartId> stuck) {
     network = kit.landmarks().network();
@@ -93,6 +101,7 @@ final class Draft {
     this.from = from;
     concerned = job.tanks(network.rig());
     run = StageRun.start(kit.landmarks(), kit.hydraulics(), from, dry);
+    losses = Losses.at(run.moment());
   }
 
   private State state() {
@@ -112,8 +121,8 @@ final class Draft {
       if (isDone(stage)) {
         continue;
       }
-      Done here = new Done(i, steps.size(), notes.size(), full.size(), run.copy());
-      Optional<Plan.Trouble> trouble = stage(i, stage, ahead.getOrDefault(i, List.of()));
+      Done here = new Done(i, steps.size(), notes.size(), full.size(), run.copy(), losses);
+      Optional<Plan.Trouble> trouble = sparing(i, stage, ahead.getOrDefault(i, List.of()));
       if (trouble.isPresent() && !ahead.getOrDefault(i, List.of()).isEmpty()) {
         ahead.put(i, List.of());
         goBackTo(here);
@@ -208,17 +217,34 @@ final class Draft {
   }
 
   /** How things stood when a stage began. */
-  private record Done(int stage, int steps, int notes, int full, Simulation run) {}
+  private record Done(int stage, int steps, int notes, int full, Simulation run, Losses losses) {}
 
   private void goBackTo(Done done) {
     run = done.run().copy();
+    losses = done.losses();
     steps.subList(done.steps(), steps.size()).clear();
     stages.subList(done.steps(), stages.size()).clear();
     notes.subList(done.notes(), notes.size()).clear();
     full.subList(done.full(), full.size()).clear();
   }
 
+  /** Says of each wait how much shorter or longer it may be. */
+  private void span() {
+    List<Integer> waits =
+        IntStream.range(0, steps.size())
+            .filter(i -> timed.containsKey(steps.get(i)))
+            .boxed()
+            .toList();
+    List<Step.Span> spans =
+        this.waits.spans(waits.stream().map(steps::get).map(timed::get).toList());
+    for (int i = 0; i < waits.size(); i++) {
+      int step = waits.get(i);
+      steps.set(step, ((Step.Wait) steps.get(step)).lasting(spans.get(i)));
+    }
+  }
+
   private Plan plan(Optional<Plan.Trouble> trouble) {
+    span();
     State after = state();
     for (Map.Entry<PartId, Double> tank : letOut.entrySet()) {
       after = after.withVolume(tank.getKey(), tank.getValue());
@@ -279,6 +305,20 @@ final class Draft {
         : Optional.empty();
   }
 
+  /**
+   * Plans a stage that stops at once what runs over since the stage before it; or else one that
+   * lets it run while other handles are turned first.
+   */
+  private Optional<Plan.Trouble> sparing(int number, Job.Stage stage, List<Condition> ahead) {
+    Optional<Plan.Trouble> trouble = stage(number, stage, ahead);
+    Losses excused = losses.excusing(run.moment());
+    if (trouble.isEmpty() || excused.equals(losses)) {
+      return trouble;
+    }
+    losses = excused;
+    return stage(number, stage, ahead);
+  }
+
   /** Plans a stage; where only what is left to care stands in the way, that is said on top. */
   private Optional<Plan.Trouble> stage(int number, Job.Stage stage, List<Condition> ahead) {
     State state = state();
@@ -324,6 +364,11 @@ final class Draft {
           attempt < HARD ? planner.plan(assumed, scout) : planner.within(assumed, scout);
       switch (result) {
         case Planner.Blocked blocked -> {
+          Optional<List<Condition>> eased = LearnedConstraints.eased(lessons);
+          if (eased.isPresent()) {
+            lessons = new ArrayList<>(eased.get());
+            continue;
+          }
           if (stage.optional() && first.isEmpty()) {
             notes.add(troubles.without(stage.goal()));
             return Optional.empty();
@@ -386,7 +431,7 @@ final class Draft {
   private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found asPlanned) {
     List<Step> tried = new ArrayList<>();
     StageRun stageRun =
-        new StageRun(network, run.copy(), job.losing(network.rig(), stage), concerned);
+        new StageRun(network, run.copy(), job.losing(network.rig(), stage), losses, concerned);
     Reasons reasons = new Reasons(scout);
     Setting at = state().setting();
     Planner.Found found = together(asPlanned);
@@ -489,8 +534,10 @@ final class Draft {
 
   private void take(int number, Attempt tried) {
     run = tried.run().run();
+    losses = tried.run().losses();
     noteFirstWater(tried.run());
     steps.addAll(tried.steps());
+    tried.run().timed().ifPresent(wait -> timed.put(tried.steps().getLast(), wait));
     while (stages.size() < steps.size()) {
       stages.add(number);
     }

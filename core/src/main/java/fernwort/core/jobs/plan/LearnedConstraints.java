@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What is learnt from a stage that went wrong when it was run: conditions for the next attempt. */
 final class LearnedConstraints {
@@ -39,6 +40,15 @@ final class LearnedConstraints {
     return drawn && !taps.isEmpty() && !known.containsAll(taps)
         ? taps
         : List.of(lesson(after, harm, tried, scout));
+  }
+
+  /** Returns the least of what was learnt, where that is less. */
+  static Optional<List<Condition>> eased(List<Condition> lessons) {
+    List<Condition> eased =
+        lessons.stream()
+            .map(l -> l instanceof Condition.Passing passing ? passing.eased() : l)
+            .toList();
+    return eased.equals(lessons) ? Optional.empty() : Optional.of(eased);
   }
 
   /** The way that was not there before, by which a tank was drained or gained in passing. */
@@ -72,11 +82,32 @@ final class LearnedConstraints {
     Setting at = tried.run().moment().state().setting();
     return at.equals(after)
         ? lesson(at, harm, tried.levels(), scout)
-        : new Condition.Passing(
-            harmful(at, harm, tried.levels(), scout)
-                .map(w ->
-                    (Condition) new Condition.Then(tried.levels(), new Condition.Without(w.key())))
-                .orElseGet(() -> new Condition.Other(at, harm)));
+        : passing(at, harm, tried.levels(), scout);
+  }
+
+  private Condition.Passing passing(Setting at, Harm harm, Levels met, ConditionEvaluator scout) {
+    Condition other = new Condition.Other(at, harm);
+    return harmful(at, harm, met, scout)
+        .map(w -> (Condition) new Condition.Then(met, new Condition.Without(w.key())))
+        .map(without -> new Condition.Passing(without, without))
+        .or(() -> stopped(at, harm, met, scout).map(first -> new Condition.Passing(first, other)))
+        .orElseGet(() -> new Condition.Passing(other, other));
+  }
+
+  /**
+   * What fills a tank that is full already is stopped before other handles are turned: what runs to
+   * where harm was done, or else whatever fills a tank.
+   */
+  private static Optional<Condition> stopped(
+      Setting at, Harm harm, Levels met, ConditionEvaluator scout) {
+    return switch (harm.kind()) {
+      case LOST, STRAINED ->
+          Stream.of(new Condition.NothingTo(harm.part()), new Condition.NothingFills())
+              .map(stop -> (Condition) new Condition.Then(met, stop))
+              .filter(stop -> stop.objection(scout, at, met).isPresent())
+              .findFirst();
+      case DREW_AIR, BACKED_UP, SPOILT, GAINED, DRAINED, NO_WATER, NOT_REACHED -> Optional.empty();
+    };
   }
 
   private Condition lesson(Setting after, Harm harm, Levels met, ConditionEvaluator scout) {

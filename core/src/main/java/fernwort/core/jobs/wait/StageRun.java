@@ -46,7 +46,7 @@ public final class StageRun {
   /** Water that does not come within this does not come (s). */
   private static final double LONGEST_ON_ITS_WAY = 3600;
 
-  /** Water that nobody would miss (m³). */
+  /** Water that nobody would miss, lost at one end in a whole plan (m³). */
   public static final double SPLASH = 3e-4;
 
   /** What a tank may gain or lose that has nothing to do with a job (m³). */
@@ -60,32 +60,28 @@ public final class StageRun {
   private final Set<PartId> losing;
   private final Set<PartId> concerned;
   private final Moment before;
-  private final Set<PartId> leaking = new HashSet<>();
+  private final Losses losses;
   private final Set<PartId> moving = new HashSet<>();
   private final Map<ElementId, Double> arrivals = new TreeMap<>();
   private Optional<Harm> harm = Optional.empty();
+  private Optional<TimedWait> timed = Optional.empty();
 
   /**
    * Begins a stage.
    *
    * @param run how things stand; runs on with the stage
    * @param losing ends at which the job means to lose water
+   * @param losses what ran out before
    * @param concerned tanks that the job has to do with
    */
-  public StageRun(Network network, Simulation run, Set<PartId> losing, Set<PartId> concerned) {
+  public StageRun(
+      Network network, Simulation run, Set<PartId> losing, Losses losses, Set<PartId> concerned) {
     this.network = network;
     this.run = run;
     this.losing = losing;
+    this.losses = losses;
     this.concerned = concerned;
     before = run.moment();
-    before
-        .flows()
-        .ends()
-        .forEach((end, q) -> {
-          if (q > MOVES) {
-            leaking.add(end);
-          }
-        });
     before
         .gains()
         .forEach((tank, q) -> {
@@ -113,12 +109,15 @@ public final class StageRun {
 
   /** Returns the ends at which water runs out now that did not before and that the job spares. */
   List<PartId> runningOut() {
-    return run.moment().flows().ends().entrySet().stream()
-        .filter(e -> e.getValue() > MOVES)
-        .map(Map.Entry::getKey)
-        .filter(end -> !leaking.contains(end) && !losing.contains(end))
+    return Losses.running(run.moment()).stream()
+        .filter(end -> !losses.running().contains(end) && !losing.contains(end))
         .sorted()
         .toList();
+  }
+
+  /** Returns what ran out up to now, this stage and those before it. */
+  public Losses losses() {
+    return losses.after(before, run.moment(), losing);
   }
 
   /** Returns how things stood when the stage began. */
@@ -139,6 +138,15 @@ public final class StageRun {
   /** Returns what went wrong, if anything did. */
   public Optional<Harm> harm() {
     return harm;
+  }
+
+  void timed(Optional<TimedWait> wait) {
+    timed = wait;
+  }
+
+  /** Returns the wait of the stage, where it is known how long it takes. */
+  public Optional<TimedWait> timed() {
+    return timed;
   }
 
   /** Returns the levels as they are. */
@@ -214,12 +222,11 @@ public final class StageRun {
 
   private Optional<Harm> lost() {
     Moment now = run.moment();
-    for (Map.Entry<PartId, Double> out : now.totals().out().entrySet()) {
-      Part part = network.rig().part(out.getKey());
-      double more = out.getValue() - before.totals().out().getOrDefault(out.getKey(), 0.0);
+    for (PartId end : now.totals().out().keySet()) {
+      Part part = network.rig().part(end);
       boolean meant =
-          losing.contains(part.id()) || leaking.contains(part.id()) || part.kind().is(Purpose.USE);
-      if (more > SPLASH && !meant) {
+          losing.contains(end) || losses.running().contains(end) || part.kind().is(Purpose.USE);
+      if (!meant && losses.lost(end, before, now) > SPLASH) {
         return Optional.of(
             new Harm(
                 Harm.Kind.LOST,

@@ -39,7 +39,7 @@ public final class Waits {
   private static final double WARMER = 0.02;
 
   /** A run with more events than this gurgles without an end. */
-  private static final int MOST_EVENTS = 5000;
+  static final int MOST_EVENTS = 5000;
 
   private static final double STEP = 5;
 
@@ -127,7 +127,7 @@ public final class Waits {
   // --- what is run through the simulation --------------------------------------------------------
 
   /** How a wait ended and when (s), and the pump that got no more water where one did. */
-  private record Ended(WaitEnd end, double at, Optional<ElementId> pump) {
+  record Ended(WaitEnd end, double at, Optional<ElementId> pump) {
     static Ended of(WaitEnd end, double at) {
       return new Ended(end, at, Optional.empty());
     }
@@ -175,11 +175,12 @@ public final class Waits {
   private Ran runOn(Job job, Job.Until until, Event.Kind kind, StageRun stage) {
     Simulation start = stage.run().copy();
     State from = start.moment().state();
+    Aim aim = new Aim(until, job.tanks(network.rig()));
     double began = start.time();
     Ended ended =
         Marks.isReached(network, from, job, until)
             ? Ended.of(WaitEnd.REACHED, began)
-            : reach(stage, kind, new Aim(until, job.tanks(network.rig())));
+            : reach(stage, kind, aim);
     WaitEnd end = ended.end();
     double seconds = ended.at() - began;
     // What runs while the last handles are turned counts, too: the gauge shows all of it.
@@ -188,6 +189,10 @@ public final class Waits {
     boolean known = end != WaitEnd.ENDLESS && seconds > 0 && stage.harm().isEmpty();
     boolean warms = kind == Event.Kind.HOT && end == WaitEnd.SETTLED;
     boolean levels = until.what() == Job.Until.What.LEVEL;
+    stage.timed(
+        known && !warms && !brief
+            ? Optional.of(new TimedWait(aim, kind, start, end, seconds))
+            : Optional.empty());
     Onward on = new Onward(stage.run());
     List<Step.Then> then =
         stage.harm().isEmpty() && !brief ? overrun.of(until, stage, on) : List.of();
@@ -201,9 +206,7 @@ public final class Waits {
                     end == WaitEnd.DRY_PUMP,
                     stage.run().moment())
                 + trapped(job, until),
-            known && !warms
-                ? span(new Aim(until, job.tanks(network.rig())), kind, start, end, seconds)
-                : Step.Span.UNKNOWN,
+            known && !warms ? new Step.Span(seconds, seconds, seconds) : Step.Span.UNKNOWN,
             moved,
             changed(stage.before().state(), stage.run().moment().state()),
             then);
@@ -221,7 +224,7 @@ public final class Waits {
   }
 
   /** What a run is waited for. */
-  private record Aim(Job.Until until, Set<PartId> tanks) {
+  record Aim(Job.Until until, Set<PartId> tanks) {
 
     /** Tells whether something that happens to a part is what is waited for. */
     boolean concerns(ElementId subject) {
@@ -283,8 +286,7 @@ public final class Waits {
     return Ended.of(WaitEnd.ENDLESS, run.time());
   }
 
-  private static Optional<Ended> ended(
-      Simulation run, List<Event> found, Event.Kind kind, Aim aim) {
+  static Optional<Ended> ended(Simulation run, List<Event> found, Event.Kind kind, Aim aim) {
     if (aim.isMet(run.moment())) {
       return Optional.of(Ended.of(WaitEnd.REACHED, run.time()));
     }
@@ -328,36 +330,13 @@ public final class Waits {
     return found.stream().anyMatch(h -> h.begins() && h.kind() == Event.Kind.DRAWS_AIR);
   }
 
-  private Step.Span span(Aim aim, Event.Kind kind, Simulation start, WaitEnd end, double middle) {
-    if (brief) {
-      return new Step.Span(middle, middle, middle);
-    }
-    double low = seconds(start.with(smoother), kind, aim, end, middle);
-    double high = seconds(start.with(rougher), kind, aim, end, middle);
-    return new Step.Span(Math.min(low, middle), middle, Math.max(high, middle));
-  }
-
-  /** Returns when another run ends so, or the same as this one where it ends otherwise (s). */
-  private static double seconds(
-      Simulation run, Event.Kind kind, Aim aim, WaitEnd end, double otherwise) {
-    double began = run.time();
-    int events = 0;
-    while (run.time() < began + LONGEST && events < MOST_EVENTS) {
-      Moment before = run.moment();
-      List<Event> found = run.runToNext(run.time() + aim.slice(before));
-      if (ended(run, found, kind, aim).isPresent()) {
-        return run.time() - began;
-      }
-      if (found.isEmpty() && isSteady(before, run.moment())) {
-        return end == WaitEnd.SETTLED ? before.time() - began : otherwise;
-      }
-      events += found.isEmpty() ? 0 : 1;
-    }
-    return otherwise;
+  /** Returns how much shorter or longer waits may be, for nobody knows what fittings lose. */
+  public List<Step.Span> spans(List<TimedWait> waits) {
+    return TimedWait.spans(waits, smoother, rougher);
   }
 
   /** Tells whether nothing has changed that is waited for, so that it never comes. */
-  private static boolean isSteady(Moment before, Moment after) {
+  static boolean isSteady(Moment before, Moment after) {
     return after.time() - before.time() >= SLICE - 1
         && after.isSettledSince(before, NOTICEABLE)
         && after.warmth().entrySet().stream()

@@ -23,6 +23,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Event;
 import fernwort.core.run.Landmarks;
+import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.ways.Source;
 import java.util.List;
@@ -66,11 +67,8 @@ class StageRunTest {
   }
 
   private static StageRun stage(State from, Set<PartId> losing, Set<PartId> concerned) {
-    return new StageRun(
-        PLUMBING,
-        StageRun.start(Landmarks.of(PLUMBING), HYDRAULICS, from, Dry.NOTHING),
-        losing,
-        concerned);
+    Simulation run = StageRun.start(Landmarks.of(PLUMBING), HYDRAULICS, from, Dry.NOTHING);
+    return new StageRun(PLUMBING, run, losing, Losses.at(run.moment()), concerned);
   }
 
   private static Optional<String> harm(StageRun stage) {
@@ -103,6 +101,29 @@ class StageRunTest {
     stage.turn(PartId.of("pump"), PositionId.of("on"));
     assertThat(harm(stage)).isEmpty();
     assertThat(stage.run().moment().state().volume(PartId.of("upper"))).isLessThan(0.0595);
+  }
+
+  /** Water that a stage sets running and does not mean to lose is the next one's to stop. */
+  @Test
+  void whatRunsOutSinceAStageBeforeIsStillLost() {
+    PartId drain = PartId.of("drain");
+    Simulation run =
+        StageRun.start(Landmarks.of(PLUMBING), HYDRAULICS, state(0.06, 0.06), Dry.NOTHING);
+    Losses none = Losses.at(run.moment());
+    run.set(PartId.of("out"), PositionId.of("open"));
+    Set<PartId> lower = Set.of(PartId.of("lower"));
+    StageRun blamed = new StageRun(PLUMBING, run.copy(), Set.of(), none, lower);
+    blamed.turn(PartId.of("pump"), PositionId.of("on"));
+    assertThat(harm(blamed)).contains("LOST drain");
+    assertThat(blamed.losses().soFar().get(drain)).isGreaterThan(StageRun.SPLASH);
+    StageRun excused =
+        new StageRun(PLUMBING, run.copy(), Set.of(), none.excusing(run.moment()), lower);
+    excused.turn(PartId.of("pump"), PositionId.of("on"));
+    assertThat(harm(excused)).isEmpty();
+    StageRun meant = new StageRun(PLUMBING, run.copy(), Set.of(drain), none, lower);
+    meant.turn(PartId.of("pump"), PositionId.of("on"));
+    assertThat(harm(meant)).isEmpty();
+    assertThat(meant.losses()).isEqualTo(new Losses(Set.of(drain), Map.of()));
   }
 
   @Test

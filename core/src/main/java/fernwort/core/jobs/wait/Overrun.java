@@ -30,6 +30,9 @@ final class Overrun {
 
   private static final int MOST_EVENTS_AFTER = 200;
 
+  /** In so short a time no tail loses what would be worth a word (s). */
+  private static final double JUST = 0.2;
+
   /** First water is a sign when it comes so soon (s). */
   private static final double SOON = 180;
 
@@ -85,7 +88,8 @@ final class Overrun {
         break;
       }
     }
-    if (then.stream().anyMatch(t -> t.shows().isPresent())) {
+    double sure = on.time() - JUST;
+    if (then.stream().anyMatch(t -> t.shows().isPresent() && t.seconds() < sure)) {
       maySiphon(stage.run(), on.time(), on.moment().totals().out(), then);
     }
     return then;

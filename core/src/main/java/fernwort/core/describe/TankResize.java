@@ -15,6 +15,17 @@ import org.hipparchus.exception.MathIllegalArgumentException;
 /** A tank of other sizes: what becomes of its openings, and how large it is for so many litres. */
 public final class TankResize {
 
+  /** How close a size is found (share of it). */
+  private static final double EXACT = 1e-12;
+
+  /** How close its volume is (m³). */
+  private static final double EXACT_VOLUME = 1e-15;
+
+  private static final int ORDER = 5;
+
+  /** Walls that meet leave no room: a little more than that. */
+  private static final double SPARE = 1.05;
+
   private static final double SMALLEST = 0.05;
   private static final double LARGEST = 20;
   private static final int MOST_EVALUATIONS = 200;
@@ -32,7 +43,7 @@ public final class TankResize {
   public static Shape holding(Tank tank, double volume) {
     try {
       double times =
-          new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-15, 5)
+          new BracketingNthOrderBrentSolver(EXACT, EXACT, EXACT_VOLUME, ORDER)
               .solve(
                   MOST_EVALUATIONS,
                   t -> capacity(tank, t) - volume,
@@ -54,7 +65,7 @@ public final class TankResize {
     double inside = Math.min(length(tank), Math.min(width(tank), height(tank)));
     return tank.shape() instanceof Shape.DepthTable
         ? SMALLEST
-        : 1.05 * 2 * tank.wall() / (inside + 2 * tank.wall());
+        : SPARE * 2 * tank.wall() / (inside + 2 * tank.wall());
   }
 
   private static Shape scaled(Shape shape, double t) {

@@ -30,6 +30,27 @@ import java.util.function.UnaryOperator;
 /** Vents: none at all, too low, sagging, or a tail that can siphon. */
 final class AirCheck implements LayoutCheck {
 
+  /** How far under the top a new vent leaves (m); own choice. */
+  private static final double UNDER_THE_TOP = 0.005;
+
+  /** How far above the tank a new vent ends (m); own choice. */
+  private static final double ABOVE = 0.4;
+
+  private static final double VENT_BORE = 0.016;
+  private static final double VENT_LENGTH = 0.6;
+
+  /** How far under the top a vent is that was raised (m); own choice. */
+  private static final double RAISED = 0.004;
+
+  /** A tail that ends so far below the vent siphons (m); own choice. */
+  private static final double FALLS = 0.1;
+
+  /** How far above the vent the line that is let have air is led (m); own choice. */
+  private static final double CREST = 0.25;
+
+  /** How far above it the air valve stands, on a spur as long (m); own choice. */
+  private static final double SPUR = 0.05;
+
   /** Capacity that a low vent may cost before it is worth saying. */
   private static final double SHARE_WORTH_SAYING = 0.03;
 
@@ -89,7 +110,8 @@ final class AirCheck implements LayoutCheck {
       PortId port = freePort(tank);
       List<TankPort> ports = new ArrayList<>(tank.tankPorts());
       ports.add(
-          new TankPort(port, TankPort.Use.VENT, new Point(middle.x(), middle.y(), top - 0.005)));
+          new TankPort(
+              port, TankPort.Use.VENT, new Point(middle.x(), middle.y(), top - UNDER_THE_TOP)));
       Rig drilled = RigEdit.of(rig).change(part.id(), p -> p.with(tank.withPorts(ports)));
       Part end =
           new Part(
@@ -98,10 +120,10 @@ final class AirCheck implements LayoutCheck {
               part.place(),
               part.x(),
               part.y(),
-              part.height() + top + 0.4,
+              part.height() + top + ABOVE,
               0,
               new OpenEnd(OpenEnd.Role.VENT));
-      return RigEdit.of(drilled).addAt(end, PortId.IN, part.port(port), 0.016, 0.6);
+      return RigEdit.of(drilled).addAt(end, PortId.IN, part.port(port), VENT_BORE, VENT_LENGTH);
     };
   }
 
@@ -136,7 +158,7 @@ final class AirCheck implements LayoutCheck {
                   Says.OF_ITS_ROOM_IS_NEVER_FILLED.with(Amount.volume(lost)),
                   Says.LEAD_THE_VENT_FROM_THE_VERY_TOP.with(),
                   List.of(part.id()),
-                  Optional.of(raise(part, vent, top - 0.004))));
+                  Optional.of(raise(part, vent, top - RAISED))));
         });
   }
 
@@ -195,7 +217,7 @@ final class AirCheck implements LayoutCheck {
         continue;
       }
       Optional<Part> tail = tail(plan, line.get().other(part.port(port.id())).part());
-      if (tail.isPresent() && tail.get().height() < part.at(port.id()).z() - 0.1) {
+      if (tail.isPresent() && tail.get().height() < part.at(port.id()).z() - FALLS) {
         double lost = lostOnSlope(plan.network().room(part.id()), port);
         found.add(
             new Finding(
@@ -254,7 +276,7 @@ final class AirCheck implements LayoutCheck {
 
   private static UnaryOperator<Rig> airAtCrest(Part tank, TankPort port, Line line) {
     return rig -> {
-      double crest = tank.at(port.id()).z() + 0.25;
+      double crest = tank.at(port.id()).z() + CREST;
       Part valve =
           new Part(
               RigEdit.of(rig).freePart(tank.id() + "-air"),
@@ -262,11 +284,11 @@ final class AirCheck implements LayoutCheck {
               tank.place(),
               tank.x(),
               tank.y(),
-              crest + 0.05,
+              crest + SPUR,
               0,
               new AirAdmittanceValve());
       ProfilePoint over = new ProfilePoint(line.length() / 2, crest);
-      return RigEdit.of(rig).teeOff(line.id(), valve, PortId.IN, 0.05, over);
+      return RigEdit.of(rig).teeOff(line.id(), valve, PortId.IN, SPUR, over);
     };
   }
 }

@@ -21,6 +21,12 @@ import java.util.stream.Collectors;
 /** Lines that no drain reaches: what stays in them freezes. */
 final class DrainCheck implements LayoutCheck {
 
+  /** A line that keeps more than this share of all that stays is named. */
+  private static final double MUCH_OF_ALL = 0.1;
+
+  /** How far under the low point of a line a drain ends (m); own choice. */
+  private static final double UNDER = 0.05;
+
   /** Less than this in all the lines is a matter of a few drops (m³). */
   private static final double WORTH_SAYING = 1e-4;
 
@@ -47,7 +53,7 @@ final class DrainCheck implements LayoutCheck {
     String named =
         wet.stream()
             .limit(3)
-            .filter(w -> w.stays() > 0.1 * all)
+            .filter(w -> w.stays() > MUCH_OF_ALL * all)
             .map(w -> w.line().label())
             .collect(Collectors.joining(", "));
     Rig drained = withDrain(plan.rig(), worst, end, lowest);
@@ -137,7 +143,7 @@ final class DrainCheck implements LayoutCheck {
 
   /** A little under the low point, but no lower than the vehicle may hang (m). */
   private static double drainHeight(Rig rig, double lowest) {
-    return Math.max(lowest - 0.05, Math.min(lowest, rig.vehicle().clearance()));
+    return Math.max(lowest - UNDER, Math.min(lowest, rig.vehicle().clearance()));
   }
 
   /** A line and the water that stays in it (m³). */

@@ -19,6 +19,15 @@ import java.util.function.UnaryOperator;
 /** Heaters without relief, without a way round them, or with a drain where none can be. */
 final class HeaterCheck implements LayoutCheck {
 
+  /** How long a line to a bypass is made (m); own choice. */
+  private static final double SPUR = 0.2;
+
+  /** How far above the heater a tee is put (m); own choice. */
+  private static final double TEE = 0.3;
+
+  /** How far above it a valve is (m); own choice. */
+  private static final double VALVE = 0.2;
+
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
@@ -99,7 +108,7 @@ final class HeaterCheck implements LayoutCheck {
     Optional<Line> afterValve = beyondValve(plan, heater, PortId.HOT, hot);
     return rig -> {
       Part past = valve(rig, heater, Says.BYPASS_OF.filled(heater.label()), 90);
-      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, PortId.A, 0.2);
+      Rig made = RigEdit.of(rig).teeOff(beforeValve.orElse(cold).id(), past, PortId.A, SPUR);
       Part tee =
           new Part(
               RigEdit.of(made).freePart("hot-tee"),
@@ -107,7 +116,7 @@ final class HeaterCheck implements LayoutCheck {
               heater.place(),
               heater.x(),
               heater.y(),
-              heater.height() + 0.3,
+              heater.height() + TEE,
               0,
               new Tee());
       made = RigEdit.of(made).insert(afterValve.orElse(hot).id(), tee, PortId.A, PortId.B);
@@ -120,7 +129,7 @@ final class HeaterCheck implements LayoutCheck {
                       past.port(PortId.B),
                       tee.port(PortId.C),
                       hot.bore(),
-                      0.2,
+                      SPUR,
                       hot.material(),
                       1,
                       List.of()));
@@ -141,8 +150,8 @@ final class HeaterCheck implements LayoutCheck {
         heater.place(),
         heater.x(),
         heater.y(),
-        heater.height() + 0.2,
-        2e-5,
+        heater.height() + VALVE,
+        Plumbed.VALVE_BODY,
         Fittings.twoWay(openAngle));
   }
 

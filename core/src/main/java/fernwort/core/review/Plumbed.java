@@ -29,6 +29,9 @@ import java.util.Optional;
 record Plumbed(
     Network network, Connections free, Levels level, Wetness stays, Map<PortRef, Line> lines) {
 
+  /** What the body of a valve that is added holds (m³); own choice. */
+  static final double VALVE_BODY = 2e-5;
+
   static Plumbed of(Network network) {
     State empty = new State(network.rig().atRest(), Map.of(), Slope.LEVEL);
     Levels level = Levels.of(network, empty);

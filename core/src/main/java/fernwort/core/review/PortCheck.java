@@ -16,6 +16,11 @@ import java.util.function.UnaryOperator;
 /** Ports that are neither used nor plugged. */
 final class PortCheck implements LayoutCheck {
 
+  private static final double BORE = 0.013;
+
+  /** How long the stub under a plug is (m); own choice. */
+  private static final double STUB = 0.05;
+
   @Override
   public void over(Plumbed plan, List<Finding> found) {
     for (Part part : plan.rig().parts()) {
@@ -80,7 +85,7 @@ final class PortCheck implements LayoutCheck {
               part.at(port).z(),
               0,
               new Plug(false));
-      return RigEdit.of(rig).addAt(plug, PortId.IN, part.port(port), 0.013, 0.05);
+      return RigEdit.of(rig).addAt(plug, PortId.IN, part.port(port), BORE, STUB);
     };
   }
 }

@@ -159,7 +159,7 @@ final class SupplyCheck implements LayoutCheck {
               near.x(),
               near.y(),
               near.height(),
-              2e-5,
+              Plumbed.VALVE_BODY,
               kind);
       return RigEdit.of(rig).insert(line.id(), part, towardsFirst, towardsSecond);
     };
@@ -269,7 +269,7 @@ final class SupplyCheck implements LayoutCheck {
             near.x(),
             near.y(),
             near.height(),
-            2e-5,
+            Plumbed.VALVE_BODY,
             Fittings.twoWay(0));
     return RigEdit.of(rig).insert(line.id(), valve, PortId.A, PortId.B);
   }

@@ -17,6 +17,14 @@ import java.util.Set;
 /** Other lines and other pumps, tried by opening the fixtures with them. */
 final class PipeTrials {
 
+  private static final double BAR = 1e5;
+
+  /** How far below its cut-out a pump cuts in (bar); own choice. */
+  private static final double BELOW_CUT_OUT = 0.7;
+
+  /** A bore that is more than this above another is wider (m). */
+  private static final double WIDER = 5e-4;
+
   /** Plates to try: free flow (L/min), pressure at no flow and cut-out (bar). None is a product. */
   private static final double[][] PLATES = {
     {6, 1.8, 1.4}, {8, 2.4, 2.0}, {11, 3.0, 2.6}, {15, 3.5, 3.0}, {19, 4.2, 3.6}
@@ -36,7 +44,7 @@ final class PipeTrials {
               .findFirst()
               .orElseThrow()
               .bore();
-      Optional<Double> next = PumpAndLines.BORES.stream().filter(b -> b > bore + 5e-4).findFirst();
+      Optional<Double> next = PumpAndLines.BORES.stream().filter(b -> b > bore + WIDER).findFirst();
       next.ifPresent(b ->
           trials.add(
               bench
@@ -79,7 +87,7 @@ final class PipeTrials {
                   rig.built()));
       trials.add(
           new TapBench(other, Hydraulics.of(other), bench.shut(), bench.fixtures())
-              .trial(plate[0] * LITRES_PER_MINUTE, LineId.NONE, plate[2] * 1e5));
+              .trial(plate[0] * LITRES_PER_MINUTE, LineId.NONE, plate[2] * BAR));
     }
     return trials;
   }
@@ -88,10 +96,10 @@ final class PipeTrials {
     return new Pump(
         pump.duty(),
         Pump.Type.DIAPHRAGM,
-        plate[1] * 1e5,
+        plate[1] * BAR,
         plate[0] * LITRES_PER_MINUTE,
-        (plate[2] - 0.7) * 1e5,
-        plate[2] * 1e5,
+        (plate[2] - BELOW_CUT_OUT) * BAR,
+        plate[2] * BAR,
         pump.selfPriming());
   }
 }

@@ -14,6 +14,9 @@ import java.util.List;
 /** The largest tank of each shape that a measured space takes. */
 public final class WhatFits {
 
+  /** Less than this between its walls is no tank (m); own choice. */
+  private static final double ROOM = 0.01;
+
   private WhatFits() {}
 
   /** A space in the vehicle, as a tape measures it; length along, width across. All in metres. */
@@ -95,7 +98,7 @@ public final class WhatFits {
             s.length() - 2 * m.around() - m.end(),
             s.width() - 2 * m.around(),
             s.height() - m.around() - m.above());
-    double least = 2 * m.wall() + 0.01;
+    double least = 2 * m.wall() + ROOM;
     if (inner.length() < least || inner.width() < least || inner.height() < least) {
       throw new Refusal(
           Says.NOTHING_IS_LEFT_OF_ONCE_PADDING.with(
@@ -141,7 +144,7 @@ public final class WhatFits {
     double rear = s.before() - 2 * m.around();
     double front = after - 2 * m.around() - m.end();
     double over = s.height() - s.archHeight() - m.around() - m.above();
-    double least = 2 * m.wall() + 0.01;
+    double least = 2 * m.wall() + ROOM;
     double floor = whole.height() - over;
     if (rear > least && front > least && over > least) {
       double bridge = whole.length() - rear - front;
@@ -185,7 +188,7 @@ public final class WhatFits {
     Space.Square high = inner(new Space.Square(s.length(), s.width(), highest), m);
     List<Fit> fits = new ArrayList<>();
     double lowEnd = high.height() - drop * high.length();
-    if (low > 2 * m.wall() + 0.01 && lowEnd > 2 * m.wall() + 0.01) {
+    if (low > 2 * m.wall() + ROOM && lowEnd > 2 * m.wall() + ROOM) {
       fits.add(
           fit(
               "wedge",

@@ -16,6 +16,14 @@ import org.hipparchus.analysis.solvers.BracketingNthOrderBrentSolver;
  */
 final class LevelCurve {
 
+  /** How close a place in a stretch is found (share of it). */
+  private static final double EXACT = 1e-12;
+
+  /** How close the volume there is (m³). */
+  private static final double EXACT_VOLUME = 1e-18;
+
+  private static final int ORDER = 5;
+
   private static final double SAME = 1e-9;
 
   /** Levels of the corners, rising (m). */
@@ -103,7 +111,7 @@ final class LevelCurve {
     if (at(c, 1) <= volume) {
       return 1;
     }
-    return new BracketingNthOrderBrentSolver(1e-12, 1e-12, 1e-18, 5)
+    return new BracketingNthOrderBrentSolver(EXACT, EXACT, EXACT_VOLUME, ORDER)
         .solve(100, s -> at(c, s) - volume, 0, 1);
   }
 

@@ -26,6 +26,11 @@ import java.util.Optional;
  */
 public final class Helping {
 
+  private static final double TWENTIETH = 0.05;
+
+  /** Glycol protects less again above this share. */
+  private static final double STRONGEST = 0.6;
+
   /** What lets out less is not worth a hand (m³). */
   private static final double WORTHWHILE = 2e-6;
 
@@ -79,9 +84,9 @@ public final class Helping {
 
   /** The least share of glycol, in steps of a twentieth, that stands a cold (K). */
   private static double strength(double cold) {
-    double strength = 0.05;
-    while (strength < 0.6 && !FreezingPoint.stands(strength, cold)) {
-      strength += 0.05;
+    double strength = TWENTIETH;
+    while (strength < STRONGEST && !FreezingPoint.stands(strength, cold)) {
+      strength += TWENTIETH;
     }
     return strength;
   }

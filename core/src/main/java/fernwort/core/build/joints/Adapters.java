@@ -27,6 +27,21 @@ import java.util.concurrent.ConcurrentHashMap;
  */
 public final class Adapters {
 
+  /** A thread comes with tails and sockets from this share of its bore on; own estimate. */
+  private static final double THREAD_LEAST = 0.6;
+
+  /** It comes with none above this share of it; own estimate. */
+  private static final double THREAD_MOST = 1.6;
+
+  /** A tube joins hoses from this share of its bore on; own estimate. */
+  private static final double TAIL_LEAST = 0.7;
+
+  /** It joins none above this share of it; own estimate. */
+  private static final double TAIL_MOST = 1.5;
+
+  /** A socket takes a hose tail that differs by less than this share; own estimate. */
+  private static final double ABOUT = 0.2;
+
   /** A longer chain nobody builds. */
   private static final int LONGEST = 4;
 
@@ -214,7 +229,7 @@ public final class Adapters {
 
   /** Tells whether a thread comes with a tail or socket of such a bore (m). */
   private static boolean fits(double other, double bore) {
-    return other > 0.6 * bore && other < 1.6 * bore;
+    return other > THREAD_LEAST * bore && other < THREAD_MOST * bore;
   }
 
   /** Threads with tails and sockets are sold in the sizes of their region. */
@@ -310,7 +325,7 @@ public final class Adapters {
         shelf.add(new Adapter(grips, new Connection.TubeSocket(tubes.get(j).outside(), crimped)));
       }
       for (double hose : Sizes.hoses(region)) {
-        if (hose > 0.7 * tubes.get(i).bore() && hose < 1.5 * tubes.get(i).bore()) {
+        if (hose > TAIL_LEAST * tubes.get(i).bore() && hose < TAIL_MOST * tubes.get(i).bore()) {
           shelf.add(new Adapter(grips, new Connection.HoseTail(hose)));
         }
       }
@@ -329,7 +344,7 @@ public final class Adapters {
                 new Connection.Socket(plastic, pipes.get(i - 1))));
       }
       for (double hose : Sizes.hoses(region)) {
-        if (Math.abs(hose - pipes.get(i)) < 0.2 * pipes.get(i)) {
+        if (Math.abs(hose - pipes.get(i)) < ABOUT * pipes.get(i)) {
           shelf.add(new Adapter(socket, new Connection.HoseTail(hose)));
         }
       }

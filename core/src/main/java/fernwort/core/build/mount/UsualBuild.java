@@ -23,6 +23,12 @@ import java.util.Optional;
  */
 public final class UsualBuild {
 
+  /** How far in the outer trays stand (share of the length); own choice. */
+  private static final double TRAY_IN = 0.15;
+
+  /** How far in the supports of a shelf stand (share of the length); own choice. */
+  private static final double SHELF_IN = 0.2;
+
   /** A bolt M8 of 8.8 in good steel, a tenth of what breaks it, in thin sheet with a plate (N). */
   public static final double PULL = 2000;
 
@@ -78,8 +84,8 @@ public final class UsualBuild {
     TankSupport.Type type = under ? TankSupport.Type.BOX : TankSupport.Type.SHELF;
     double[] along =
         under
-            ? new double[] {0.15 * length, 0.5 * length, 0.85 * length}
-            : new double[] {0.2 * length, 0.8 * length};
+            ? new double[] {TRAY_IN * length, length / 2, (1 - TRAY_IN) * length}
+            : new double[] {SHELF_IN * length, (1 - SHELF_IN) * length};
     double mass = 1060 * length * TankResize.width(kind) * TankResize.height(kind);
     for (int bolts = 2; bolts < MOST_BOLTS; bolts++) {
       List<TankSupport> supports = supports(tank.id(), type, along, bolts);

@@ -6,6 +6,18 @@ package fernwort.core.run.water;
  */
 public final class StepControl {
 
+  /** The next step aims at this share of the length that the error would allow; own choice. */
+  private static final double SAFETY = 0.9;
+
+  /** A step is shortened at most to this share at once; own choice. */
+  private static final double SHORTER = 0.2;
+
+  /** The next step is no shorter than this many times the last; own choice. */
+  private static final double LESS = 0.3;
+
+  /** It is no longer than this many times the last; own choice. */
+  private static final double MORE = 4;
+
   /** Error in a tank's volume that one step may make (m³). */
   private static final double TOLERANCE = 5e-6;
 
@@ -83,7 +95,7 @@ public final class StepControl {
    * @param error its error in a volume (m³)
    */
   public double shorter(double tried, double error) {
-    return Math.max(shortest, tried * Math.max(0.2, 0.9 * Math.sqrt(tolerance / error)));
+    return Math.max(shortest, tried * Math.max(SHORTER, SAFETY * Math.sqrt(tolerance / error)));
   }
 
   /**
@@ -94,7 +106,10 @@ public final class StepControl {
    * @param error its error in a volume (m³)
    */
   public void learn(double tried, double taken, double error) {
-    step = error > 0 ? taken * Math.clamp(0.9 * Math.sqrt(tolerance / error), 0.3, 4) : 4 * tried;
+    step =
+        error > 0
+            ? taken * Math.clamp(SAFETY * Math.sqrt(tolerance / error), LESS, MORE)
+            : MORE * tried;
   }
 
   /** Does not take a step that is longer than the first after this. */

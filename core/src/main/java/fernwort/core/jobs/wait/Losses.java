@@ -52,14 +52,9 @@ public record Losses(Set<PartId> running, Map<PartId, Double> soFar) {
     goesOn.retainAll(meant);
     goesOn.addAll(running);
     Map<PartId, Double> lost = new HashMap<>(soFar);
-    ended
-        .totals()
-        .out()
-        .forEach((end, out) -> {
-          if (!meant.contains(end)) {
-            lost.merge(end, out - began.totals().out().getOrDefault(end, 0.0), Double::sum);
-          }
-        });
+    ended.totals().out().keySet().stream()
+        .filter(end -> !meant.contains(end))
+        .forEach(end -> lost.put(end, lost(end, began, ended)));
     return new Losses(goesOn, lost);
   }
 

@@ -132,6 +132,14 @@ public interface Kind {
     return true;
   }
 
+  /**
+   * Returns the position that it is in for a moment on its way from one position to another, as an
+   * end is bare between its cap and its hose; empty where nothing comes off.
+   */
+  default Optional<PositionId> bare(PositionId from, PositionId to) {
+    return Optional.empty();
+  }
+
   /** Returns the position in which it is opened to drain the rig, if it is among the first. */
   default Optional<PositionId> drained() {
     return Optional.empty();

@@ -40,6 +40,14 @@ public enum KindWords {
   CLOSE_ITS_DRAIN(Says.CLOSE_THE_DRAIN_OF.text()),
   /** A step: a cap; the label of what it closes. */
   CAP_OFF(Says.TAKE_THE_CAP_OFF.text()),
+  /** A step: a hose goes on in place of a cap; the label of its inlet. */
+  CAP_OFF_CONNECT_CLOSED(Says.CAP_OFF_CONNECT_THE_HOSE.text()),
+  /** A step: a hose goes on in place of a cap and gives water; the label of its inlet. */
+  CAP_OFF_CONNECT_AND_OPEN(Says.CAP_OFF_CONNECT_AND_OPEN.text()),
+  /** A step: a suction hose goes on in place of a cap; the label of its inlet. */
+  CAP_OFF_LAY_IN(Says.CAP_OFF_COUPLE_THE_SUCTION_HOSE.text()),
+  /** A step: a dump hose goes on in place of a cap; the label of its outlet. */
+  CAP_OFF_CONNECT_DUMP_HOSE(Says.CAP_OFF_CONNECT_THE_DUMP_HOSE.text()),
   /** A step: a cap; the label of what it closes. */
   CAP_ON(Says.PUT_THE_CAP_ON.text()),
   /** A step: a hose comes off; the label of what it hung on. */

@@ -32,6 +32,13 @@ enum Says implements Phrase {
   TAKE_THE_HOSE_OFF_AND_PUT("Take the hose off {} and put the cap on."),
   CONNECT_THE_HOSE_TO_LEAVE("Connect the hose to {}; leave its tap closed."),
   CONNECT_THE_DRINKING_WATER_HOSE("Connect the drinking-water hose to {} and open its tap slowly."),
+  CAP_OFF_CONNECT_THE_HOSE("Take the cap off, connect the hose to {}; leave its tap closed."),
+  CAP_OFF_CONNECT_AND_OPEN(
+      "Take the cap off, connect the drinking-water hose to {} and open its tap slowly."),
+  CAP_OFF_COUPLE_THE_SUCTION_HOSE(
+      "Take the cap off, couple the suction hose to {} and lay its end under water."),
+  CAP_OFF_CONNECT_THE_DUMP_HOSE(
+      "Take the cap off, connect the dump hose to {}; let it fall all the way."),
   OPEN_THE_TAP_OF_THE_HOSE("Open the tap of the hose at {} slowly."),
   CLOSE_THE_TAP_OUTSIDE_LEAVE("Close the tap outside; leave the hose on {}."),
   SWITCH_FOR_SEVERAL_PARTS("Switch for several parts"),

@@ -125,7 +125,11 @@ final class EmptyFinder extends Finder {
                         List.of(Need.of(tank(gray), new End(End.Kind.DUMP, dump.id()), drives)))
                     .and(new Condition.Breathes(gray.id())),
                 new Until(Until.What.DRY, gray.id())));
-        stages.add(Stage.ifPossible(held(gray, dump, drives)));
+        Map<PartId, PositionId> off = stopped(dump, drives);
+        if (off.size() > 1) {
+          stages.add(Stage.of(Goal.of(off).and(new Condition.Quiet(gray.id()))));
+        }
+        stages.add(Stage.ifPossible(held(gray, dump, off)));
       }
       Goal capped = Goal.of(Map.of(dump.id(), OpenEnd.CAPPED.id()));
       for (Part gray : grays) {
@@ -145,13 +149,18 @@ final class EmptyFinder extends Finder {
     }
   }
 
-  private Goal held(Part gray, Part dump, Set<DrivenBy.Kind> drives) {
-    Map<PartId, PositionId> shut = new LinkedHashMap<>();
-    shut.put(dump.id(), OpenEnd.HOSE.id());
+  /** The hose still on, whatever pumps the gray water out off. */
+  private Map<PartId, PositionId> stopped(Part dump, Set<DrivenBy.Kind> drives) {
+    Map<PartId, PositionId> off = new LinkedHashMap<>();
+    off.put(dump.id(), OpenEnd.HOSE.id());
     if (drives == PUMPED) {
-      shut.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
+      off.putAll(allTo(Position.OFF.id(), p -> p.kind().is(Purpose.CUTS)));
     }
-    return Goal.of(shut)
+    return off;
+  }
+
+  private static Goal held(Part gray, Part dump, Map<PartId, PositionId> off) {
+    return Goal.of(off)
         .and(new Condition.Quiet(gray.id()), new Condition.Parted(gray.id(), dump.id()));
   }
 

@@ -113,11 +113,24 @@ public sealed interface Condition {
     }
   }
 
-  /** No open passage joins two parts. */
+  /** Nothing would run out at an end with neither cap nor hose. */
+  record Dry(PartId end) implements Condition {
+    @Override
+    public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
+      return scout.runsOut(setting, scout.network().rig().part(end));
+    }
+
+    @Override
+    public boolean isGuard() {
+      return false;
+    }
+  }
+
+  /** No open passage joins two parts; a macerator that stands still does not close one. */
   record Parted(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return scout.route(setting, from, to).map(route -> new Objection.Joined(from, to, route));
+      return scout.route(Uncovered.turning(scout.network().rig(), setting), from, to).map(route -> new Objection.Joined(from, to, route));
     }
   }
 

@@ -189,20 +189,42 @@ public final class ConditionEvaluator {
   }
 
   /**
-   * Returns why a handle must not be turned at this moment: the cap or hose of a dump comes off
-   * only while a valve holds the gray water back, where there is one.
+   * Returns why a handle must not be turned at this moment: a cap or hose comes off only while
+   * nothing runs out there, and that of a dump only while a valve holds the gray water back; where
+   * there is a valve that does.
    */
   public Optional<Objection> forbids(Setting from, Turn turn) {
     if (!parting.contains(turn.part())) {
       return Optional.empty();
     }
+    Part end = network.rig().part(turn.part());
+    Optional<Objection> out =
+        end.kind().bare(from.of(end.id()), turn.position()).flatMap(bare -> runsOut(from, end));
+    if (out.isPresent() || !end.kind().is(Purpose.DUMPS)) {
+      return out;
+    }
+    Setting turning = Uncovered.turning(network.rig(), from);
     for (Part gray : network.rig().tanks(Contents.GRAY).toList()) {
-      Optional<List<PartId>> route = route(from, gray.id(), turn.part());
+      Optional<List<PartId>> route = route(turning, gray.id(), turn.part());
       if (route.isPresent()) {
         return Optional.of(new Objection.Joined(gray.id(), turn.part(), route.get()));
       }
     }
     return Optional.empty();
+  }
+
+  /** Returns what runs out at an end in a setting when it has neither cap nor hose. */
+  Optional<Objection> runsOut(Setting setting, Part end) {
+    return Uncovered.bare(end)
+        .flatMap(bare -> ways(setting.with(end.id(), bare)).to(end.id()).findFirst())
+        .map(way -> new Objection.Bare(end.id(), way));
+  }
+
+  /** Returns what would run out in a setting at one of the ends that a valve holds water from. */
+  public Optional<Objection> runsOutBare(Setting setting) {
+    return parting.stream()
+        .flatMap(end -> runsOut(setting, network.rig().part(end)).stream())
+        .findFirst();
   }
 
   private boolean counts(Warning warning) {

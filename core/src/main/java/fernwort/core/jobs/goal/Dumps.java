@@ -67,6 +67,6 @@ public final class Dumps {
   }
 
   private Setting allShut() {
-    return rig.atRest();
+    return Uncovered.turning(rig, rig.atRest());
   }
 }

@@ -33,6 +33,9 @@ public sealed interface Objection {
   /** Water goes where it should not. */
   record Stray(FlowPath way) implements Objection {}
 
+  /** Water would run out at an end while its cap or hose is changed. */
+  record Bare(PartId end, FlowPath way) implements Objection {}
+
   /** Water of a tank that is being filled runs out again, now or when it stands higher. */
   record Leaking(PartId tank, FlowPath way) implements Objection {}
 

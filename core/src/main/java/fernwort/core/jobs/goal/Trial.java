@@ -8,8 +8,6 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
-import fernwort.core.kind.Purpose;
-import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.State;
@@ -66,8 +64,8 @@ public final class Trial {
   /** A turn takes so long (s). */
   private static final double TURN = 5;
 
-  /** A dump outlet stands open for so long between its cap and its hose (s); own choice. */
-  private static final double BARE = 3;
+  /** An end stands bare for so long between its cap and its hose (s); own choice. */
+  public static final double BARE = 3;
 
   /** What is asked how long it lasted. */
   private static final Set<Event.Kind> TIMED = EnumSet.of(Event.Kind.DRAWS_AIR, Event.Kind.RESTS);
@@ -96,7 +94,7 @@ public final class Trial {
    * @param out water that left at each end (m³)
    * @param served what each tap gave that the job is for, by id (m³/s)
    * @param lasted how long pumps drew air or stood still in all, by what and to what (s)
-   * @param spilt water that ran over the hands at each outlet between its cap and its hose (m³)
+   * @param spilt water that ran over the hands at each end between its cap and its hose (m³)
    */
   public record Outcome(
       Map<Thing, Double> happenings,
@@ -187,7 +185,7 @@ public final class Trial {
     private void act(Act act) {
       switch (act) {
         case Turned s -> {
-          double bare = isUncovered(s) ? uncover(s.part()) : 0;
+          double bare = bared(s).map(open -> uncover(s.part(), open)).orElse(0.0);
           note(run.set(s.part(), s.position()));
           look();
           pass(new Pause(TURN - bare));
@@ -198,18 +196,16 @@ public final class Trial {
       }
     }
 
-    /** Tells whether a dump outlet goes from cap to hose or back: it stands open between. */
-    private boolean isUncovered(Turned turned) {
+    /** Returns how an end stands while its cap or hose is changed; empty where nothing is. */
+    private Optional<PositionId> bared(Turned turned) {
       PositionId before = run.moment().state().setting().of(turned.part());
-      return network.rig().part(turned.part()).kind().is(Purpose.DUMPS)
-          && !before.equals(OpenEnd.OPEN.id())
-          && !before.equals(turned.position());
+      return network.rig().part(turned.part()).kind().bare(before, turned.position());
     }
 
-    /** Takes the cap or hose off an outlet; returns how long it stands open (s). */
-    private double uncover(PartId outlet) {
+    /** Takes the cap or hose off an end; returns how long it stands bare (s). */
+    private double uncover(PartId outlet, PositionId open) {
       double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
-      note(run.set(outlet, OpenEnd.OPEN.id()));
+      note(run.set(outlet, open));
       pass(new Pause(BARE));
       double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
       spilt.merge(outlet, after - before, Double::sum);

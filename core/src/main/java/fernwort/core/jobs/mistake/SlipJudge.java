@@ -55,7 +55,11 @@ final class SlipJudge {
     losses(meant, came, verdict);
     spills(meant, came, verdict);
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
-      verdict.leads(Says.THE_JOB_DOES_NOT_GET_DONE.with(), Slip.Grade.NUISANCE);
+      Message undone =
+          weakest(meant, came)
+              .map(tap -> words.weak(tap, served(came, tap), served(meant, tap)))
+              .orElseGet(Says.THE_JOB_DOES_NOT_GET_DONE::with);
+      verdict.leads(undone, Slip.Grade.NUISANCE);
     }
     return new Slip(
         slip.kind(),
@@ -157,7 +161,7 @@ final class SlipJudge {
 
   private void losses(Trial.Outcome meant, Trial.Outcome came, Verdict verdict) {
     for (Map.Entry<PartId, Double> out : came.out().entrySet()) {
-      double more = out.getValue() - meant.out().getOrDefault(out.getKey(), 0.0);
+      double more = lost(came, out.getKey()) - lost(meant, out.getKey());
       if (more > StageRun.SPLASH) {
         verdict.lost += more;
         verdict.leads(words.loss(more, out.getKey()), Slip.Grade.BAD);
@@ -165,6 +169,11 @@ final class SlipJudge {
         Optional.ofNullable(came.happenings().get(runs)).ifPresent(verdict::begins);
       }
     }
+  }
+
+  /** What was lost at an end, but for what ran over somebody's hands there. */
+  private static double lost(Trial.Outcome of, PartId end) {
+    return of.out().getOrDefault(end, 0.0) - of.spilt().getOrDefault(end, 0.0);
   }
 
   private static boolean breaks(Event.Kind kind) {
@@ -192,12 +201,7 @@ final class SlipJudge {
    * water moved less than half as far as it should have.
    */
   boolean isUndone(Trial.Outcome meant, Trial.Outcome came, State from) {
-    boolean dry =
-        meant.served().entrySet().stream()
-            .anyMatch(t ->
-                came.served().getOrDefault(t.getKey(), 0.0) < HALF * t.getValue()
-                    && t.getValue() > Flows.TRICKLE);
-    return dry
+    return weakest(meant, came).isPresent()
         || network.tanks().stream()
             .map(Part::id)
             .anyMatch(t -> {
@@ -206,5 +210,19 @@ final class SlipJudge {
               return Math.abs(should) > StageRun.SPLASH
                   && Math.abs(did - should) > HALF * Math.abs(should);
             });
+  }
+
+  /** The first tap that was tried and gives less than half of what it should. */
+  private static Optional<PartId> weakest(Trial.Outcome meant, Trial.Outcome came) {
+    return meant.served().entrySet().stream()
+        .filter(t -> t.getValue() > Flows.TRICKLE)
+        .filter(t -> came.served().containsKey(t.getKey()))
+        .filter(t -> served(came, t.getKey()) < HALF * t.getValue())
+        .map(Map.Entry::getKey)
+        .findFirst();
+  }
+
+  private static double served(Trial.Outcome of, PartId tap) {
+    return of.served().getOrDefault(tap, 0.0);
   }
 }

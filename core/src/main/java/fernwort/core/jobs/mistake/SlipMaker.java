@@ -40,7 +40,7 @@ final class SlipMaker {
    * @param lastLook whether somebody looks round before leaving: pumps off, taps shut, hoses off
    */
   SlipMaker(Rig rig, boolean lastLook) {
-    this(rig, lastLook, List.of());
+    this(rig, lastLook, List.of(new Trial.Serve()));
   }
 
   private SlipMaker(Rig rig, boolean lastLook, List<Act> next) {
@@ -112,6 +112,7 @@ final class SlipMaker {
             i,
             Says.IS_LEFT_OUT.with(part.label(), twice),
             ended(without(right, i))));
+    capLeftOff(right, i, move, tries);
     tooFar(right, i, move, tries);
     if (i + 1 < right.size() && plan.steps().get(i + 1) instanceof Step.Move next) {
       List<Act> swapped = new ArrayList<>(right);
@@ -133,6 +134,21 @@ final class SlipMaker {
               Says.IS_TURNED_IN_PLACE_OF.with(other.label(), part.label()),
               ended(with(right, i, new Turned(other.id(), next.id())))));
     }
+  }
+
+  /** The hose comes off and the cap is forgotten: the end stays open. */
+  private void capLeftOff(List<Act> right, int i, Step.Move move, List<Try> tries) {
+    Part part = rig.part(move.part());
+    part.kind()
+        .bare(move.from(), move.to())
+        .filter(bare -> part.kind().rests(move.to()))
+        .ifPresent(bare ->
+            tries.add(
+                new Try(
+                    Slip.Kind.MISSED,
+                    i,
+                    Says.THE_CAP_STAYS_OFF.with(part.label()),
+                    ended(with(right, i, new Turned(part.id(), bare))))));
   }
 
   /** A three-way valve has positions beyond the one that is meant. */
@@ -271,7 +287,6 @@ final class SlipMaker {
   /** Done, looked over if that is the habit, and left alone. */
   List<Act> ended(List<Act> acts) {
     List<Act> ended = new ArrayList<>(acts);
-    ended.add(new Trial.Serve());
     ended.addAll(next);
     if (lastLook) {
       rig.shutDown().forEach((part, position) -> ended.add(new Turned(part, position)));
@@ -281,9 +296,9 @@ final class SlipMaker {
   }
 
   /** Left alone as it is, with nobody there to look. */
-  private static List<Act> left(List<Act> acts) {
+  private List<Act> left(List<Act> acts) {
     List<Act> left = new ArrayList<>(acts);
-    left.add(new Trial.Serve());
+    next.stream().limit(1).filter(Trial.Serve.class::isInstance).forEach(left::add);
     left.add(new Pause(ALONE));
     return left;
   }

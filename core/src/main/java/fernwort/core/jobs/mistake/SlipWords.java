@@ -1,7 +1,9 @@
 package fernwort.core.jobs.mistake;
 
 import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Flows;
 import fernwort.core.id.PartId;
+import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.rig.Rig;
 import fernwort.core.run.Event;
@@ -56,9 +58,17 @@ public final class SlipWords {
         Amount.time(seconds));
   }
 
-  /** Returns a volume that runs out while an outlet has neither cap nor hose (m³). */
-  Message overTheHands(double volume, PartId outlet) {
-    return Says.RUN_OVER_YOUR_HANDS.with(Amount.volume(volume), label(outlet));
+  /** Returns a volume that runs out while an end has neither cap nor hose (m³). */
+  Message overTheHands(double volume, PartId end) {
+    return Says.RUN_OVER_YOUR_HANDS.with(
+        Amount.volume(volume), label(end), Amount.time(Trial.BARE));
+  }
+
+  /** Returns that a tap gives little or nothing in place of what it should (m³/s). */
+  Message weak(PartId tap, double gives, double should) {
+    return gives < Flows.TRICKLE
+        ? Says.NO_WATER_COMES_AT.with(label(tap))
+        : Says.GIVES_IN_PLACE_OF.with(label(tap), Amount.flow(gives), Amount.flow(should));
   }
 
   /** Returns a volume that ran out where it should not (m³). */

@@ -2,6 +2,8 @@ package fernwort.core.jobs.mistake;
 
 import fernwort.core.effort.Effort;
 import fernwort.core.hydraulics.Hydraulics;
+import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
@@ -20,6 +22,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /**
  * What every single slip in a job leads to: each is done in the simulation as it would be done by
@@ -83,26 +86,58 @@ public final class Slips {
       // What cannot be done right cannot be done wrong either: there is nothing to hold it against.
       return List.of();
     }
-    SlipMaker maker = this.maker.followedBy(next(job, plan));
+    Next next = next(job, plan);
+    SlipMaker maker = this.maker.followedBy(next.acts());
     List<Act> right = maker.right(plan);
     Set<List<Act>> tried = new HashSet<>();
     tried.add(right);
     List<Try> tries = maker.of(plan, from).stream().filter(t -> tried.add(t.acts())).toList();
-    return judged(tries, trial.run(from, right, job.taps()), from);
+    return judged(tries, trial.run(from, right, next.taps()), from);
   }
 
   /**
-   * What a person does next: opens a tap that the job is for, drives off once the rig is ready to
-   * drive, draws water and fills on arrival.
+   * What a person does next, whatever the job: a mistake often shows only then.
+   *
+   * @param acts what is done, with a look at what the taps give
+   * @param taps the taps that are looked at, with the position to try each in
    */
-  private List<Act> next(Job job, Plan plan) {
+  private record Next(List<Act> acts, Map<PartId, PositionId> taps) {}
+
+  /**
+   * Opens a tap that the job is for, or one that runs from a tank; drives off once the rig is ready
+   * to drive; draws water and fills on arrival.
+   */
+  private Next next(Job job, Plan plan) {
+    if (job.kind().is(Job.Is.ARRIVES)) {
+      return atCamp(plan.after());
+    }
+    List<Act> acts = new ArrayList<>();
+    acts.add(new Trial.Serve());
     if (job.kind().is(Job.Is.RUNS_TAPS)) {
-      return used(job);
+      acts.addAll(used(job));
     }
     if (job.kind().is(Job.Is.DRIVES_OFF)) {
-      return List.of(new Trial.Driven(Drive.READY.getFirst()));
+      acts.add(new Trial.Driven(Drive.READY.getFirst()));
     }
-    return job.kind().is(Job.Is.ARRIVES) ? atCamp(plan.after()) : List.of();
+    return job.taps().isEmpty() && job.kind().is(Job.Is.PUTS_BACK)
+        ? nextUse(plan.after())
+        : new Next(acts, job.taps());
+  }
+
+  /** The first way to run the taps from a tank that goes as things stand. */
+  private Next nextUse(State stands) {
+    for (Job use : Jobs.of(network).all()) {
+      if (use.kind() == Job.Kind.RUN_FROM_TANK) {
+        Plan plan = plans.plan(use, stands);
+        if (plan.trouble().isEmpty()) {
+          List<Act> acts = new ArrayList<>(Trial.acts(plan));
+          acts.add(new Trial.Serve());
+          acts.addAll(used(use));
+          return new Next(acts, use.taps());
+        }
+      }
+    }
+    return new Next(List.of(new Trial.Serve()), Map.of());
   }
 
   /** A tap of a job is opened for a while and shut again. */
@@ -118,8 +153,9 @@ public final class Slips {
   }
 
   /** The first way to run the taps and the first to fill that go from there. */
-  private List<Act> atCamp(State arrived) {
+  private Next atCamp(State arrived) {
     List<Act> acts = new ArrayList<>();
+    Map<PartId, PositionId> taps = new TreeMap<>();
     State at = arrived;
     List<Job> all = Jobs.of(network).all();
     for (Job.Kind kind : List.of(Job.Kind.RUN_FROM_TANK, Job.Kind.FILL_FROM_MAINS)) {
@@ -128,6 +164,10 @@ public final class Slips {
           Plan plan = plans.plan(next, at);
           if (plan.trouble().isEmpty()) {
             acts.addAll(Trial.acts(plan));
+            if (taps.isEmpty() && !next.taps().isEmpty()) {
+              taps.putAll(next.taps());
+              acts.add(new Trial.Serve());
+            }
             acts.addAll(used(next));
             at = plan.after();
             break;
@@ -135,7 +175,7 @@ public final class Slips {
         }
       }
     }
-    return acts;
+    return new Next(acts, taps);
   }
 
   /** Returns what each handle, bumped while the rig is at rest as it stands, leads to. */

@@ -24,6 +24,7 @@ import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.Rank;
 import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
@@ -35,9 +36,11 @@ import fernwort.core.run.Simulation;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.Source;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -326,7 +329,12 @@ final class Draft {
     if (held.isPresent()) {
       return held.map(troubles::needed);
     }
-    Goal goal = stage.goal().keeping(state.setting(), stuck).and(ahead);
+    Goal goal =
+        stage
+            .goal()
+            .keeping(state.setting(), stuck)
+            .and(dryWhereCapped(stage.goal()))
+            .and(ahead);
     note(goal, state);
     Optional<Plan.Trouble> trouble = stage(number, stage, goal);
     Optional<Warning> minded = trouble.flatMap(Plan.Trouble::leftToCare);
@@ -339,6 +347,23 @@ final class Draft {
       noteFirst(minded.get());
     }
     return still;
+  }
+
+  /** Where a hose comes off in a stage, what would run out meanwhile is shut off. */
+  private List<Condition> dryWhereCapped(Goal goal) {
+    List<Condition> dry = new ArrayList<>();
+    goal.musts()
+        .forEach((part, to) -> {
+          Kind kind = network.rig().part(part).kind();
+          boolean capped =
+              kind.is(Purpose.INLET)
+                  && kind.rests(to)
+                  && kind.bare(state().setting().of(part), to).isPresent();
+          if (capped && planner.isHeld(part)) {
+            dry.add(new Condition.Dry(part));
+          }
+        });
+    return dry;
   }
 
   private void noteFirst(Warning danger) {
@@ -431,7 +456,7 @@ final class Draft {
   private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found asPlanned) {
     List<Step> tried = new ArrayList<>();
     StageRun stageRun =
-        new StageRun(network, run.copy(), job.losing(network.rig(), stage), losses, concerned);
+        new StageRun(network, run.copy(), losing(stage), losses, concerned);
     Reasons reasons = new Reasons(scout);
     Setting at = state().setting();
     Planner.Found found = together(asPlanned);
@@ -448,14 +473,16 @@ final class Draft {
               act(part, before, turn.position())));
       stageRun.turn(turn.part(), turn.position());
       at = at.with(turn.part(), turn.position());
-      if (before.equals(HoseInlet.MAINS.id()) && !isSlackAwaited(stage, part)) {
+      if (before.equals(HoseInlet.MAINS.id())
+          && !isSlackAwaited(stage, part)
+          && isPressureShutIn(part.id(), at, stageRun.levels())) {
         tried.add(waits.wait(job, new Job.Until(Job.Until.What.SLACK, turn.part()), stageRun));
       }
     }
     if (stageRun.harm().isEmpty()) {
       stage
           .until()
-          .filter(until -> isAwaited(until, found))
+          .filter(until -> isAwaited(until, found, stageRun.levels()))
           .map(until -> heard(until, found))
           .map(this::leaned)
           .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
@@ -463,6 +490,13 @@ final class Draft {
     stageRun.tryTaps(stage.goal());
     stageRun.look(scout);
     return new Attempt(tried, stageRun);
+  }
+
+  /** Where a stage may lose water: where it means to, and where no valve keeps it in. */
+  private Set<PartId> losing(Job.Stage stage) {
+    Set<PartId> losing = new HashSet<>(job.losing(network.rig(), stage));
+    losing.addAll(planner.unheld());
+    return losing;
   }
 
   /** What hangs on one switch is moved by it together. */
@@ -497,12 +531,19 @@ final class Draft {
   /**
    * Where a way was open already, nobody listens or waits for hot water: nothing has to be done.
    */
-  private boolean isAwaited(Job.Until until, Planner.Found found) {
+  private boolean isAwaited(Job.Until until, Planner.Found found, Levels levels) {
     return switch (until.what()) {
+      case SLACK -> isPressureShutIn(until.part(), found.after(), levels);
       case PRESSURE -> !found.turns().isEmpty();
       case RUNS_HOT -> !found.turns().isEmpty() || !steps.isEmpty();
       default -> true;
     };
+  }
+
+  /** Tells whether a hose stays hard once its tap is off: nothing lets out what it pressed in. */
+  private boolean isPressureShutIn(PartId inlet, Setting setting, Levels levels) {
+    Setting pressed = setting.with(inlet, HoseInlet.MAINS.id());
+    return OpenWays.find(network, pressed, levels).from(inlet).findAny().isEmpty();
   }
 
   /** A tank runs over where its opening comes as it is parked. */

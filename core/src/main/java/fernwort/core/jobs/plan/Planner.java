@@ -5,10 +5,10 @@ import fernwort.core.hazard.Hazards;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Dumps;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Seen;
+import fernwort.core.jobs.goal.Uncovered;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
@@ -42,11 +42,13 @@ public final class Planner {
   private final Network network;
   private final Hazards hazards;
   private final Set<PartId> parting;
+  private final Set<PartId> unheld;
 
   private Planner(Network network) {
     this.network = network;
     hazards = Hazards.of(network);
-    parting = Dumps.of(network).parted();
+    parting = Uncovered.of(network).held();
+    unheld = Uncovered.of(network).unheld();
   }
 
   /** Prepares a rig. */
@@ -57,6 +59,16 @@ public final class Planner {
   /** Returns the prepared rig. */
   public Network network() {
     return network;
+  }
+
+  /** Tells whether a valve can hold all water back from an end that hoses are changed at. */
+  boolean isHeld(PartId end) {
+    return parting.contains(end);
+  }
+
+  /** Returns the hose inlets from which no valve holds all water back. */
+  Set<PartId> unheld() {
+    return unheld;
   }
 
   /** Looks from a state towards a goal. */

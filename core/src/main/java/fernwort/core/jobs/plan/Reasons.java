@@ -38,7 +38,9 @@ public final class Reasons {
    */
   public Message why(Turn turn, PositionId before, Setting after) {
     Part part = rig.part(turn.part());
-    Optional<Objection> without = scout.objection(after.with(turn.part(), before));
+    Setting stayed = after.with(turn.part(), before);
+    Optional<Objection> without =
+        scout.objection(stayed).or(() -> scout.runsOutBare(stayed));
     return without
         .map(f -> why(f, part, turn.position()))
         .orElse(Says.IT_KEEPS_THE_STEPS_AROUND.with());
@@ -56,6 +58,7 @@ public final class Reasons {
                       .anyMatch(q -> q.source().equals(f.way().source().part()))
                   ? Says.STOPS_THE_FLOW_FROM.filled(way(f.way()))
                   : Says.KEEPS_WATER_FROM_RUNNING.filled(way(f.way())));
+      case Objection.Bare f -> Says.SO_NOTHING_RUNS_OUT_AT.with(label(f.end()));
       case Objection.Danger f -> Says.SO_THAT_THIS_DOES_NOT_HAPPEN.with(f.warning().title());
       case Objection.Airless f -> Says.LETS_AIR_IN_AND_OUT_OF.with(label(f.tank()));
       case Objection.Unlinked f ->

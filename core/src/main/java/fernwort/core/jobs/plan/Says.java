@@ -32,6 +32,7 @@ enum Says implements Phrase {
   IT_KEEPS_THE_STEPS_AROUND("It keeps the steps around it safe."),
   OPENS_THE_WAY_FROM_TO("Opens the way from {} to {}."),
   STOPS_THE_FLOW_FROM("Stops the flow from {}."),
+  SO_NOTHING_RUNS_OUT_AT("So nothing runs out at {} when the hose comes off."),
   KEEPS_WATER_FROM_RUNNING("Keeps water from running from {} as well."),
   SO_THAT_THIS_DOES_NOT_HAPPEN("So that this does not happen: {}."),
   LETS_AIR_IN_AND_OUT_OF("Lets air in and out of {}."),

@@ -310,6 +310,7 @@ final class Targets {
       case Objection.Misplaced f -> Set.of(new Turn(f.part(), f.position()));
       case Objection.Missing f -> opening(setting, f.need());
       case Objection.Stray f -> turnsOf(setting, f.way().parts());
+      case Objection.Bare f -> turnsOf(setting, f.way().parts());
       case Objection.Danger f -> against(setting, f.warning());
       case Objection.Apart f -> turns.from(f.from(), setting).barriers();
       case Objection.Unlinked f -> {

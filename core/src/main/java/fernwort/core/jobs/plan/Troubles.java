@@ -79,6 +79,8 @@ public final class Troubles {
                   Says.WATER_WOULD_RUN_FROM_TO_AS_WELL.text(),
                   f.way().source().part(),
                   f.way().end().part());
+      case Objection.Bare f ->
+          words(Says.NOTHING_CLOSES_OFF_FROM_FIT.text(), f.way().source().part(), f.end());
       case Objection.Joined f -> words(Says.NOTHING_CLOSES_OFF_FROM_FIT.text(), f.from(), f.to());
       case Objection.PumpOn f -> words(Says.CANNOT_BE_CLOSED_OFF.text(), f.pump());
       case Objection.Unfed f -> words(Says.HAS_NOTHING_TO_DRAW_FILL.text(), f.pump());

@@ -11,6 +11,7 @@ import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.jobs.goal.Trial;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.tank.Contents;
@@ -156,10 +157,24 @@ public final class StageRun {
 
   /** Makes one turn. */
   public void turn(PartId part, PositionId position) {
+    double bare =
+        network
+            .rig()
+            .part(part)
+            .kind()
+            .bare(run.moment().state().setting().of(part), position)
+            .map(open -> put(part, open, Trial.BARE))
+            .orElse(0.0);
+    put(part, position, TURN - bare);
+  }
+
+  /** Puts a part somewhere and looks on; returns for how long (s). */
+  private double put(PartId part, PositionId position, double seconds) {
     if (harm.isEmpty()) {
       note(run.set(part, position), Set.of());
-      pass(TURN);
+      pass(seconds);
     }
+    return seconds;
   }
 
   private void pass(double seconds) {

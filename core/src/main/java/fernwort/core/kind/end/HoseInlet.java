@@ -182,6 +182,15 @@ public record HoseInlet(
     return position.equals(OPEN.id());
   }
 
+  /** Its hose and its cap take the same thread, so neither is on while one is changed. */
+  @Override
+  public Optional<PositionId> bare(PositionId from, PositionId to) {
+    boolean changes = rests(from) != rests(to);
+    return changes && !from.equals(OPEN.id()) && !to.equals(OPEN.id())
+        ? Optional.of(OPEN.id())
+        : Optional.empty();
+  }
+
   @Override
   public Optional<PositionId> drained() {
     return Optional.of(OPEN.id());
@@ -284,12 +293,19 @@ public record HoseInlet(
 
   @Override
   public String act(String label, PositionId from, PositionId to) {
-    boolean bare = from.equals(CAPPED.id()) || from.equals(OPEN.id());
+    boolean capped = rests(from);
+    boolean bare = capped || from.equals(OPEN.id());
     KindWords words =
         switch (to.value()) {
-          case "mains" -> bare ? KindWords.CONNECT_AND_OPEN : KindWords.OPEN_HOSE_TAP;
-          case "hose" -> bare ? KindWords.CONNECT_CLOSED : KindWords.CLOSE_HOSE_TAP;
-          case "outside" -> KindWords.LAY_IN;
+          case "mains" ->
+              capped
+                  ? KindWords.CAP_OFF_CONNECT_AND_OPEN
+                  : bare ? KindWords.CONNECT_AND_OPEN : KindWords.OPEN_HOSE_TAP;
+          case "hose" ->
+              capped
+                  ? KindWords.CAP_OFF_CONNECT_CLOSED
+                  : bare ? KindWords.CONNECT_CLOSED : KindWords.CLOSE_HOSE_TAP;
+          case "outside" -> capped ? KindWords.CAP_OFF_LAY_IN : KindWords.LAY_IN;
           case "open" -> KindWords.CAP_OFF;
           default -> bare ? KindWords.CAP_ON : KindWords.HOSE_OFF_CAP_ON;
         };

@@ -112,6 +112,13 @@ public record OpenEnd(Role role) implements Kind {
   }
 
   @Override
+  public Optional<PositionId> bare(PositionId from, PositionId to) {
+    return role == Role.DUMP && !from.equals(OPEN.id()) && !from.equals(to)
+        ? Optional.of(OPEN.id())
+        : Optional.empty();
+  }
+
+  @Override
   public Optional<PositionId> drained() {
     return role == Role.DUMP ? Optional.of(OPEN.id()) : Optional.empty();
   }
@@ -174,7 +181,9 @@ public record OpenEnd(Role role) implements Kind {
   @Override
   public String act(String label, PositionId from, PositionId to) {
     return switch (to.value()) {
-      case "hose" -> KindWords.CONNECT_DUMP_HOSE.with(label);
+      case "hose" ->
+          (rests(from) ? KindWords.CAP_OFF_CONNECT_DUMP_HOSE : KindWords.CONNECT_DUMP_HOSE)
+              .with(label);
       case "open" -> KindWords.CAP_OFF.with(label);
       case "capped" ->
           (from.equals(HOSE.id()) ? KindWords.HOSE_OFF_CAP_ON : KindWords.CAP_ON).with(label);

@@ -86,7 +86,7 @@ public class Sleep {
   }
 
   private Sheet sheet(OpenRig rig, WinterStore.Kept kept) {
-    WinterText.Kept read = text.read(rig.rig(), kept.text());
+    WinterText.Kept read = fitted(rig, kept.season(), text.read(rig.rig(), kept.text()));
     List<Integer> ticked =
         kept.ticks().keySet().stream().filter(s -> s < read.steps().size()).toList();
     Wintering now = after(rig, kept.id(), read, ticked);
@@ -106,6 +106,20 @@ public class Sleep {
         kept.begun(),
         read.before(),
         now);
+  }
+
+  /**
+   * What was kept of a rig that may have been changed since, as it applies to the rig today. Every
+   * sheet but that of spring begins with a rig in use, so that what was added since is full, too.
+   */
+  private static WinterText.Kept fitted(OpenRig rig, Season season, WinterText.Kept read) {
+    Wintering before = read.before().fitted(rig.network());
+    return new WinterText.Kept(
+        read.school(),
+        read.cold(),
+        season == Season.SPRING ? before : Filled.of(rig.network(), before.state()),
+        read.steps(),
+        read.notes());
   }
 
   /** What was ticked, done again from the start; one tick more costs one step. */

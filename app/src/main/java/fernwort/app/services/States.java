@@ -8,7 +8,6 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
@@ -88,13 +87,12 @@ public class States {
         .map(x -> x.id().value())
         .filter(readings::containsKey)
         .forEach(tank -> volumes.put(PartId.of(tank), held(rig, PartId.of(tank), readings)));
-    Map<PartId, PositionId> positions = new HashMap<>(rig.rig().atRest().positions());
+    Map<PartId, PositionId> positions = new HashMap<>();
     logbook
         .handles(rig.id())
-        .forEach((part, position) ->
-            keepIfThere(rig, positions, PartId.of(part), PositionId.of(position)));
+        .forEach((part, position) -> positions.put(PartId.of(part), PositionId.of(position)));
     return new Standing(
-        new State(new Setting(positions), volumes, parked(rig)),
+        new State(rig.rig().fitted(positions), volumes, parked(rig)),
         readings,
         kept.setAside(),
         Set.copyOf(sensed.keySet()));
@@ -122,17 +120,6 @@ public class States {
   private static double held(OpenRig rig, PartId tank, Map<String, Logbook.Level> readings) {
     Logbook.Level level = readings.get(tank.value());
     return level == null ? 0 : Math.min(level.volume(), rig.network().room(tank).capacity());
-  }
-
-  private static void keepIfThere(
-      OpenRig rig, Map<PartId, PositionId> positions, PartId part, PositionId position) {
-    boolean there =
-        positions.containsKey(part)
-            && rig.rig().part(part).kind().positions().stream()
-                .anyMatch(p -> p.id().equals(position));
-    if (there) {
-      positions.put(part, position);
-    }
   }
 
   /**

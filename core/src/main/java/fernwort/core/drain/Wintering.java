@@ -1,5 +1,6 @@
 package fernwort.core.drain;
 
+import java.util.List;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
@@ -39,6 +40,42 @@ public record Wintering(
   public Wintering {
     service = Map.copyOf(service);
     glycol = Map.copyOf(glycol);
+  }
+
+  /**
+   * Returns what was kept of a rig as it applies today: what is gone since is left out, and a line
+   * that is shorter now holds water only as far as it goes.
+   */
+  public Wintering fitted(Network network) {
+    Map<PartId, Part> parts = network.rig().partsById();
+    Map<PartId, PositionId> off = new TreeMap<>();
+    service.forEach((id, position) -> {
+      Part part = parts.get(id);
+      if (part != null && named(part.kind().service().stream(), position).isPresent()) {
+        off.put(id, position);
+      }
+    });
+    Map<LineId, List<Stretch>> lines = new TreeMap<>();
+    for (Line line : network.rig().lines()) {
+      List<Stretch> wet =
+          wetness.of(line).stream()
+              .filter(s -> s.from() < line.length())
+              .map(s -> new Stretch(s.from(), Math.min(s.to(), line.length())))
+              .toList();
+      if (!wet.isEmpty()) {
+        lines.put(line.id(), wet);
+      }
+    }
+    Map<PartId, Double> bodies = new TreeMap<>();
+    wetness
+        .bodies()
+        .forEach((id, volume) -> {
+          Part part = parts.get(id);
+          if (part != null) {
+            bodies.put(id, Math.min(volume, part.volume()));
+          }
+        });
+    return new Wintering(network.fitted(state), off, new Wetness(lines, bodies), glycol);
   }
 
   /** Returns how strong the antifreeze in a line or body is (0 to 1). */

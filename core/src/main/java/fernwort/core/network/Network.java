@@ -1,5 +1,7 @@
 package fernwort.core.network;
 
+import fernwort.core.rig.State;
+import java.util.TreeMap;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
@@ -221,6 +223,21 @@ public final class Network {
   /** Returns the rig. */
   public Rig rig() {
     return rig;
+  }
+
+  /**
+   * Returns a state that was kept of this rig as it applies today: handles and tanks that are gone
+   * are left out, no tank holds more than it can, and what was added since is at rest and empty.
+   */
+  public State fitted(State kept) {
+    Map<PartId, Double> volumes = new TreeMap<>();
+    kept.volumes()
+        .forEach((tank, volume) -> {
+          if (rooms.containsKey(tank)) {
+            volumes.put(tank, Math.min(volume, room(tank).capacity()));
+          }
+        });
+    return new State(rig.fitted(kept.setting().positions()), volumes, kept.slope());
   }
 
   /** Returns the room of a tank. */

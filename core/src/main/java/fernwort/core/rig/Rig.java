@@ -160,6 +160,20 @@ public record Rig(
     return new Setting(positions);
   }
 
+  /**
+   * Returns a setting that was kept of this rig as it applies today: each handle where it was, as
+   * far as it still is there and has that position, else at rest.
+   */
+  public Setting fitted(Map<PartId, PositionId> kept) {
+    Map<PartId, PositionId> positions = new TreeMap<>();
+    handles().forEach(p -> {
+      PositionId stood = kept.get(p.id());
+      boolean has = p.kind().positions().stream().anyMatch(at -> at.id().equals(stood));
+      positions.put(p.id(), stood != null && has ? stood : p.rest().id());
+    });
+    return new Setting(positions);
+  }
+
   /** Returns the switch that moves a part along with others, if one does. */
   public Optional<Part> gangOf(PartId part) {
     return parts.stream()

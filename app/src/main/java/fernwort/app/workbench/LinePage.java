@@ -213,10 +213,10 @@ final class LinePage {
         form,
         Says.AIR_WHILE_IT_FILLS_WATER_ONCE.text(),
         () -> {
-          List<List<String>> rows =
-              VentWidth.of(length, rise, filling, limit).stream().map(this::vent).toList();
+          List<VentWidth> bores = VentWidth.of(length, rise, filling, limit);
+          List<List<String>> rows = bores.stream().map(this::vent).toList();
           return Question.Answer.tables(
-              List.of(),
+              List.of(widest(bores)),
               List.of(
                   new Question.Table(
                       Says.PRESSURE_IN_THE_TANK.text(),
@@ -224,6 +224,19 @@ final class LinePage {
                           "bore", Says.AIR_LEAVING.text(), Says.WATER_LEAVING.text(), "verdict"),
                       rows)));
         });
+  }
+
+  /** The answer: the narrowest vent that holds. */
+  private Question.Row widest(List<VentWidth> bores) {
+    return VentWidth.narrowest(bores)
+        .map(vent ->
+            new Question.Row(
+                Says.HOW_WIDE_A_VENT.text(),
+                trip.show(Measure.LENGTH, vent.bore()),
+                Says.THE_NARROWEST_THAT_HOLDS.filled(little(vent.withWater()))))
+        .orElseGet(() ->
+            new Question.Row(
+                Says.HOW_WIDE_A_VENT.text(), Says.NONE_HOLDS.text(), Says.LOWER_THE_VENT.text()));
   }
 
   private List<String> vent(VentWidth vent) {

@@ -47,6 +47,9 @@ enum Says implements Phrase {
   DEFAULT_0_1_BAR_FOR_A_FLAT(
       "Default 0.1 bar for a flat-sided plastic tank: an estimate; ask its maker."),
   HOW_WIDE_A_VENT("How wide a vent"),
+  THE_NARROWEST_THAT_HOLDS("The narrowest that holds: {} in the tank once water leaves by it."),
+  NONE_HOLDS("none of these"),
+  LOWER_THE_VENT("Lead the vent out lower, or fill more slowly."),
   AIR_WHILE_IT_FILLS_WATER_ONCE(
       "Air while it fills, water once it is full and somebody is late to the tap: then the tank"
           + " bears the rise and what the water loses on its way. Three elbows are counted."),

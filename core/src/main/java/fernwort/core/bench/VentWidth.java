@@ -3,6 +3,7 @@ package fernwort.core.bench;
 import fernwort.core.flow.Fluid;
 import fernwort.core.flow.Pipe;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * What a tank bears through a vent of some bore: air leaves while it fills, and water once it is
@@ -49,6 +50,11 @@ public record VentWidth(double bore, double withAir, double withWater, Verdict v
           return new VentWidth(bore, air, water, verdict(air, water, limit));
         })
         .toList();
+  }
+
+  /** Returns the narrowest that holds, of bores in order; empty where none does. */
+  public static Optional<VentWidth> narrowest(List<VentWidth> bores) {
+    return bores.stream().filter(b -> b.verdict() == Verdict.HOLDS).findFirst();
   }
 
   private static Verdict verdict(double air, double water, double limit) {

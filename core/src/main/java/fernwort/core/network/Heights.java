@@ -1,5 +1,6 @@
 package fernwort.core.network;
 
+import fernwort.core.id.PortId;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
@@ -7,6 +8,9 @@ import fernwort.core.tank.TankFigures;
 
 /** Where the ports and lines of a rig stand on one slope (m), however much water there is. */
 final class Heights {
+
+  /** A port lies at least so far under the ceiling of its tank, whatever was measured (m). */
+  private static final double CEILING = 1e-4;
 
   private final Slope slope;
 
@@ -38,11 +42,26 @@ final class Heights {
       lower[v] = middle - network.half(v);
       upper[v] = middle + network.half(v);
     }
+    network.tanks().forEach(this::belowCeiling);
     profiles = new double[network.rig().lines().size()][];
     crests = new double[profiles.length];
     for (int line = 0; line < profiles.length; line++) {
       profiles[line] = profile(network, line, up);
       crests[line] = highest(profiles[line]);
+    }
+  }
+
+  /**
+   * Water that fills a tank to its ceiling stands over a port there, too: it leaves by it, and
+   * takes nothing more to get there.
+   */
+  private void belowCeiling(Part tank) {
+    double corner = slope.heightOf(new Point(tank.x(), tank.y(), tank.height()));
+    double ceiling = corner + network.room(tank.id()).highest(slope) - CEILING;
+    for (PortId port : tank.kind().ports()) {
+      int v = network.vertex(tank.port(port));
+      lower[v] = Math.min(lower[v], ceiling);
+      upper[v] = Math.min(upper[v], ceiling);
     }
   }
 

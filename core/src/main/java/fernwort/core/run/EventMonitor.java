@@ -13,7 +13,6 @@ import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
-import fernwort.core.network.Relief;
 import fernwort.core.network.Walk;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -26,7 +25,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.Map;
 import java.util.Set;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.DoubleStream;
 
 /** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
@@ -60,9 +58,6 @@ final class EventMonitor {
   private final Set<LineId> overflows = new HashSet<>();
 
   private final Map<PartId, Double> wasteHeights = new HashMap<>();
-
-  /** Where water has to rise to leave each tank by its vents (m). */
-  private final Map<PartId, Double> ventTops = new ConcurrentHashMap<>();
 
   EventMonitor(Network network, Slope slope) {
     this.network = network;
@@ -174,7 +169,7 @@ final class EventMonitor {
       standing.add(new Standing(Event.Kind.DRY, part.id()));
     }
     double pressure = flows.air().getOrDefault(part.id(), 0.0);
-    if (pressure > bears(part, tank, levels)) {
+    if (pressure > tank.highestPressure()) {
       standing.add(new Standing(Event.Kind.BULGES, part.id()));
     }
     if (pressure < tank.lowestPressure()) {
@@ -187,19 +182,6 @@ final class EventMonitor {
     Line line = linesByPort.get(port);
     return levels.floatOpening(network.vertex(port)) < ALL_BUT_CLOSED
         && (line == null || Math.abs(flows.line(line.id())) < RUNS);
-  }
-
-  /**
-   * The pressure that a tank is taken to bear: its limit, beyond the water that stands in its own
-   * vent up to the open end.
-   */
-  private double bears(Part part, Tank tank, Levels levels) {
-    double rise =
-        ventTops.computeIfAbsent(part.id(), id -> Relief.height(network, levels, part))
-            - levels.surface(part.id());
-    return Double.isInfinite(rise)
-        ? tank.highestPressure()
-        : tank.highestPressure() + Fluid.WATER.pressure(Math.max(0, rise));
   }
 
   private static void pump(PartId pump, Flows.Running runs, Set<Standing> standing) {

@@ -2,6 +2,7 @@ package fernwort.app.api;
 
 import fernwort.app.board.ReadingText;
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Outlook;
@@ -53,12 +54,14 @@ class ApiController {
 
   private final Descriptions rigs;
   private final States states;
+  private final Diary diary;
   private final JobDesk desk;
   private final Clock clock;
 
-  ApiController(Descriptions rigs, States states, JobDesk desk, Clock clock) {
+  ApiController(Descriptions rigs, States states, Diary diary, JobDesk desk, Clock clock) {
     this.rigs = rigs;
     this.states = states;
+    this.diary = diary;
     this.desk = desk;
     this.clock = clock;
   }
@@ -245,7 +248,7 @@ class ApiController {
   @Operation(summary = "How long fresh water and room for gray last")
   Lasts lasts(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
-    return Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
+    return diary.lasts(rig);
   }
 
   @GetMapping("/rigs/{id}/flows")

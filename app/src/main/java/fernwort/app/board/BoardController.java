@@ -294,7 +294,7 @@ class BoardController {
         outlook.warnings(),
         LastsView.of(
             rig.rig(),
-            Lasts.of(rig.network(), standing.state(), habits),
+            diary.lasts(rig),
             habits,
             unread(rig, standing),
             diary.budget(rig, clock.instant())),

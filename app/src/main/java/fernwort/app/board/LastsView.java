@@ -46,7 +46,8 @@ public record LastsView(
    */
   static LastsView of(Rig rig, Lasts lasts, Habits habits, List<String> unread, Budget budget) {
     boolean grayEnds = lasts.ends() == Lasts.Ends.GRAY;
-    String people = habits.people() == 1 ? Says.FOR_1_PERSON.text() : habits.people() + " people";
+    int crew = budget.people();
+    String people = crew == 1 ? Says.FOR_1_PERSON.text() : crew + " people";
     String other =
         lasts
             .grayDays()
@@ -65,7 +66,7 @@ public record LastsView(
         known ? other : "",
         known && budget.enough() ? learnt(budget) : "",
         working(rig, lasts, habits),
-        habits.people(),
+        crew,
         habits.habits().stream()
             .map(h ->
                 new HabitRow(

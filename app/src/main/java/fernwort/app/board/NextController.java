@@ -1,8 +1,9 @@
 package fernwort.app.board;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
 import fernwort.app.services.OpenRig;
-import fernwort.app.services.States;
+
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.say.Amount;
@@ -26,7 +27,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 class NextController {
 
   private final Descriptions rigs;
-  private final States states;
+  private final Diary diary;
   private final NextLines next;
   private final Clock clock;
 
@@ -42,9 +43,9 @@ class NextController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-  NextController(Descriptions rigs, States states, NextLines next, Clock clock) {
+  NextController(Descriptions rigs, Diary diary, NextLines next, Clock clock) {
     this.rigs = rigs;
-    this.states = states;
+    this.diary = diary;
     this.next = next;
     this.clock = clock;
   }
@@ -63,7 +64,7 @@ class NextController {
   @GetMapping("/rigs/{id}/next")
   String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
-    Lasts lasts = Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
+    Lasts lasts = diary.lasts(rig);
     model.addAttribute("rig", id);
     model.addAttribute("bars", bars(rig, lasts, units));
     model.addAttribute("next", next.of(rig, units));

@@ -78,7 +78,7 @@ public final class NextLines {
   /** Returns what is next on a rig. */
   public Next of(OpenRig rig, Units units) {
     State state = states.of(rig).state();
-    Lasts lasts = Lasts.of(rig.network(), state, states.habits(rig));
+    Lasts lasts = diary.lasts(rig);
     return new Next(lines(rig, state, lasts, units), units.say(Advisor.otherwise(lasts)));
   }
 

@@ -163,11 +163,7 @@ final class Room {
   Map<String, Double> days(Now now) {
     if (now.steady() - counted >= COUNT) {
       counted = now.steady();
-      Lasts lasts =
-          Lasts.of(
-              rig.network(),
-              live.seen(house.states().of(rig).state(), now),
-              house.states().habits(rig));
+      Lasts lasts = house.diary().lasts(rig);
       Map<String, Double> anew = new TreeMap<>();
       if (Double.isFinite(lasts.freshDays())) {
         anew.put("fresh", lasts.freshDays());

@@ -16,6 +16,9 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.budget.Budget;
+import fernwort.core.network.DrawDown;
 import fernwort.core.tank.Dipstick;
 import fernwort.core.tank.GaugeCurve;
 import fernwort.core.tank.GaugeScale;
@@ -185,7 +188,12 @@ class GaugesController {
     Dipstick stick =
         Dipstick.of(
             kind, rig.network().room(PartId.of(tank)), slope, 1 / units.in(Measure.VOLUME, 1));
-    double each = diary.budget(rig, clock.instant()).fresh().rate().expected();
+    boolean fresh = kind.contents() == Contents.FRESH;
+    Budget budget = diary.budget(rig, clock.instant());
+    int people = budget.people() > 0 ? budget.people() : diary.asked(rig, clock.instant()).habits().people();
+    double aDay = people * budget.fresh().rate().expected();
+    double stranded =
+        fresh ? DrawDown.of(rig.network(), slope).stranded(PartId.of(tank)) : 0;
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;
     for (double from = 0; from < length; from += STRIP) {
@@ -199,10 +207,8 @@ class GaugesController {
                       TOP + high - m.wet() * 1000,
                       m.main() ? 14 : 7,
                       m.main()
-                          ? "%s · %s d"
-                              .formatted(
-                                  units.show(Measure.VOLUME, m.volume()),
-                                  String.format(Locale.ROOT, "%.1f", m.volume() / each))
+                          ? units.show(Measure.VOLUME, m.volume())
+                              + (fresh ? days(m.volume() - stranded, aDay) : "")
                           : ""))
               .toList();
       strips.add(
@@ -213,10 +219,16 @@ class GaugesController {
               lines));
     }
     model.addAttribute("label", part.label());
+    model.addAttribute("people", fresh ? Says.DAYS_FOR.filled(people) : "");
     model.addAttribute("slope", String.format(Locale.ROOT, Says.PITCH_ROLL.text(), pitch, roll));
     model.addAttribute("strips", strips);
     model.addAttribute("width", Math.max(130, 20 + strips.size() * EACH));
     model.addAttribute("height", TOP + STRIP + 24);
     return "log/dipstick-svg";
+  }
+
+  /** For how long so much can be drawn (m³). */
+  private static String days(double drawn, double aDay) {
+    return String.format(Locale.ROOT, " · %.1f d", Math.max(0, drawn) / aDay);
   }
 }

@@ -1,6 +1,7 @@
 package fernwort.app.questions;
 
 import fernwort.app.services.Descriptions;
+import fernwort.app.services.Diary;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.store.SizingStore;
@@ -18,14 +19,16 @@ public class QuestionDesk {
 
   private final Descriptions rigs;
   private final States states;
+  private final Diary diary;
   private final SizingStore store;
 
   /** What a card of a page is called; anything else is no place on it. */
   private static final Pattern CARD = Pattern.compile("[A-Za-z0-9_-]{1,60}");
 
-  QuestionDesk(Descriptions rigs, States states, SizingStore store) {
+  QuestionDesk(Descriptions rigs, States states, Diary diary, SizingStore store) {
     this.rigs = rigs;
     this.states = states;
+    this.diary = diary;
     this.store = store;
   }
 
@@ -33,7 +36,12 @@ public class QuestionDesk {
   public Trip trip(String id, Units units) {
     OpenRig rig = rigs.open(id);
     return new Trip(
-        rig, states.of(rig).state(), states.habits(rig), store.entries(rig.id()), units);
+        rig,
+        states.of(rig).state(),
+        states.habits(rig),
+        diary.lasts(rig),
+        store.entries(rig.id()),
+        units);
   }
 
   /** Keeps what was entered on one question and returns where on its page it is. */

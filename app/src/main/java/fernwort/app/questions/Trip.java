@@ -23,11 +23,17 @@ import java.util.Map;
  * @param open the rig
  * @param now how it stands
  * @param habits who travels and what they use
+ * @param lasts how long the water on board lasts from now on
  * @param kept what was entered before, by field
  * @param units the person's units
  */
 public record Trip(
-    OpenRig open, State now, Habits habits, Map<String, SizingStore.Kept> kept, Units units) {
+    OpenRig open,
+    State now,
+    Habits habits,
+    Lasts lasts,
+    Map<String, SizingStore.Kept> kept,
+    Units units) {
 
   public Network network() {
     return open.network();

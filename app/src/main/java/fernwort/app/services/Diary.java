@@ -9,6 +9,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.kind.Purpose;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.sizing.Lasts;
 import fernwort.core.say.Refusal;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -282,6 +283,12 @@ public class Diary {
   private Learnt learn(OpenRig rig, Budget.Asked asked) {
     List<Entry> entries = recent(rig, asked.at().minus(Budget.MEMORY));
     return new Learnt(rig.network(), asked, Budget.of(rig.network(), entries, asked));
+  }
+
+  /** Returns how long the water of a rig lasts from now on: the one answer, whoever asks. */
+  public Lasts lasts(OpenRig rig) {
+    Lasts worked = Lasts.of(rig.network(), states.of(rig).state(), states.habits(rig));
+    return budget(rig, clock.instant()).lasting(worked);
   }
 
   /** Returns what is learnt from entries that were asked for already. */

@@ -43,7 +43,7 @@ final class DaysPage {
         Says.THESE_TANKS_HOW_LONG.text(),
         trip.form(),
         "",
-        () -> Question.Answer.rows(stayRows(Lasts.of(trip.network(), trip.now(), trip.habits()))));
+        () -> Question.Answer.rows(stayRows(trip.lasts())));
   }
 
   private List<Question.Row> stayRows(Lasts now) {

@@ -231,12 +231,12 @@ final class LinePage {
     return VentWidth.narrowest(bores)
         .map(vent ->
             new Question.Row(
-                Says.HOW_WIDE_A_VENT.text(),
                 trip.show(Measure.LENGTH, vent.bore()),
-                Says.THE_NARROWEST_THAT_HOLDS.filled(little(vent.withWater()))))
+                Says.IS_THE_NARROWEST_THAT_HOLDS.text(),
+                Says.IN_THE_TANK_ONCE_WATER_LEAVES.filled(little(vent.withWater()))))
         .orElseGet(() ->
             new Question.Row(
-                Says.HOW_WIDE_A_VENT.text(), Says.NONE_HOLDS.text(), Says.LOWER_THE_VENT.text()));
+                Says.NONE_OF_THESE.text(), Says.HOLDS.text(), Says.LOWER_THE_VENT.text()));
   }
 
   private List<String> vent(VentWidth vent) {
@@ -245,7 +245,7 @@ final class LinePage {
         little(vent.withAir()),
         little(vent.withWater()),
         switch (vent.verdict()) {
-          case HOLDS -> "holds";
+          case HOLDS -> Says.HOLDS.text();
           case ONLY_AIR -> Says.ONLY_WITH_AIR.text();
           case TOO_NARROW -> Says.TOO_NARROW.text();
         });

@@ -47,8 +47,10 @@ enum Says implements Phrase {
   DEFAULT_0_1_BAR_FOR_A_FLAT(
       "Default 0.1 bar for a flat-sided plastic tank: an estimate; ask its maker."),
   HOW_WIDE_A_VENT("How wide a vent"),
-  THE_NARROWEST_THAT_HOLDS("The narrowest that holds: {} in the tank once water leaves by it."),
-  NONE_HOLDS("none of these"),
+  HOLDS("holds"),
+  NONE_OF_THESE("None of these"),
+  IS_THE_NARROWEST_THAT_HOLDS("is the narrowest that holds"),
+  IN_THE_TANK_ONCE_WATER_LEAVES("{} in the tank once water leaves by it."),
   LOWER_THE_VENT("Lead the vent out lower, or fill more slowly."),
   AIR_WHILE_IT_FILLS_WATER_ONCE(
       "Air while it fills, water once it is full and somebody is late to the tap: then the tank"

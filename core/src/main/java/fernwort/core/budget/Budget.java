@@ -2,10 +2,12 @@ package fernwort.core.budget;
 
 import fernwort.core.diary.Entry;
 import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.DrawDown;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
 import fernwort.core.tank.TankFigures;
 import java.time.Duration;
 import java.time.Instant;
@@ -46,6 +48,8 @@ public record Budget(
 
   /** They have to lie so far apart (s). */
   private static final double APART = 18 * 3600;
+
+  private static final double DAY = 24 * 3600;
 
   /** Where habits say that nobody uses anything, somebody does (m³ a person-day). */
   private static final double LEAST = 1e-3;
@@ -134,10 +138,10 @@ public record Budget(
   public static Store fresh(Network network, Slope slope) {
     double capacity = 0;
     double stranded = 0;
+    DrawDown down = DrawDown.of(network, slope);
     for (Part tank : network.rig().tanks(Contents.FRESH).toList()) {
-      TankFigures figures = network.figures(tank, slope);
-      capacity += figures.full();
-      stranded += figures.stranded();
+      capacity += network.figures(tank, slope).full();
+      stranded += down.stranded(tank.id());
     }
     return new Store(capacity, stranded, false);
   }
@@ -162,6 +166,32 @@ public record Budget(
         .filter(Fact.Seen.class::isInstance)
         .map(Fact.Seen.class::cast)
         .toList();
+  }
+
+  /**
+   * Returns how long water lasts from the time asked: by the log for what was ever read, else as it
+   * was worked out from levels and entered habits.
+   */
+  public Lasts lasting(Lasts worked) {
+    Lasts lasts =
+        fresh.isKnown() ? worked.withFresh(perDay(fresh), days(fresh.ends())) : worked;
+    return gray.filter(ConsumptionFilter::isKnown)
+        .map(g -> lasts.withGray(perDay(g), days(g.ends())))
+        .orElse(lasts);
+  }
+
+  /** Returns how many are on board at the time asked. */
+  public int people() {
+    return crew.at(at);
+  }
+
+  private double perDay(ConsumptionFilter of) {
+    return people() * of.rate().expected();
+  }
+
+  private double days(Range ends) {
+    double seconds = ends.expected() - at;
+    return seconds >= Crew.FAR ? Double.POSITIVE_INFINITY : Math.max(0, seconds / DAY);
   }
 
   private static Range ends(ConsumptionFilter fresh, Optional<ConsumptionFilter> gray) {

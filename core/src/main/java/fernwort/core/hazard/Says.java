@@ -24,11 +24,12 @@ enum Says implements Phrase {
   // rig from the state.
   IN_ABOUT("in about {}"),
   THAT_IS_IN_ABOUT("That is in about {}."),
-  THE_VENT_OF_IS_TOO_NARROW("The vent of {} is too narrow for this fill"),
+  THE_VENT_OF_IS_TOO_NARROW("{} bulges once water stands in its vent"),
   PRESSURE_BUILDS_UP_THE_TANK("Pressure builds up: the tank bulges {}, and can burst."),
-  MORE_COMES_IN_THAN_ITS_VENT("More comes in than its vent or overflow lets out."),
+  MORE_COMES_IN_THAN_ITS_VENT(
+      "Its vent and overflow are too narrow for the fill, or rise too far above it."),
   OPEN_THE_TAP_LESS_OR_STOP_WELL(
-      "Open the tap less, or stop well before the tank is full. Fit a wider vent."),
+      "Open the tap less, or stop well before the tank is full. Fit a wider vent, or a lower one."),
   FILLS_AND_ITS_AIR_CANNOT_GET_OUT("{} fills and its air cannot get out"),
   ITS_VENT_AND_OVERFLOW_ARE_CLOSED("Its vent and overflow are closed, or let out air only."),
   OPEN_ITS_VENT_OR_OVERFLOW_FIRST("Open its vent or overflow first, then go on filling."),

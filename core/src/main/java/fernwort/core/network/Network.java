@@ -91,6 +91,8 @@ public final class Network {
   /** Those asked for last: one run after another stands on the same slope. */
   private volatile @Nullable Heights heights;
 
+  private volatile @Nullable DrawnDown drawnDown;
+
   /** Where {@code like} has the same tank, joined up alike, its room is taken over. */
   private Network(Rig rig, Optional<Network> like) {
     this.rig = rig;
@@ -267,6 +269,18 @@ public final class Network {
   public TankFigures figures(Part tank, Slope slope) {
     return heights(slope).figures(tank);
   }
+
+  /** Returns how far down each tank can be drawn; worked out once for the slope asked for last. */
+  DrawDown drawDown(Slope slope) {
+    DrawnDown last = drawnDown;
+    if (last == null || !last.slope().equals(slope)) {
+      last = new DrawnDown(slope, DrawDown.find(this, slope));
+      drawnDown = last;
+    }
+    return last.found();
+  }
+
+  private record DrawnDown(Slope slope, DrawDown found) {}
 
   Heights heights(Slope slope) {
     Heights last = heights;

@@ -2,6 +2,7 @@ package fernwort.core.sizing;
 
 import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.DrawDown;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
@@ -33,7 +34,7 @@ public record Lasts(
    * @param tank id of the tank
    * @param holds what it holds (m³)
    * @param counts what of that can be drawn or, for gray, what still fits (m³)
-   * @param lost what is stranded below the outlet or, for gray, cannot be filled (m³)
+   * @param lost what nothing on board can draw or, for gray, cannot be filled (m³)
    */
   public record Share(PartId tank, double holds, double counts, double lost) {}
 
@@ -67,8 +68,8 @@ public record Lasts(
 
   private static Share fresh(Network network, Part part, State state) {
     double holds = state.volume(part.id());
-    double stranded = Math.min(holds, network.figures(part, state.slope()).stranded());
-    return new Share(part.id(), holds, holds - stranded, stranded);
+    double counts = DrawDown.drawable(network, state, part.id());
+    return new Share(part.id(), holds, counts, holds - counts);
   }
 
   private static Share gray(Network network, Part part, State state) {
@@ -80,6 +81,16 @@ public record Lasts(
 
   private static double sum(List<Share> shares) {
     return shares.stream().mapToDouble(Share::counts).sum();
+  }
+
+  /** Returns this with other days and use of fresh water. */
+  public Lasts withFresh(double perDay, double days) {
+    return new Lasts(fresh, perDay, days, gray, grayPerDay, grayDays);
+  }
+
+  /** Returns this with other days and use of gray water. */
+  public Lasts withGray(double perDay, double days) {
+    return new Lasts(fresh, freshPerDay, freshDays, gray, perDay, Optional.of(days));
   }
 
   /** Returns the fresh water that can be drawn (m³). */

@@ -93,7 +93,7 @@ enum Says implements Phrase {
   MAY_SIPHON_UP_TO_MORE_RUN("{} may siphon: up to {} more run out there"),
   OPEN_THE_TAP_ONLY("Open the tap only to {}, until a {} jug takes {}: the vent takes no more."),
   STOP_AT_THE_VENT(
-      "Stop at {}: the vent of {} is too narrow for water, and the tank bulges once it is full."),
+      "Stop at {}: once {} is full, the water in its vent presses more than it bears."),
   SWITCH_ON_WHEN_YOU_WANT_WATER("Switch {} on when you want water. "),
   UNTIL_IT_RUNS_WITHOUT_SPITTING("until it runs without spitting, then close it and listen."),
   OPEN_THE_COLD_SIDE_OF_EACH_TAP(

@@ -30,6 +30,8 @@ public record Event(double at, Kind kind, ElementId subject, boolean begins) {
     RESTS,
     /** The air in a tank is pressed beyond the tank's limit. */
     BULGES,
+    /** The air in a tank is pressed to so much more than its limit that it may burst. */
+    BURSTS,
     /** The air in a tank is thinned beyond the tank's limit. */
     SUCKED_IN,
     /** A portable container has been poured out. */
@@ -47,7 +49,21 @@ public record Event(double at, Kind kind, ElementId subject, boolean begins) {
 
     /** Tells whether it does harm, so that a run says it also when it is so from the beginning. */
     public boolean isHarm() {
-      return this == DRAWS_AIR || this == BULGES || this == SUCKED_IN || this == BACKS_UP;
+      return switch (this) {
+        case DRAWS_AIR, BULGES, BURSTS, SUCKED_IN, BACKS_UP -> true;
+        case FULL,
+            DRY,
+            RUNS_OUT,
+            SIPHONS,
+            CYCLES,
+            RESTS,
+            POURED_OUT,
+            FLOAT_SHUTS,
+            HOT,
+            AWAITED,
+            HAND ->
+            false;
+      };
     }
   }
 }

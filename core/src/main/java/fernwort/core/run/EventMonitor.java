@@ -30,6 +30,9 @@ import java.util.stream.DoubleStream;
 /** Sees what is the case at a moment of a run, so that what begins and ends can be told. */
 final class EventMonitor {
 
+  /** A tank that is pressed to so many times what it bears may burst; own choice (1). */
+  private static final double BURSTING = 2;
+
   /** Slower than this nothing runs (m³/s): half a litre in an hour. */
   private static final double RUNS = 1.4e-7;
 
@@ -171,6 +174,9 @@ final class EventMonitor {
     double pressure = flows.air().getOrDefault(part.id(), 0.0);
     if (pressure > tank.highestPressure()) {
       standing.add(new Standing(Event.Kind.BULGES, part.id()));
+    }
+    if (pressure > BURSTING * tank.highestPressure()) {
+      standing.add(new Standing(Event.Kind.BURSTS, part.id()));
     }
     if (pressure < tank.lowestPressure()) {
       standing.add(new Standing(Event.Kind.SUCKED_IN, part.id()));

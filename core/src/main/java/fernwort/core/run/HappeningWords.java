@@ -20,6 +20,7 @@ public final class HappeningWords {
           Event.Kind.SIPHONS,
           Event.Kind.DRAWS_AIR,
           Event.Kind.BULGES,
+          Event.Kind.BURSTS,
           Event.Kind.SUCKED_IN,
           Event.Kind.POURED_OUT,
           Event.Kind.BACKS_UP,
@@ -64,6 +65,8 @@ public final class HappeningWords {
               + (h.begins()
                   ? Says.BULGES_ITS_AIR_CANNOT_GET_OUT.text()
                   : Says.STOPS_BULGING.text());
+      case BURSTS ->
+          what + (h.begins() ? Says.MAY_BURST.text() : Says.IS_PRESSED_LESS_AGAIN.text());
       case SUCKED_IN ->
           what
               + (h.begins()
@@ -91,6 +94,7 @@ public final class HappeningWords {
     return switch (h.kind()) {
       case RUNS_OUT -> Optional.of(Says.WATER_RUNS_OUT_AT_INSIDE.filled(spot(rig, h.subject())));
       case BULGES -> Optional.of(name(rig, h) + " bulges");
+      case BURSTS -> Optional.of(name(rig, h) + Says.MAY_BURST.text());
       case SUCKED_IN -> Optional.of(Says.IS_SUCKED_IN.filled(name(rig, h)));
       case DRAWS_AIR -> Optional.of(Says.DRAWS_AIR_OF.filled(name(rig, h)));
       case BACKS_UP -> Optional.of(Says.WASTE_OF_COMES_BACK_UP.filled(name(rig, h)));

@@ -178,8 +178,9 @@ final class SlipJudge {
 
   private static boolean breaks(Event.Kind kind) {
     return switch (kind) {
-      case BULGES, SUCKED_IN -> true;
-      case FULL,
+      case BURSTS, SUCKED_IN -> true;
+      case BULGES,
+          FULL,
           DRY,
           DRAWS_AIR,
           RUNS_OUT,

@@ -9,6 +9,9 @@ import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
+import fernwort.core.network.Levels;
+import fernwort.core.network.Relief;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -32,6 +35,9 @@ final class NarrowVent {
 
   private static final double LEAST_IN_TIME = 15;
   private static final double MOST_IN_TIME = 60;
+
+  /** So long before it is full, where its vent is wide and only rises too far (s). */
+  private static final double BEFORE_FULL = 5;
 
   /** A fill that stops short has to be worth it (m³). */
   private static final double WORTHWHILE = 2e-3;
@@ -78,7 +84,13 @@ final class NarrowVent {
    */
   Optional<Job.Until> inTime(PartId tank, Simulation start, double bulges) {
     double fill = bulges - start.time();
-    double stop = bulges - Math.clamp(IN_TIME * fill, LEAST_IN_TIME, MOST_IN_TIME);
+    Optional<Double> full =
+        risesTooFar(tank, start)
+            ? start.copy().runUntil(Event.Kind.FULL, tank, bulges)
+            : Optional.empty();
+    double stop =
+        full.map(at -> at - BEFORE_FULL)
+            .orElse(bulges - Math.clamp(IN_TIME * fill, LEAST_IN_TIME, MOST_IN_TIME));
     if (stop <= start.time()) {
       return Optional.empty();
     }
@@ -89,6 +101,18 @@ final class NarrowVent {
     return holds - held < WORTHWHILE
         ? Optional.empty()
         : Optional.of(new Job.Until(Job.Until.What.MARK, tank, holds));
+  }
+
+  /** Tells whether the water that stands in a full tank's vent presses more than the tank bears. */
+  private boolean risesTooFar(PartId tank, Simulation start) {
+    Part part = network.rig().part(tank);
+    Levels levels = Levels.of(network, start.moment().state());
+    double full = network.figures(part, levels.slope()).full();
+    double brim =
+        Levels.of(network, start.moment().state().withVolume(tank, full)).surface(tank);
+    double rise = Relief.height(network, levels, part) - brim;
+    return Double.isFinite(rise)
+        && Fluid.WATER.pressure(rise) > ((Tank) part.kind()).highestPressure();
   }
 
   /**

@@ -173,7 +173,7 @@ final class PlanJudge {
         .filter(Event::begins)
         .filter(h ->
             switch (h.kind()) {
-              case BULGES, SUCKED_IN, BACKS_UP -> true;
+              case BULGES, BURSTS, SUCKED_IN, BACKS_UP -> true;
               case DRAWS_AIR -> !airIsMeant;
               default -> false;
             })

@@ -28,6 +28,8 @@ public record Anomaly(
     UNNOTED_FILL,
     /** A gauge shows another amount than was filled in. */
     GAUGE,
+    /** A gauge shows the same day after day while people use water. */
+    STUCK,
     /** Gray gains less than was used. */
     GRAY_SHORT
   }
@@ -38,8 +40,17 @@ public record Anomaly(
   /** Less than this is not worth a word (m³). */
   private static final double LITTLE = 3e-3;
 
-  /** Two looks with a fill between them belong to it when they are no longer apart (s). */
-  private static final double ABOUT = 3 * 3600;
+  /** A look belongs to an absence when it lies no further outside it (s). */
+  private static final double NEAR = 6 * 3600;
+
+  /** How doubtful it is what was used (share of it). */
+  private static final double HALF = 0.5;
+
+  /** The least that somebody on board uses in a day (m³); own choice: to drink and to wash up. */
+  private static final double LEAST_USED = 3e-3;
+
+  /** Looks that are no further apart show the same (m³). */
+  private static final double SAME = 5e-4;
 
   /** Nobody sleeps longer between two looks (s). */
   private static final double A_NIGHT = 13 * 3600;
@@ -86,29 +97,31 @@ public record Anomaly(
       DayShape shape,
       List<Fact> facts,
       ConsumptionFilter learnt,
+      double entered,
       double at) {}
+
+  /** Returns what tells of the level up to a time, in order (s since 1970). */
+  private static List<Fact> levels(List<Fact> facts, double at) {
+    return facts.stream()
+        .filter(f -> f.at() <= at)
+        .filter(f -> f instanceof Fact.Seen || f instanceof Fact.Set || f instanceof Fact.Added)
+        .sorted(Comparator.comparingDouble(Fact::at))
+        .toList();
+  }
 
   /** Returns what does not fit, the weightiest first. */
   static List<Anomaly> of(Looked looked) {
-    List<Fact> levels =
-        looked.facts().stream()
-            .filter(f -> f.at() <= looked.at())
-            .filter(f -> f instanceof Fact.Seen || f instanceof Fact.Set || f instanceof Fact.Added)
-            .sorted(Comparator.comparingDouble(Fact::at))
-            .toList();
+    List<Fact> levels = levels(looked.facts(), looked.at());
     double rate = looked.learnt().rate().expected();
     List<Anomaly> found = new ArrayList<>();
     for (int i = 1; i < levels.size(); i++) {
       if (levels.get(i - 1) instanceof Fact.Seen a && levels.get(i) instanceof Fact.Seen b) {
         between(looked, rate, a, b, found);
       }
-      if (i > 1
-          && levels.get(i - 2) instanceof Fact.Seen a
-          && levels.get(i - 1) instanceof Fact.Added filled
-          && levels.get(i) instanceof Fact.Seen b) {
-        filled(looked, a, filled, b, found);
-      }
     }
+    filled(looked, rate, levels, found);
+    absences(looked, rate, levels, found);
+    stuck(looked.facts(), looked.crew(), looked.entered(), looked.at()).ifPresent(found::add);
     found.sort(Comparator.comparingDouble(Anomaly::volume).reversed());
     return found;
   }
@@ -159,21 +172,125 @@ public record Anomaly(
     return away || night;
   }
 
+  /** What was filled in between two looks does not show, whether at once or in several fills. */
   private static void filled(
-      Looked looked, Fact.Seen a, Fact.Added filled, Fact.Seen b, List<Anomaly> found) {
-    double doubt = Math.hypot(Math.hypot(a.doubt(), b.doubt()), filled.doubt());
-    double shows = b.volume() - a.volume();
-    double off = shows - filled.volume();
-    if (b.at() - a.at() < ABOUT && Math.abs(off) > FAR * doubt && Math.abs(off) > LITTLE) {
+      Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
+    for (int i = 0; i < levels.size(); i++) {
+      if (levels.get(i) instanceof Fact.Seen a) {
+        int fills = i + 1;
+        double in = 0;
+        double doubt = a.doubt();
+        while (fills < levels.size() && levels.get(fills) instanceof Fact.Added added) {
+          in += added.volume();
+          doubt = Math.hypot(doubt, added.doubt());
+          fills++;
+        }
+        if (fills > i + 1 && fills < levels.size() && levels.get(fills) instanceof Fact.Seen b) {
+          double used = rate * looked.crew().days(a.at(), b.at());
+          double shows = b.volume() - a.volume();
+          double off = shows - in - looked.store().sign() * used;
+          double doubtful = Math.hypot(Math.hypot(doubt, b.doubt()), used * HALF);
+          if (Math.abs(off) > FAR * doubtful && Math.abs(off) > LITTLE) {
+            found.add(
+                new Anomaly(
+                    Kind.GAUGE,
+                    a.at(),
+                    b.at(),
+                    Math.abs(off),
+                    Says.WERE_FILLED_IN_AND_THE_GAUGE.with(
+                        Amount.volume(in), Amount.volume(shows)),
+                    Says.CALIBRATE_THE_GAUGE_BY_KNOWN.with()));
+          }
+        }
+      }
+    }
+  }
+
+  /**
+   * What went over each whole absence, from the last look before it to the first after it, however
+   * often somebody looked in between: each look alone may be within its doubt.
+   */
+  private static void absences(
+      Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
+    for (Fact fact : looked.facts()) {
+      if (fact instanceof Fact.Away away && away.at() < looked.at()) {
+        List<Fact> over =
+            levels.stream()
+                .filter(f -> f.at() >= away.at() - NEAR && f.at() <= away.until() + NEAR)
+                .toList();
+        List<Fact.Seen> looks =
+            over.stream()
+                .filter(Fact.Seen.class::isInstance)
+                .map(Fact.Seen.class::cast)
+                .toList();
+        if (looks.size() > 1 && over.size() == looks.size()) {
+          Fact.Seen first = looks.stream().filter(l -> l.at() <= away.at()).reduce((a, b) -> b)
+              .orElse(looks.getFirst());
+          Fact.Seen last = looks.stream().filter(l -> l.at() >= away.until()).findFirst()
+              .orElse(looks.getLast());
+          lost(looked, rate, first, last, found);
+        }
+      }
+    }
+  }
+
+  private static void lost(
+      Looked looked, double rate, Fact.Seen first, Fact.Seen last, List<Anomaly> found) {
+    double used = rate * looked.crew().days(first.at(), last.at());
+    double went = looked.store().sign() * (last.volume() - first.volume()) - used;
+    double doubt = Math.hypot(Math.hypot(first.doubt(), last.doubt()), used * HALF);
+    if (went > FAR * doubt && went > LITTLE) {
+      found.removeIf(
+          a -> a.kind() == Kind.LEAK && a.from() >= first.at() && a.to() <= last.at());
       found.add(
           new Anomaly(
-              Kind.GAUGE,
-              a.at(),
-              b.at(),
-              Math.abs(off),
-              Says.WERE_FILLED_IN_AND_THE_GAUGE.with(
-                  Amount.volume(filled.volume()), Amount.volume(shows)),
-              Says.CALIBRATE_THE_GAUGE_BY_KNOWN.with()));
+              Kind.LEAK,
+              first.at(),
+              last.at(),
+              went,
+              Says.WENT_WHILE_NOBODY_SHOULD_HAVE.with(Amount.volume(went)),
+              Says.CHECK_FIRST_FOR_TAPS_OR_A_TOILET.with()));
     }
+  }
+
+  /**
+   * Returns that a gauge stands still, if the newest looks all show the same while people were on
+   * board long enough to have used more than anybody could overlook.
+   *
+   * @param entered what a person was said to use in a day (m³)
+   * @param now up to when (s since 1970)
+   */
+  static Optional<Anomaly> stuck(List<Fact> facts, Crew crew, double entered, double now) {
+    List<Fact> levels = levels(facts, now);
+    int first = levels.size();
+    while (first > 0 && levels.get(first - 1) instanceof Fact.Seen seen && same(seen, levels)) {
+      first--;
+    }
+    if (levels.size() - first < FEWEST) {
+      return Optional.empty();
+    }
+    Fact.Seen a = (Fact.Seen) levels.get(first);
+    Fact.Seen b = (Fact.Seen) levels.getLast();
+    double least = Math.min(LEAST_USED, HALF * entered);
+    double used = least * crew.days(a.at(), b.at());
+    double doubt = Math.hypot(a.doubt(), b.doubt());
+    return used > FAR * doubt && used > LITTLE
+        ? Optional.of(
+            new Anomaly(
+                Kind.STUCK,
+                a.at(),
+                b.at(),
+                used,
+                Says.STANDS_AT_WHILE_AT_LEAST.with(
+                    Amount.volume(b.volume()), Amount.volume(used)),
+                Says.CHECK_THE_GAUGE_AGAINST_A_STICK.with()))
+        : Optional.empty();
+  }
+
+  /** Tells whether a look shows what the newest one shows; a lamp shows the same for days. */
+  private static boolean same(Fact.Seen seen, List<Fact> levels) {
+    return levels.getLast() instanceof Fact.Seen last
+        && !seen.coarse()
+        && Math.abs(seen.volume() - last.volume()) < SAME;
   }
 }

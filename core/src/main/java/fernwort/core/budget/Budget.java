@@ -71,8 +71,8 @@ public record Budget(
     Crew usual = Facts.crew(shape, habits.people(), recent);
     List<Fact> freshFacts = Facts.of(network, Contents.FRESH, asked.slope(), usual, recent);
     Store fresh = fresh(network, asked.slope());
-    ConsumptionFilter freshLearnt =
-        ConsumptionFilter.leaning(fresh, usual, freshFacts, entered, at);
+    List<Fact> sound = withoutStuck(freshFacts, usual, entered, at);
+    ConsumptionFilter freshLearnt = ConsumptionFilter.leaning(fresh, usual, sound, entered, at);
     Crew crew = freshLearnt.crew();
     double said = lastEstimate(freshFacts, at).orElse(entered);
     double share = habits.freshPerDay() > 0 ? habits.grayPerDay() / habits.freshPerDay() : 1;
@@ -89,8 +89,8 @@ public record Budget(
                     at));
     List<Anomaly> oddities =
         new ArrayList<>(
-            Anomaly.of(new Anomaly.Looked(fresh, crew, shape, freshFacts, freshLearnt, at)));
-    boolean enough = isEnough(freshFacts, at);
+            Anomaly.of(new Anomaly.Looked(fresh, crew, shape, freshFacts, freshLearnt, entered, at)));
+    boolean enough = isEnough(sound, at);
     if (enough) {
       gray.flatMap(g -> Anomaly.grayShort(freshLearnt, g, share, grayFacts, at))
           .ifPresent(oddities::add);
@@ -111,6 +111,17 @@ public record Budget(
           Entry.Note _ ->
           entry.at().isAfter(oldest);
     };
+  }
+
+  /** From a gauge that stands still only the first look is believed. */
+  private static List<Fact> withoutStuck(
+      List<Fact> facts, Crew crew, double entered, double at) {
+    return Anomaly.stuck(facts, crew, entered, at)
+        .map(a ->
+            facts.stream()
+                .filter(f -> !(f instanceof Fact.Seen) || f.at() <= a.from() || f.at() > a.to())
+                .toList())
+        .orElse(facts);
   }
 
   private static Optional<Double> lastEstimate(List<Fact> facts, double at) {

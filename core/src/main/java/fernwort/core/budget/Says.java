@@ -19,6 +19,9 @@ enum Says implements Phrase {
       "Check first for taps or a toilet that run, then under the tank's drain, the pump and its"
           + " joints. A hose that hangs lower than the tank siphons. A reading on another"
           + " slope, or after a drive, shows the same."),
+  STANDS_AT_WHILE_AT_LEAST("The gauge stays at {} while at least {} must have been used."),
+  CHECK_THE_GAUGE_AGAINST_A_STICK(
+      "Check the gauge with a stick or a look inside; until then days are told by your habits."),
   WERE_FILLED_IN_AND_THE_GAUGE("{} were filled in, and the gauge shows {} more"),
   CALIBRATE_THE_GAUGE_BY_KNOWN(
       "Calibrate the gauge by known jugs, level the rig, or look for where the water went while"

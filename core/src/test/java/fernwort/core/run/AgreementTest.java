@@ -190,7 +190,7 @@ class AgreementTest {
 
   private static Set<Code> foretelling(Event.Kind kind) {
     return switch (kind) {
-      case BULGES -> EnumSet.of(Code.NO_AIR_OUT, Code.NO_ROOM, Code.VENT_NARROW);
+      case BULGES, BURSTS -> EnumSet.of(Code.NO_AIR_OUT, Code.NO_ROOM, Code.VENT_NARROW);
       case SUCKED_IN -> EnumSet.of(Code.NO_AIR_IN);
       case DRAWS_AIR -> EnumSet.of(Code.PUMP_DRY, Code.PUMP_SUCKS_AIR, Code.PUMP_DRY_SOON);
       case RUNS_OUT ->

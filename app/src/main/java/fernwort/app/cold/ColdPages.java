@@ -16,8 +16,8 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Forgotten;
 import fernwort.core.winter.FrostRisks;
-import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.Operation;
+import fernwort.core.winter.sheets.FrostVerdict;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
@@ -109,10 +109,8 @@ class ColdPages {
       return Says.IN_USE_PIPES_FULL_OF_WATER.text();
     }
     Sleep.Sheet sheet = asleep.get();
-    long dangers =
-        FrostRisks.of(rig.network(), sheet.now(), wish.cold()).stream()
-            .filter(r -> r.harm() == FrostHarm.DANGER)
-            .count();
+    FrostVerdict verdict =
+        FrostVerdict.of(FrostRisks.of(rig.network(), sheet.now(), wish.cold()));
     String how =
         Says.ON_BY_OF_STEPS_TICKED.filled(
             sheet.title(),
@@ -120,9 +118,7 @@ class ColdPages {
             sheet.who(),
             sheet.ticks().size(),
             sheet.steps().size());
-    return dangers == 0
-        ? Says.NO_WATER_IS_LEFT_THAT_BREAKS.filled(how)
-        : how + Says.PARTS_STILL_BREAK.filled(dangers);
+    return Says.HOW_IT_IS.filled(how, verdict.words(rig.rig()).capitalised());
   }
 
   /** What one school makes of the rig, with the one to ask for next: others may go in between. */
@@ -153,7 +149,7 @@ class ColdPages {
     WinterWish wish = WishPage.of(trip).wish();
     List<WinterPlan> plans = winters.plans(trip.open(), wish);
     model.addAttribute("compared", Compared.all(trip.open(), plans, wish, units));
-    WinterChoice.among(plans)
+    WinterChoice.among(plans, trip.rig())
         .ifPresent(choice -> {
           model.addAttribute("choice", name(choice.plan().school()));
           model.addAttribute("choiceTitle", choice.plan().school().title());
@@ -190,7 +186,7 @@ class ColdPages {
     Trip trip = desk.trip(id, units);
     List<WinterPlan> plans = winters.plans(trip.open(), WishPage.of(trip).wish());
     WinterizingMethod method =
-        WinterChoice.among(plans)
+        WinterChoice.among(plans, trip.rig())
             .map(choice -> choice.plan().school())
             .orElse(WinterizingMethod.values()[0]);
     return school(id, name(method), units, model);

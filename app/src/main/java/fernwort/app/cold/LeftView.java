@@ -12,6 +12,7 @@ import fernwort.core.kind.Position;
 import fernwort.core.rig.Line;
 import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.FrostRisk;
+import fernwort.core.winter.sheets.FrostVerdict;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -24,10 +25,11 @@ import java.util.stream.Stream;
  *
  * @param rows one for each line, body or tank, most dangerous first
  * @param total all of it
+ * @param calm whether nothing breaks, and nothing may
+ * @param verdict what frost does to it, naming the parts
  * @param dangers how many break something
- * @param warnings how many may
  */
-record LeftView(List<Row> rows, String total, long dangers, long warnings) {
+record LeftView(List<Row> rows, String total, boolean calm, String verdict, long dangers) {
 
   /**
    * One of them.
@@ -99,33 +101,23 @@ record LeftView(List<Row> rows, String total, long dangers, long warnings) {
 
   static LeftView of(OpenRig rig, List<FrostRisk> left, Units units) {
     double total = left.stream().mapToDouble(FrostRisk::volume).sum();
+    FrostVerdict verdict = FrostVerdict.of(left);
     return new LeftView(
         left.stream().map(r -> row(rig, r, units)).toList(),
         units.show(Measure.VOLUME, total),
-        left.stream().filter(r -> r.harm() == FrostHarm.DANGER).count(),
-        left.stream().filter(r -> r.harm() == FrostHarm.WARNING).count());
+        verdict.isCalm(),
+        units.say(verdict.words(rig.rig()).capitalised()),
+        left.stream().filter(r -> r.harm() == FrostHarm.DANGER).count());
   }
 
-  /** Returns it in one line: what breaks, what is at risk, and how much is left. */
+  /** Returns it in one line: what frost does to it, and how much is left. */
   public String inShort() {
-    String breaks =
-        dangers == 0
-            ? Says.NOTHING_BREAKS.text()
-            : dangers == 1 ? Says.FOR_1_PART_BREAKS.text() : Says.PARTS_BREAK.filled(dangers);
-    String may = warnings == 0 ? "" : " · " + atRisk();
-    return Says.LEFT_IN_IT.filled(breaks + may, total);
+    return Says.LEFT_IN_IT.filled(verdict, total);
   }
 
-  /** Returns what breaks and what is at risk, as a cell of a table says it. */
+  /** Returns what frost does to it, as a cell of a table says it. */
   public String breaks() {
-    String breaks =
-        dangers == 0 ? "nothing" : dangers == 1 ? Says.FOR_1_PART.text() : dangers + " parts";
-    return warnings == 0 ? breaks : breaks + "; " + atRisk();
-  }
-
-  /** Returns how many parts may break. */
-  String atRisk() {
-    return warnings == 1 ? Says.FOR_1_PART_AT_RISK.text() : Says.PARTS_AT_RISK.filled(warnings);
+    return calm ? "nothing" : verdict;
   }
 
   private static Row row(OpenRig rig, FrostRisk one, Units units) {

@@ -82,24 +82,22 @@ record PlanView(
   }
 
   private static String safe(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
-    if (left.dangers() > 0) {
-      return Says.NO_FROST_SOMETHING_BREAKS_BELOW.filled(down(plan, left, wish, units));
-    }
-    String but = left.warnings() == 0 ? "" : Says.BUT_FOR.filled(left.atRisk());
     String down = down(plan, left, wish, units);
+    if (!left.calm()) {
+      return Says.BELOW_THAT.filled(down, left.verdict());
+    }
     if (plan.weakest().isEmpty()) {
-      return down + but;
+      return down;
     }
     double spare =
         units.in(Measure.TEMPERATURE, wish.cold())
             - units.in(Measure.TEMPERATURE, wish.cold() - FreezingPoint.MARGIN);
-    return Says.TO_SPARE.filled(
-        down, Math.round(spare), units.unit(Measure.TEMPERATURE).sign(), but);
+    return Says.TO_SPARE.filled(down, Math.round(spare), units.unit(Measure.TEMPERATURE).sign());
   }
 
   /** How cold it may get, as a cell of a table says it. */
   private static String down(WinterPlan plan, LeftView left, WinterWish wish, Units units) {
-    if (left.dangers() > 0) {
+    if (!left.calm()) {
       return units.show(Measure.TEMPERATURE, FREEZING);
     }
     return plan.weakest().isEmpty()

@@ -74,8 +74,7 @@ enum Says implements Phrase {
       "It is winterized; de-winterize it first, under Winter, De-winterize: that sanitizes it and"
           + " looks for leaks"),
   THE_SHEET_HAS_NO_SUCH_STEP_LOAD("The sheet has no such step; load it anew"),
-  NOTHING_IS_LEFT_THAT_BREAKS_DOWN("nothing is left that breaks down to {}"),
-  LEFT_THAT_BREAK_SOMETHING("{} left that break something in frost"),
+  DOWN_TO("{} down to {}"),
   OF_STEPS_TICKED("{}: {} of {} steps ticked{}"),
 
   // Winters: sheets of winter and spring as they are done.

@@ -19,6 +19,8 @@ enum AdviceWords {
   LEAST_WORK(Says.NO_WATER_IS_LEFT_THAT_BREAKS.text()),
   /** The same, where no other does as well. */
   ONLY_WHOLE(Says.IT_IS_THE_ONLY_ONE_THAT_LEAVES.text()),
+  /** The same, where something may break; what, and how long it takes. */
+  MAY_BREAK_LEAST_WORK(Says.NOTHING_IS_SURE_TO_BREAK.text()),
   /** The same, where none does; how many parts break. */
   LEAVES_LEAST(Says.EVERY_METHOD_LEAVES_SOMETHING.text()),
   /** Something has to be looked after; what, and how many more. */

@@ -1,5 +1,6 @@
 package fernwort.core.advice;
 
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.winter.sheets.FrostHarm;
@@ -18,20 +19,24 @@ import java.util.Optional;
 public record WinterChoice(WinterPlan plan, Message why) {
 
   /** Chooses among what several methods make of a rig; the first of those that are alike. */
-  public static Optional<WinterChoice> among(List<WinterPlan> plans) {
+  public static Optional<WinterChoice> among(List<WinterPlan> plans, Rig rig) {
     return plans.stream()
         .min(
             Comparator.comparingLong((WinterPlan p) -> p.count(FrostHarm.DANGER))
                 .thenComparingDouble(WinterChoice::work))
-        .map(best -> new WinterChoice(best, why(best, plans)));
+        .map(best -> new WinterChoice(best, why(best, plans, rig)));
   }
 
-  private static Message why(WinterPlan best, List<WinterPlan> plans) {
+  private static Message why(WinterPlan best, List<WinterPlan> plans, Rig rig) {
     long breaks = best.count(FrostHarm.DANGER);
     if (breaks > 0) {
       return AdviceWords.LEAVES_LEAST.with(breaks);
     }
-    long whole = plans.stream().filter(p -> p.count(FrostHarm.DANGER) == 0).count();
+    if (!best.verdict().isCalm()) {
+      return AdviceWords.MAY_BREAK_LEAST_WORK.with(
+          best.verdict().words(rig).capitalised(), Amount.time(best.seconds()));
+    }
+    long whole = plans.stream().filter(p -> p.verdict().isCalm()).count();
     return whole == 1
         ? AdviceWords.ONLY_WHOLE.with()
         : AdviceWords.LEAST_WORK.with(Amount.time(best.seconds()));

@@ -1,5 +1,7 @@
 package fernwort.core.winter;
 
+import fernwort.core.drain.Draining;
+import fernwort.core.drain.Wintering;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
@@ -34,6 +36,9 @@ final class BlowingOut {
   private static final double A_BURST = 3e-4;
 
   private static final double SECONDS_A_BURST = 20;
+
+  /** Less that runs out is not worth a turn (m³). */
+  private static final double A_DROP = 5e-6;
 
   /** What it takes to let the pressure off and take an adapter off (s). */
   private static final double TAKING_OFF = 60;
@@ -102,6 +107,32 @@ final class BlowingOut {
     unreached(routes);
   }
 
+  /**
+   * Opens taps for the winter where more runs out then: with all of them shut, water hangs in a
+   * line like in a straw.
+   */
+  static void leaveOpen(WinterSheet sheet) {
+    for (Part part : sheet.network().rig().parts()) {
+      if (part.kind().is(Purpose.USE) && sheet.now().state().setting().has(part.id(), Tap.SHUT.id())) {
+        part.kind()
+            .drained()
+            .filter(open -> runsOut(sheet, part, open))
+            .ifPresent(open -> sheet.put(part, open, Says.LEAVE_IT_OPEN_ALL_WINTER.text()));
+      }
+    }
+  }
+
+  private static boolean runsOut(WinterSheet sheet, Part tap, PositionId open) {
+    Network network = sheet.network();
+    Wintering opened =
+        Draining.of(network, sheet.now().with(network.rig(), tap.id(), open));
+    return inLines(network, sheet.now()) - inLines(network, opened) > A_DROP;
+  }
+
+  private static double inLines(Network network, Wintering now) {
+    return network.rig().lines().stream().mapToDouble(now.wetness()::volume).sum();
+  }
+
   private static void shutDrains(
       WinterSheet sheet, InjectionPoint.Inlet inlet, List<Route> routes) {
     sheet.shutEnds(inlet.part(), inlet.out(), Says.SO_THAT_NO_AIR_GOES_OUT_HERE.text());
@@ -112,14 +143,22 @@ final class BlowingOut {
   private void blowWithDrainsOpen(InjectionPoint.Inlet inlet, List<Route> routes) {
     WinterSheet trial = sheet.copy();
     shutDrains(trial, inlet, routes);
-    if (trial.steps().size() == sheet.steps().size()) {
+    List<String> open =
+        trial.steps().stream()
+            .skip(sheet.steps().size())
+            .flatMap(step -> step.hand().stream())
+            .map(hand -> network.rig().part(hand.part()).label())
+            .distinct()
+            .toList();
+    if (open.isEmpty()) {
       return;
     }
     sheet.add(
         new WinterStep(
                 new Operation.Heed(),
                 inlet.part().place(),
-                Says.BLOW_SHORT_BURSTS_WITH_EVERY.with(Integer.toString(FEWEST_BURSTS)),
+                Says.BLOW_SHORT_BURSTS_WITH.with(
+                    Integer.toString(FEWEST_BURSTS), String.join(", ", open)),
                 Says.LOW_SPOTS_EMPTY_BY_THE_DRAINS.with(),
                 FEWEST_BURSTS * SECONDS_A_BURST,
                 true,
@@ -152,6 +191,7 @@ final class BlowingOut {
               goes ? Blow.MOST_FILM * line.volume() : left));
     }
     int bursts = FEWEST_BURSTS + (int) Math.ceil(held / A_BURST);
+    boolean weak = swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0);
     blows.add(
         new Blow(
             route.outlet().id(),
@@ -170,8 +210,8 @@ final class BlowingOut {
         new WinterStep(
                 new Operation.Blown(carried, cleared(route)),
                 route.outlet().place(),
-                Says.BLOW_BURSTS_TO_UNTIL_ONLY_MIST.with(
-                    Integer.toString(bursts), route.outlet().label()),
+                (weak ? Says.BLOW_BURSTS_TO_LOW_SPOTS_KEEP : Says.BLOW_BURSTS_TO_UNTIL_ONLY_MIST)
+                    .with(Integer.toString(bursts), route.outlet().label()),
                 Says.OF_AIR_AT_THE_OUTLET.with(
                     Amount.length(route.length()),
                     Amount.pressure(stream.pressure() - AirStream.OPEN)),
@@ -180,7 +220,7 @@ final class BlowingOut {
                 0)
             .by(WinterStep.Hand.of(route.outlet().id(), WinterStep.Sort.RUN)));
     sheet.put(route.outlet(), Tap.SHUT.id(), Says.THEN_THE_NEXT.text());
-    if (swept.stream().anyMatch(s -> !s.isCarried() && s.high() > 0)) {
+    if (weak) {
       slow.add(route.outlet().label());
     }
   }

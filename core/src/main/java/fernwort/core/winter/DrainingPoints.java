@@ -54,9 +54,6 @@ public final class DrainingPoints {
   /** A spanner is worth it for this. */
   private static final double WORTH_A_SPANNER = 6e-6;
 
-  /** Water in a tank with room to expand counts as so much beside that in a line; own choice. */
-  private static final double A_TANK = 0.02;
-
   private static final int MOST_TILTS = 2;
 
   private static final double PARKING = 300;
@@ -85,13 +82,12 @@ public final class DrainingPoints {
         Says.PARK_IT.text());
   }
 
-  /** What more stays in tanks on a slope than as it is parked, as far as it counts (m³). */
+  /** What more stays in tanks on a slope than as it is parked (m³): a lean is for the sum of both. */
   private double moreInTanks(Slope slope) {
     Slope parked = sheet.now().state().slope();
-    return A_TANK
-        * network.tanks().stream()
-            .mapToDouble(tank -> Math.max(0, stranded(tank, slope) - stranded(tank, parked)))
-            .sum();
+    return network.tanks().stream()
+        .mapToDouble(tank -> Math.max(0, stranded(tank, slope) - stranded(tank, parked)))
+        .sum();
   }
 
   /** What of a tank does not come to its outlets on a slope (m³). */

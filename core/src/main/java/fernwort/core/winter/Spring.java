@@ -5,7 +5,6 @@ import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.hygiene.Dose;
 import fernwort.core.id.ElementId;
-import fernwort.core.id.LineId;
 import fernwort.core.id.PlaceId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
@@ -269,14 +268,17 @@ public final class Spring {
                     .thenComparingDouble(Route::length))
             .toList();
     double sum = 0;
-    Set<LineId> wet = new HashSet<>();
+    Set<ElementId> wet = new HashSet<>();
     for (Route route : routes) {
       double dry =
           route.lines().stream()
-              .filter(l -> !wet.contains(l.id()))
-              .mapToDouble(l -> l.volume() - autumn.wetness().volume(l))
-              .sum();
-      route.lines().forEach(l -> wet.add(l.id()));
+                  .filter(l -> wet.add(l.id()))
+                  .mapToDouble(l -> l.volume() - autumn.wetness().volume(l))
+                  .sum()
+              + route.bodies().stream()
+                  .filter(p -> wet.add(p.id()))
+                  .mapToDouble(p -> p.volume() - autumn.wetness().body(p.id()))
+                  .sum();
       double litres = dry + flushing(route, strongest);
       sum += litres;
       sheet.put(route.outlet(), route.position(), Says.SLOWLY_IT_SPITS_AIR_AT_FIRST.text());

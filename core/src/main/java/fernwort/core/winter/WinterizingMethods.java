@@ -105,6 +105,9 @@ public final class WinterizingMethods {
     List<Blow> blows = new ArrayList<>();
     through(school, whole, wish, blows);
     WinterSheet sheet = OnlyWhatPays.of(whole, now, wish.cold());
+    if (!blows.isEmpty()) {
+      BlowingOut.leaveOpen(sheet);
+    }
     carryIndoors(sheet);
     return plan(school, sheet, now, wish, blows);
   }

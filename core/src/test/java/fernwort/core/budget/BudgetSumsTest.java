@@ -139,7 +139,7 @@ class BudgetSumsTest {
     List<Fact> all = List.of(facts);
     Crew crew = Crew.of(DAYS, 2, all);
     ConsumptionFilter learnt = ConsumptionFilter.of(FRESH, crew, all, 0.01, at);
-    return Anomaly.of(new Anomaly.Looked(FRESH, crew, DAYS, all, learnt, at));
+    return Anomaly.of(new Anomaly.Looked(FRESH, crew, DAYS, all, learnt, 0.01, at));
   }
 
   private static Fact.Seen seen(double hours, double volume) {

@@ -158,7 +158,7 @@ class ForecastTest {
     double at = all.getLast().at();
     return Anomaly.of(
         new Anomaly.Looked(
-            store, crew, DAYS, all, ConsumptionFilter.of(store, crew, all, 0.01, at), at));
+            store, crew, DAYS, all, ConsumptionFilter.of(store, crew, all, 0.01, at), 0.01, at));
   }
 
   @Test

@@ -4,6 +4,14 @@ import fernwort.core.say.Phrase;
 
 /** The sentences and labels of this package, by what says them. */
 enum Says implements Phrase {
+  // FrostVerdict: what frost does to the water that is left.
+  NOTHING_BREAKS("Nothing breaks"),
+  MAY_BREAK("{} may break"),
+  BREAKS("{} breaks"),
+  BREAK("{} break"),
+  AND_MORE(" and {} more"),
+  LINE("line “{}”"),
+
   // FrostHarm: what water that stays does when it freezes, worst first.
   BREAKS_SOMETHING("breaks something"),
   MAY_BREAK_SOMETHING("may break something"),

@@ -54,6 +54,11 @@ public record WinterPlan(
     return steps.stream().map(WinterStep::place).filter(p -> !p.isEmpty()).distinct().count();
   }
 
+  /** Returns what frost does to what stays. */
+  public FrostVerdict verdict() {
+    return FrostVerdict.of(left);
+  }
+
   /** Returns how much of what stays does some harm. */
   public long count(FrostHarm harm) {
     return left.stream().filter(l -> l.harm() == harm).count();

@@ -294,7 +294,7 @@ class BoardController {
         outlook.warnings(),
         LastsView.of(
             rig.rig(),
-            diary.lasts(rig),
+            sleep.asleep(rig).isPresent() ? Lasts.NOTHING : diary.lasts(rig),
             habits,
             unread(rig, standing),
             diary.budget(rig, clock.instant())),

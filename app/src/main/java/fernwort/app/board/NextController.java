@@ -3,10 +3,10 @@ package fernwort.app.board;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.Sleep;
 
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.core.say.Amount;
 import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Duration;
@@ -28,6 +28,7 @@ class NextController {
 
   private final Descriptions rigs;
   private final Diary diary;
+  private final Sleep sleep;
   private final NextLines next;
   private final Clock clock;
 
@@ -43,9 +44,10 @@ class NextController {
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH);
 
-  NextController(Descriptions rigs, Diary diary, NextLines next, Clock clock) {
+  NextController(Descriptions rigs, Diary diary, Sleep sleep, NextLines next, Clock clock) {
     this.rigs = rigs;
     this.diary = diary;
+    this.sleep = sleep;
     this.next = next;
     this.clock = clock;
   }
@@ -65,8 +67,9 @@ class NextController {
   String next(@PathVariable String id, @ModelAttribute("units") Units units, Model model) {
     OpenRig rig = rigs.open(id);
     Lasts lasts = diary.lasts(rig);
+    boolean asleep = sleep.asleep(rig).isPresent();
     model.addAttribute("rig", id);
-    model.addAttribute("bars", bars(rig, lasts, units));
+    model.addAttribute("bars", bars(rig, asleep ? lasts.withoutEnd() : lasts, units));
     model.addAttribute("next", next.of(rig, units));
     return "board/next";
   }
@@ -104,9 +107,9 @@ class NextController {
     return new Bar(
         sort,
         what,
-        units.show(Measure.VOLUME, Amount.roughly(holds).si())
+        units.show(Measure.VOLUME, holds)
             + " of "
-            + units.show(Measure.VOLUME, Amount.roughly(full).si()),
+            + units.show(Measure.VOLUME, full),
         Math.clamp(100 * holds / full, 0, 100),
         until(words, days));
   }

@@ -4,11 +4,13 @@ import fernwort.app.questions.NightAir;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.services.Diary;
+import fernwort.app.services.Forecast;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Sleep;
 import fernwort.app.services.States;
+import fernwort.app.services.Weather;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
 import fernwort.core.advice.Advice;
@@ -21,7 +23,7 @@ import fernwort.core.say.Message;
 import fernwort.core.sizing.Lasts;
 import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Locale;
@@ -38,6 +40,7 @@ public final class NextLines {
   private final Diary diary;
   private final QuestionDesk questions;
   private final Sleep sleep;
+  private final Weather weather;
   private final Clock clock;
 
   NextLines(
@@ -47,6 +50,7 @@ public final class NextLines {
       Diary diary,
       QuestionDesk questions,
       Sleep sleep,
+      Weather weather,
       Clock clock) {
     this.states = states;
     this.desk = desk;
@@ -54,6 +58,7 @@ public final class NextLines {
     this.diary = diary;
     this.questions = questions;
     this.sleep = sleep;
+    this.weather = weather;
     this.clock = clock;
   }
 
@@ -78,7 +83,7 @@ public final class NextLines {
   /** Returns what is next on a rig. */
   public Next of(OpenRig rig, Units units) {
     State state = states.of(rig).state();
-    Lasts lasts = diary.lasts(rig);
+    Lasts lasts = sleep.asleep(rig).isPresent() ? Lasts.NOTHING : diary.lasts(rig);
     return new Next(lines(rig, state, lasts, units), units.say(Advisor.otherwise(lasts)));
   }
 
@@ -102,13 +107,21 @@ public final class NextLines {
         .toList();
   }
 
-  /** What freezes first tonight, by the same air as the page Tonight. */
+  /**
+   * What freezes first tonight, by the same air as the page Tonight; nothing where nobody told the
+   * weather, or where the rig is winterized.
+   */
   private Optional<Advisor.Frost> frost(Trip trip) {
-    LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+    LocalDateTime moment = LocalDateTime.ofInstant(clock.instant(), ZoneId.systemDefault());
+    Optional<Forecast.Night> forecast = weather.night(trip.open(), moment.toLocalDate());
+    if (forecast.isEmpty() && !NightAir.isGiven(trip.kept(), moment)) {
+      return Optional.empty();
+    }
     Wintering now = sleep.now(trip.open());
-    FreezeForecast.Asked asked = NightAir.asked(trip.form(), today);
+    FreezeForecast.Asked asked = NightAir.asked(trip.form(), forecast);
     FreezeForecast night = FreezeForecast.of(trip.network(), now, asked);
-    return Advisor.Frost.of(night, asked.outside().lowest(), NightAir::clock);
+    return Advisor.Frost.of(
+        night, asked.outside().lowest(), NightAir::clock, forecast.isPresent());
   }
 
   /** What is due by its days and was done before; use is counted on the page itself. */

@@ -322,6 +322,13 @@ class HangController {
               trip.show(Measure.LENGTH, hung.centre()),
               Says.ITS_CENTRE_LIES_BEYOND_THE_LAST.text()));
     }
+    if (hung.sideways()) {
+      rows.add(
+          new Question.Row(
+              Says.TIPS_SIDEWAYS.text(),
+              Says.IN_A_BEND.text(),
+              Says.A_STRAP_OVER_IT_OR_A_WALL.text()));
+    }
     if (hung.fallsWithoutOne()) {
       rows.add(
           new Question.Row(

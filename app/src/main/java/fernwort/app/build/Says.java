@@ -152,7 +152,7 @@ enum Says implements Phrase {
   EACH_IN_PULL_KN("each in pull, kN"),
   EACH_IN_SHEAR_KN("each in shear, kN"),
   WHAT_EACH_CARRIES("What each carries"),
-  BUMP_OR_BRAKING("bump or braking"),
+  BUMP_OR_BRAKING("bump while braking"),
   WITH_ONE_SLACK("with one slack"),
   PULL_EACH_BOLT("pull, each bolt"),
   SHEAR_EACH_BOLT("shear, each bolt"),
@@ -167,6 +167,9 @@ enum Says implements Phrase {
   THEY_STAND_EVENLY_ABOUT("they stand evenly about its centre already"),
   ALL_OF_THEM_FURTHER_WOULD_SHARE("all of them {} further {} would share it evenly"),
   IT_TIPS("△ It tips"),
+  TIPS_SIDEWAYS("△ It tips to the side"),
+  IN_A_BEND("in a bend"),
+  A_STRAP_OVER_IT_OR_A_WALL("it is taller than its width holds: strap it to a wall, or over its top"),
   ITS_CENTRE_LIES_BEYOND_THE_LAST(
       "its centre lies beyond the last support: one of them is lifted; move one past it"),
   ONE_SLACK_SUPPORT_LETS_IT_FALL("One slack support lets it fall"),

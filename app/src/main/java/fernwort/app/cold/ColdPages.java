@@ -1,11 +1,13 @@
 package fernwort.app.cold;
 
 import fernwort.app.board.PlanDrawing;
+import fernwort.app.questions.NightAir;
 import fernwort.app.questions.QuestionDesk;
 import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Sleep;
+import fernwort.app.services.Weather;
 import fernwort.app.services.Winters;
 import fernwort.app.store.WinterStore.Outcome;
 import fernwort.app.units.Measure;
@@ -26,6 +28,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -54,6 +57,7 @@ class ColdPages {
   private final Sleep sleep;
   private final QuestionDesk desk;
   private final PlanDrawing drawings;
+  private final Weather weather;
   private final Clock clock;
 
   ColdPages(
@@ -62,8 +66,10 @@ class ColdPages {
       Sleep sleep,
       QuestionDesk desk,
       PlanDrawing drawings,
+      Weather weather,
       Clock clock) {
     this.drawings = drawings;
+    this.weather = weather;
     this.clock = clock;
     this.rigs = rigs;
     this.winters = winters;
@@ -303,6 +309,10 @@ class ColdPages {
     return "redirect:/rigs/%s/cold/sheets/%s".formatted(id, sheet);
   }
 
+  private LocalDate today() {
+    return LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault());
+  }
+
   /** Keeps what was entered on a question and shows its page anew. */
   @PostMapping("/{page:winter|tonight}")
   String keep(
@@ -311,7 +321,11 @@ class ColdPages {
       @RequestParam Map<String, String> form,
       @ModelAttribute("units") Units units) {
     String where = page.equals("winter") ? "" : "/" + page;
-    return "redirect:/rigs/" + id + "/cold" + where + desk.keep(id, form, units);
+    Map<String, String> entered = new HashMap<>(form);
+    if (form.containsKey("night-lowest")) {
+      entered.put(NightAir.GIVEN_ON, today().toString());
+    }
+    return "redirect:/rigs/" + id + "/cold" + where + desk.keep(id, entered, units);
   }
 
   @GetMapping("/tonight")
@@ -324,7 +338,7 @@ class ColdPages {
         TonightPage.of(
             trip,
             sleep.now(trip.open()),
-            LocalDate.ofInstant(clock.instant(), ZoneId.systemDefault())),
+            weather.night(trip.open(), today())),
         model);
     return "cold/tonight";
   }

@@ -4,6 +4,7 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.Forecast;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Sleep;
+import fernwort.app.services.Weather;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.Month;
@@ -28,11 +29,13 @@ class Reminders {
 
   private final Descriptions rigs;
   private final Sleep sleep;
+  private final Weather weather;
   private final Clock clock;
 
-  Reminders(Descriptions rigs, Sleep sleep, Clock clock) {
+  Reminders(Descriptions rigs, Sleep sleep, Weather weather, Clock clock) {
     this.rigs = rigs;
     this.sleep = sleep;
+    this.weather = weather;
     this.clock = clock;
   }
 
@@ -52,6 +55,8 @@ class Reminders {
               next(today, Month.OCTOBER, AUTUMN_DAY),
               "Winterize " + name,
               Says.UNDER_WINTER_WINTERIZE_PICK.text()));
+    }
+    if (!asleep && weather.isSimulated(rig)) {
       calendar.add(
           event(
               id,

@@ -7,6 +7,7 @@ import fernwort.app.questions.NightAir;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.Trip;
 import fernwort.app.units.Measure;
+import fernwort.app.services.Forecast;
 import fernwort.core.drain.Wintering;
 import fernwort.core.frost.ColdWater;
 import fernwort.core.frost.Curve;
@@ -17,7 +18,6 @@ import fernwort.core.id.ElementId;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Place;
 import fernwort.core.say.Refusal;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -51,22 +51,22 @@ final class TonightPage {
 
   private final Trip trip;
   private final Wintering now;
-  private final LocalDate date;
+  private final Optional<Forecast.Night> forecast;
 
-  private TonightPage(Trip trip, Wintering now, LocalDate date) {
-    this.date = date;
+  private TonightPage(Trip trip, Wintering now, Optional<Forecast.Night> forecast) {
+    this.forecast = forecast;
     this.trip = trip;
     this.now = now;
   }
 
-  static List<Question> of(Trip trip, Wintering now, LocalDate date) {
-    TonightPage page = new TonightPage(trip, now, date);
+  static List<Question> of(Trip trip, Wintering now, Optional<Forecast.Night> forecast) {
+    TonightPage page = new TonightPage(trip, now, forecast);
     return List.of(page.tonight(), page.share());
   }
 
   private Question tonight() {
     Form form = trip.form();
-    FreezeForecast.Asked asked = NightAir.asked(form, date);
+    FreezeForecast.Asked asked = NightAir.asked(form, forecast);
     double stored =
         form.number(
             "night-battery",

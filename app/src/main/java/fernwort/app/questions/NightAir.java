@@ -5,9 +5,13 @@ import fernwort.app.units.Measure;
 import fernwort.app.web.Field;
 import fernwort.core.frost.Curve;
 import fernwort.core.frost.FreezeForecast;
+import fernwort.app.store.SizingStore;
 import java.time.LocalDate;
+import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** The air of tonight: the forecast, or what somebody entered; the same for every page. */
@@ -26,23 +30,23 @@ public final class NightAir {
 
   private NightAir() {}
 
+  /** The field that says for which evening a night was entered. */
+  public static final String GIVEN_ON = "night-date";
+
+  /** What a night is taken to be where nobody said anything: to see what it would do. */
+  private static final Forecast.Night WHAT_IF = new Forecast.Night(275.15, 268.15, 3);
+
   /**
    * Asks for the air outside and inside, and returns what is asked of the night.
    *
    * @param form asks; keeps what was entered
-   * @param date day on whose evening the night begins
+   * @param forecast the simulated night of a demo rig; empty where nobody told the weather
    */
-  public static FreezeForecast.Asked asked(Form form, LocalDate date) {
-    Forecast.Night night = Forecast.of(date);
-    String source =
-        form.choice(
-            "night-source",
-            Says.OUTSIDE_AIR.text(),
-            List.of(
-                new Field.Option("forecast", Says.THE_FORECAST_FOR_TONIGHT.text()),
-                new Field.Option("typed", Says.AS_I_ENTER_IT.text())));
+  public static FreezeForecast.Asked asked(Form form, Optional<Forecast.Night> forecast) {
+    Forecast.Night night = forecast.orElse(WHAT_IF);
+    boolean told = forecast.isPresent() && isTold(form);
     double inside = temperature(form, "night-inside", "Inside", 288.15);
-    if (source.equals("forecast")) {
+    if (told) {
       return asked(night.evening(), night.lowest(), night.wind(), inside);
     }
     double lowest = temperature(form, "night-lowest", Says.LOWEST_6_H.text(), night.lowest());
@@ -52,6 +56,30 @@ public final class NightAir {
         form.number(
             "night-wind", "Wind", night.wind(), "m/s", Says.COUNTS_UNDER_THE_OPEN_FLOOR.text());
     return asked(evening, lowest, wind, inside);
+  }
+
+  private static boolean isTold(Form form) {
+    return form.choice(
+            "night-source",
+            Says.OUTSIDE_AIR.text(),
+            List.of(
+                new Field.Option("forecast", Says.THE_FORECAST_FOR_TONIGHT.text()),
+                new Field.Option("typed", Says.AS_I_ENTER_IT.text())))
+        .equals("forecast");
+  }
+
+  /**
+   * Tells whether somebody entered the lowest temperature of this night: on its day, or on the day
+   * before until noon.
+   */
+  public static boolean isGiven(Map<String, SizingStore.Kept> kept, LocalDateTime now) {
+    if (!kept.containsKey("night-lowest") || !kept.containsKey(GIVEN_ON)) {
+      return false;
+    }
+    String given = kept.get(GIVEN_ON).text();
+    LocalDate today = now.toLocalDate();
+    return given.equals(today.toString())
+        || now.getHour() < DAY / 2 && given.equals(today.minusDays(1).toString());
   }
 
   private static FreezeForecast.Asked asked(

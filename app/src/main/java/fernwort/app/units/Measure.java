@@ -26,8 +26,8 @@ public enum Measure {
   VOLUME(
       CUBIC_METRE,
       new Named(Scale.LITRES, LITRE),
-      new Named(Scale.of("US gal", 1, 2), LITRE.multiply(3.785411784)),
-      new Named(Scale.of("imp gal", 1, 2), LITRE.multiply(4.54609))),
+      new Named(Scale.US_GALLONS, LITRE.multiply(3.785411784)),
+      new Named(Scale.IMPERIAL_GALLONS, LITRE.multiply(4.54609))),
   FLOW(
       CUBIC_METRE.divide(SECOND),
       new Named(Scale.LITRES_A_MINUTE, LITRE.divide(MINUTE)),

@@ -7,6 +7,8 @@ import java.util.Locale;
 enum AdviceWords {
   /** A job was begun and not ended; its name. */
   GO_ON(Says.YOU_ARE_IN_THE_MIDDLE_OF.text()),
+  /** Frost tonight by the demo's weather: how cold, what freezes first, and when. */
+  SIMULATED_FROST(Says.FROST_TONIGHT_SIMULATED.text()),
   /** Something freezes tonight; the lowest outside, the first thing, and when. */
   FROST(Says.FROST_TONIGHT_DOWN_TO_FREEZES.text()),
   /** Nothing ends soon; how long, and what ends it. */

@@ -89,21 +89,28 @@ public final class Advisor {
    * @param part what people call it
    * @param hour when it is at 0 °C, as a clock shows it
    * @param bursts whether a fifth of it or of another part is ice before the morning
+   * @param simulated whether the weather is that of the demo
    */
-  public record Frost(double lowest, String part, String hour, boolean bursts) {
+  public record Frost(
+      double lowest, String part, String hour, boolean bursts, boolean simulated) {
 
     /**
      * Returns what freezes first in a night, if anything does.
      *
      * @param clock says a time of the night (s)
+     * @param simulated whether the weather is that of the demo
      */
     public static Optional<Frost> of(
-        FreezeForecast night, double lowest, DoubleFunction<String> clock) {
+        FreezeForecast night,
+        double lowest,
+        DoubleFunction<String> clock,
+        boolean simulated) {
       boolean bursts = night.exposures().stream().anyMatch(e -> e.stops().isPresent());
       return night.exposures().stream()
           .filter(e -> e.zero().isPresent())
           .findFirst()
-          .map(e -> new Frost(lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts));
+          .map(e -> new Frost(
+              lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts, simulated));
     }
   }
 
@@ -148,7 +155,7 @@ public final class Advisor {
     return new Advice(
         Advice.What.KEEP_FROM_FROST,
         frost.bursts() ? Severity.WARNING : Severity.NOTE,
-        AdviceWords.FROST.with(
+        (frost.simulated() ? AdviceWords.SIMULATED_FROST : AdviceWords.FROST).with(
             new Amount(Quantity.TEMPERATURE, frost.lowest()), frost.part(), frost.hour()),
         Optional.empty());
   }

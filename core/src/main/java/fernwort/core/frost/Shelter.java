@@ -83,10 +83,12 @@ public final class Shelter {
     double holds = part.volume();
     double wall = 0.003;
     if (part.kind() instanceof Tank tank) {
-      holds = network.room(part.id()).capacity();
       wall = tank.wall();
     }
-    double area = CUBE * Math.cbrt(holds * holds);
+    double area =
+        part.kind() instanceof Tank tank
+            ? TankSurface.of(tank.shape())
+            : CUBE * Math.cbrt(holds * holds);
     double u = 1 / (1 / flat(wind) + wall / TANK_WALL);
     return area * u;
   }

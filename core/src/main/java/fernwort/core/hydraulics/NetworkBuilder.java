@@ -21,6 +21,7 @@ import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
@@ -56,7 +57,9 @@ final class NetworkBuilder {
   private final OpenGraph graph;
   private final Network network;
   private final Levels levels;
+  private final LinePipes lines;
   private final List<Pipe> pipes;
+  private final Map<Integer, Double> throttled;
   private final Conditions conditions;
   private final Fluid water;
   private final Map<PartId, Venting> vents;
@@ -87,7 +90,9 @@ final class NetworkBuilder {
     levels = wet.levels();
     conditions = wet.conditions();
     water = conditions.water();
+    this.lines = lines;
     pipes = lines.pipes(water);
+    throttled = throttled();
     node = new int[network.size()];
     breathing = new int[network.tanks().size()];
   }
@@ -227,12 +232,37 @@ final class NetworkBuilder {
       case FREE, SEAL -> {
         if (graph.line(e) >= 0) {
           LineId id = network.rig().lines().get(graph.line(e)).id();
-          link(a, b, pipes.get(graph.line(e)), Optional.of(id), part);
+          link(a, b, pipe(graph.line(e)), Optional.of(id), part);
         } else if (part.kind() instanceof Filter filter) {
           link(a, b, filtering(part, filter), none, part);
         }
       }
     }
+  }
+
+  /** A line as a pipe, with what a valve takes in it that is open half way. */
+  private Pipe pipe(int line) {
+    double more = throttled.getOrDefault(line, 0.0);
+    return more > 0 ? lines.throttled(line, water, more) : pipes.get(line);
+  }
+
+  /** Of each valve that is open half way, what it takes in the line at its first port. */
+  private Map<Integer, Double> throttled() {
+    Map<Integer, Double> throttled = new HashMap<>();
+    for (Part part : network.rig().parts()) {
+      if (part.kind() instanceof Valve valve && graph.setting().has(part.id(), Valve.HALF)) {
+        valve.ports().stream()
+            .map(part::port)
+            .filter(network::hasLine)
+            .findFirst()
+            .ifPresent(port ->
+                throttled.merge(
+                    network.lineAt(port),
+                    valve.design().orElse(Valve.Design.BALL).halfWay(),
+                    Double::sum));
+      }
+    }
+    return throttled;
   }
 
   private Loss filtering(Part part, Filter filter) {

@@ -114,9 +114,23 @@ public final class LinePipes {
   }
 
   private Pipe make(int line, Fluid fluid) {
+    return throttled(line, fluid, 0);
+  }
+
+  /**
+   * Returns a line as a pipe that something in it throttles.
+   *
+   * @param more what that takes (velocity heads of the line)
+   */
+  public Pipe throttled(int line, Fluid fluid, double more) {
     Line of = lines.get(line);
     return new Pipe(
-        of.bore(), of.length(), of.material().roughness(), forward[line], backward[line], fluid);
+        of.bore(),
+        of.length(),
+        of.material().roughness(),
+        forward[line] + more,
+        backward[line] + more,
+        fluid);
   }
 
   /** Returns the Froude number Q/(A·√(gD)) of a flow (m³/s) in a line. */

@@ -33,6 +33,15 @@ public record Scale(
   /** Litres, whole ones from twenty on; below one millilitres. */
   public static final Scale LITRES = of("L", 1, 1).wholeFrom(20).below(1, 1000, of("mL", 0, 0));
 
+  /** US gallons; below a tenth fluid ounces, and below half of one of those teaspoons. */
+  public static final Scale US_GALLONS =
+      of("US gal", 1, 2).below(0.1, 128, of("US fl oz", 0, 1).below(0.5, 6, of("tsp", 1, 2)));
+
+  /** Imperial gallons; below a tenth fluid ounces, and below half of one millilitres. */
+  public static final Scale IMPERIAL_GALLONS =
+      of("imp gal", 1, 2)
+          .below(0.1, 160, of("imp fl oz", 0, 1).below(0.5, 28.4130625, of("mL", 0, 1)));
+
   /** Litres a minute. */
   public static final Scale LITRES_A_MINUTE = of("L/min", 1, 1).below(1, 1000, of("mL/min", 0, 0));
 

@@ -54,6 +54,8 @@ public record Hauling(int containers, int perTrip, int trips, double load, doubl
     int fillings = (int) Math.ceil(volume / container.capacity() - ROUNDING);
     int trips = (fillings + carried - 1) / carried;
     double load = Math.min(carried, fillings) * container.full();
-    return new Hauling(fillings, carried, trips, load, volume * perVolume + trips * perTrip);
+    // A container is bought filled, also the last one that is needed in part.
+    double bought = fillings * container.capacity() * perVolume;
+    return new Hauling(fillings, carried, trips, load, bought + trips * perTrip);
   }
 }

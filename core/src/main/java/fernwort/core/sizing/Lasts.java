@@ -44,6 +44,10 @@ public record Lasts(
     GRAY
   }
 
+  /** No water on board is to be used: the rig is winterized. */
+  public static final Lasts NOTHING =
+      new Lasts(List.of(), 0, Double.POSITIVE_INFINITY, List.of(), 0, Optional.empty());
+
   /** Works it out for a state. */
   public static Lasts of(Network network, State state, Habits habits) {
     List<Share> fresh =
@@ -86,6 +90,12 @@ public record Lasts(
   /** Returns this with other days and use of fresh water. */
   public Lasts withFresh(double perDay, double days) {
     return new Lasts(fresh, perDay, days, gray, grayPerDay, grayDays);
+  }
+
+  /** Returns this where nobody uses water: the rig is winterized. */
+  public Lasts withoutEnd() {
+    double never = Double.POSITIVE_INFINITY;
+    return new Lasts(fresh, 0, never, gray, 0, grayDays.map(days -> never));
   }
 
   /** Returns this with other days and use of gray water. */

@@ -18,14 +18,17 @@ import java.util.Optional;
  * greater one across; pull and shear are added as shares of what a bolt bears, which is cautious.
  * Braking, the weight pushes forward at the centre of mass, whose height over supports below it (or
  * depth under those it hangs from) makes a couple that loads one end and lifts the other: F_i +=
- * a·W·h·(x_i − x̄)/Σ(x_j − x̄)², with the weight itself.
+ * a·W·h·(x_i − x̄)/Σ(x_j − x̄)², with the weight itself. A bump may come while braking, so both act
+ * together. In a bend it tips over its side where a·h is more than half its width.
  *
  * @param weight what hangs (N)
  * @param centre where its centre of mass is, from the tank's inside rear end (m)
  * @param moving accelerations when it moves
  * @param loads what each support bears, from the rear on
+ * @param sideways whether it stands on its supports so tall and narrow that a bend tips it
  */
-public record Hanging(double weight, double centre, Moving moving, List<Load> loads) {
+public record Hanging(
+    double weight, double centre, Moving moving, List<Load> loads, boolean sideways) {
 
   /** Standard gravity (m/s²). */
   public static final double GRAVITY = 9.80665;
@@ -61,7 +64,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
    * @param still standing, all supports tight (N); below 0 the tank lifts off it
    * @param slack the most of it when another has gone slack (N)
    * @param braking when braking on the level, all tight (N); below 0 the tank lifts off it
-   * @param moving the most of it when moving, all tight (N)
+   * @param moving the most of it on a bump while braking, all tight (N)
    * @param pull in each fastener, moving, with the worst slack (N)
    * @param shear in each fastener, moving (N)
    * @param used share of what a fastener bears that pull and shear use together (1 is all)
@@ -101,7 +104,7 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
    * @param centre from the tank's inside rear end (m)
    * @param high its height over the tank's floor (m)
    * @param tall how high the tank is inside (m)
-   * @param breadth over which a strap bears, across the vehicle (m)
+   * @param breadth of the tank, over which a strap bears, across the vehicle (m)
    * @throws Refusal when there is none, none has a fastener, or two of more stand at one place
    */
   public static Hanging of(
@@ -131,8 +134,9 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
       double slack = Math.max(still[i], worst(weight, centre, order, i));
       TankSupport support = order.get(i);
       // What lies on a support pulls its bolts by what lifts it, what hangs by all it bears.
-      double brakes = support.type().isUnder() ? -braking[i] : braking[i];
-      double most = Math.max(Math.max(0, slack) * moving.down(), brakes);
+      double couple = Math.max(0, braking[i] - still[i]);
+      double bump = Math.max(0, slack) * moving.down();
+      double most = support.type().isUnder() ? Math.max(bump, -braking[i]) : bump + couple;
       double pull = support.fasteners() > 0 ? most / support.fasteners() : Double.POSITIVE_INFINITY;
       double shear = fasteners > 0 ? weight * moving.shear() / fasteners : 0;
       double used = share(pull, support.pull()) + (shear > 0 ? share(shear, support.shear()) : 0);
@@ -142,14 +146,14 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
               still[i],
               slack,
               braking[i],
-              Math.max(still[i] * moving.down(), braking[i]),
+              Math.max(0, still[i]) * moving.down() + couple,
               pull,
               shear,
               used,
-              Math.max(Math.max(0, slack) * moving.down(), braking[i])
-                  / (support.width() * breadth)));
+              (bump + couple) / (support.width() * breadth)));
     }
-    return new Hanging(weight, centre, moving, loads);
+    boolean sideways = under && moving.across() * high > breadth / 2;
+    return new Hanging(weight, centre, moving, loads, sideways);
   }
 
   /** Returns what a tank weighs filled to the brim (kg), itself with it. */
@@ -190,11 +194,11 @@ public record Hanging(double weight, double centre, Moving moving, List<Load> lo
     return worst;
   }
 
-  /** Tells whether the tank lies on all its supports, and does not tip over one of them. */
+  /** Tells whether the tank tips over its first or last support, each as wide as it is. */
   public boolean tips() {
-    double first = loads.getFirst().support().along();
-    double last = loads.getLast().support().along();
-    return centre < first || centre > last;
+    TankSupport first = loads.getFirst().support();
+    TankSupport last = loads.getLast().support();
+    return centre < first.along() - first.width() / 2 || centre > last.along() + last.width() / 2;
   }
 
   /**

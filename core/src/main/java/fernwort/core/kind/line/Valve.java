@@ -38,12 +38,29 @@ public interface Valve extends Kind {
   /** Returns what shuts it, if somebody said so. */
   Optional<Design> design();
 
-  /** What shuts a valve, which says what it keeps when it has run dry. */
+  /**
+   * What shuts a valve, which says what it keeps when it has run dry, and how it throttles half
+   * way.
+   */
   enum Design {
-    BALL,
-    GATE,
-    BUTTERFLY,
-    NEEDLE
+    BALL(18),
+    GATE(4),
+    BUTTERFLY(20),
+    NEEDLE(30);
+
+    private final double halfWay;
+
+    Design(double halfWay) {
+      this.halfWay = halfWay;
+    }
+
+    /**
+     * Returns what it takes half way (velocity heads of its line): the middle of what tables give
+     * (I. E. Idelchik, Handbook of Hydraulic Resistance).
+     */
+    public double halfWay() {
+      return halfWay;
+    }
   }
 
   /** The position of a ball valve's handle half way, in which no water is trapped in the ball. */

@@ -60,6 +60,7 @@ public final class Hydraulics {
   private final Map<Key, Surroundings> known;
 
   private final Reductions reductions;
+  private final Blend blend;
 
   /** The passages asked for last: a run asks for the same from step to step. */
   private volatile @Nullable OpenGraph graph;
@@ -74,6 +75,7 @@ public final class Hydraulics {
     vents = new Vents(network, pipes);
     known = new ConcurrentHashMap<>();
     reductions = new Reductions();
+    blend = new Blend(this, network);
   }
 
   private Hydraulics(Hydraulics like, LinePipes pipes) {
@@ -83,6 +85,7 @@ public final class Hydraulics {
     vents = new Vents(network, pipes);
     known = like.known;
     reductions = like.reductions;
+    blend = new Blend(this, network);
   }
 
   /** Prepares a rig. */
@@ -160,6 +163,11 @@ public final class Hydraulics {
    * @throws IllegalStateException when the flow does not settle; names the part to look at
    */
   public Flows solve(State state, Conditions conditions) {
+    return blend.isNeeded() ? blend.solve(state, conditions) : once(state, conditions);
+  }
+
+  /** The steady flow with mixing valves as they stand. */
+  Flows once(State state, Conditions conditions) {
     OpenGraph graph = graph(state.setting());
     Levels levels = Levels.of(network, state);
     Set<Integer> cycling = new HashSet<>();

@@ -16,11 +16,13 @@ import fernwort.core.hydraulics.RigNetwork.Gate;
 import fernwort.core.hydraulics.RigNetwork.Stands;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
+import fernwort.core.id.PortId;
 import fernwort.core.kind.Given;
 import fernwort.core.kind.Link;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Filter;
+import fernwort.core.kind.line.MixingValve;
 import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.TankPort;
@@ -50,7 +52,10 @@ final class NetworkBuilder {
   /** A float valve less open than this share passes nothing that anybody could measure. */
   private static final double CLOSED = 1e-4;
 
-  /** What floats are rated at (Pa). */
+  /** A mixing valve closes a side no further than this (share). */
+  private static final double LEAST_OPEN = 1e-3;
+
+  /** What floats and mixing valves are rated at (Pa). */
   private static final double BAR = 1e5;
 
   private final WetPorts wet;
@@ -217,7 +222,7 @@ final class NetworkBuilder {
     Part part = network.part(graph.from(e));
     Optional<LineId> none = Optional.empty();
     switch (graph.law(e)) {
-      case CHECK -> link(a, b, new OneWay(graph.value(e)), none, part);
+      case CHECK -> link(a, b, checked(part, e), none, part);
       case REGULATOR ->
           link(
               a,
@@ -263,6 +268,18 @@ final class NetworkBuilder {
       }
     }
     return throttled;
+  }
+
+  /** A check; in a mixing valve with what its side takes that is open so far. */
+  private Loss checked(Part part, int e) {
+    if (!(part.kind() instanceof MixingValve) || conditions.hot().isEmpty()) {
+      return new OneWay(graph.value(e));
+    }
+    double hot = conditions.hot(part.id());
+    double open = network.port(graph.from(e)).equals(PortId.HOT) ? hot : 1 - hot;
+    double whole = water.head(BAR) / (MixingValve.PASSES * MixingValve.PASSES);
+    double share = Math.max(LEAST_OPEN, open);
+    return new Throttle(graph.value(e), whole / (share * share));
   }
 
   private Loss filtering(Part part, Filter filter) {

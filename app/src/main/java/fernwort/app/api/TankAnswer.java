@@ -14,11 +14,11 @@ import java.util.TreeMap;
 /**
  * A tank on the slope it stands on, in litres.
  *
- * @param litres what it holds now
- * @param capacity filled to the last corner
- * @param usable what can be filled in and drawn again
- * @param stranded what stays below its outlets
- * @param unreachable what cannot be filled above its vent
+ * @param litres what it holds now (L)
+ * @param capacity filled to the last corner (L)
+ * @param usable what can be filled in and drawn again (L)
+ * @param stranded what stays below its outlets (L)
+ * @param unreachable what cannot be filled above its vent (L)
  * @param gauge what the gauge makes of what it holds, on this slope
  */
 record TankAnswer(

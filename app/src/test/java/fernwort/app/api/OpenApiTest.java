@@ -52,11 +52,30 @@ class OpenApiTest {
     ObjectNode made = (ObjectNode) copy.json("/api/v1/openapi-made");
     made.remove("servers");
     made.withObject("/paths").remove("/api/v1/openapi");
+    describe(made);
     Path kept = Files.createDirectories(Path.of("target")).resolve("openapi.json");
     Files.writeString(kept, JSON.writeValueAsString(made) + "\n");
     JsonNode shipped = copy.json("/api/v1/openapi");
     assertThat(shipped)
         .as("docs/openapi.json; copy %s over it", kept.toAbsolutePath())
         .isEqualTo(made);
+  }
+
+  /** Says of each field what its record says of it, so that every number has its unit. */
+  private static void describe(ObjectNode made) {
+    FieldDocs docs = FieldDocs.read();
+    made.withObject("/components/schemas")
+        .properties()
+        .forEach(schema ->
+            ((ObjectNode) schema.getValue())
+                .withObject("/properties")
+                .properties()
+                .forEach(field -> {
+                  ObjectNode property = (ObjectNode) field.getValue();
+                  if (!property.has("description") && !property.has("$ref")) {
+                    docs.of(schema.getKey(), field.getKey())
+                        .ifPresent(words -> property.put("description", words));
+                  }
+                }));
   }
 }

@@ -5,6 +5,7 @@ import fernwort.app.store.SizingStore;
 import fernwort.app.units.Units;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.sizing.Habits;
+import fernwort.core.sizing.Lasts;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +25,8 @@ public final class Trips {
       kept.put(entries[i], new SizingStore.Kept(entries[i + 1], units.signs()));
     }
     OpenRig rig = OpenRig.of("rig", 1, demo.rig());
-    return new Trip(rig, demo.state(), Habits.DEFAULT, kept, units);
+    Lasts lasts = Lasts.of(rig.network(), demo.state(), Habits.DEFAULT);
+    return new Trip(rig, demo.state(), Habits.DEFAULT, lasts, kept, units);
   }
 
   /** Returns a trip of the truck. */

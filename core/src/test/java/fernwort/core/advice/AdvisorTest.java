@@ -167,7 +167,8 @@ class AdvisorTest {
         FreezeForecast.of(
             network, now, new FreezeForecast.Asked(air, 288, 2, 288, false, 0, Set.of())),
         lowest,
-        seconds -> "hour " + Math.round(seconds / 3600));
+        seconds -> "hour " + Math.round(seconds / 3600),
+        false);
   }
 
   @Test

@@ -74,7 +74,8 @@ class JobsApiController {
       summary =
           "The jobs that the layout allows, and what stands in the way of those that are not safe")
   List<Listed> jobs(@PathVariable String id) {
-    return desk.book(rigs.open(id)).offers().all().stream().map(Listed::of).toList();
+    OpenRig rig = rigs.open(id);
+    return desk.book(rig).offers().all(states.of(rig).state()).stream().map(Listed::of).toList();
   }
 
   @GetMapping("/{job}/plan")

@@ -200,7 +200,7 @@ class JobsController {
    */
   private boolean list(OpenRig rig, Duration patience, Units units, Model model) {
     JobBook book = desk.book(rig);
-    Optional<List<Offer>> offers = desk.offers(rig, patience);
+    Optional<List<Offer>> offers = desk.offers(rig, states.of(rig).state(), patience);
     List<Jobs.Cannot> cannot = new ArrayList<>(book.jobs().cannot());
     for (Offer offer : offers.orElse(List.of())) {
       if (offer.wanting()) {

@@ -85,7 +85,7 @@ class PocketController {
     model.addAttribute("call", call(id));
     JobBook book = desk.book(rig);
     State now = states.of(rig).state();
-    model.addAttribute("cards", JobsController.cards(book, book.offers().all(), now, units));
+    model.addAttribute("cards", JobsController.cards(book, book.offers().all(now), now, units));
     return "jobs/pocket";
   }
 

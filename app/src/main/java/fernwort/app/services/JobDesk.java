@@ -11,11 +11,14 @@ import fernwort.core.jobs.mistake.Remedy;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
 import fernwort.core.jobs.plan.Offers;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.run.water.Dry;
 import jakarta.annotation.PreDestroy;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.Callable;
@@ -35,7 +38,7 @@ public class JobDesk {
 
   private final Cache<OpenRig.Content, JobBook> books =
       Caffeine.newBuilder().maximumSize(10).build();
-  private final Cache<OpenRig.Content, Awaited<List<Offer>>> looks =
+  private final Cache<Look, Awaited<List<Offer>>> looks =
       Caffeine.newBuilder().maximumSize(10).build();
   private final Cache<Asked, Awaited<List<Slip>>> slips =
       Caffeine.newBuilder().maximumSize(50).build();
@@ -46,11 +49,16 @@ public class JobDesk {
           Thread.ofPlatform().daemon().name(Says.LOOKING_AT_JOBS.text()).factory());
   private final SlipBench bench;
   private final Sleep sleep;
+  private final AiredLines aired;
 
-  JobDesk(SlipBench bench, Sleep sleep) {
+  JobDesk(SlipBench bench, Sleep sleep, AiredLines aired) {
     this.bench = bench;
+    this.aired = aired;
     this.sleep = sleep;
   }
+
+  /** What the jobs were looked at with: what the tanks hold, whatever the handles. */
+  private record Look(OpenRig.Content rig, Map<PartId, Double> volumes, Slope slope) {}
 
   /** What slips were asked of. */
   private record Asked(OpenRig.Content rig, String job, State from) {}
@@ -75,14 +83,17 @@ public class JobDesk {
   /**
    * Returns every job that a rig's layout allows, with what stands in its way, if all have been
    * looked at within some time; otherwise the looking goes on.
+   *
+   * @param now what the tanks hold, and how the vehicle stands
    */
-  public Optional<List<Offer>> offers(OpenRig rig, Duration patience) {
+  public Optional<List<Offer>> offers(OpenRig rig, State now, Duration patience) {
     Offers offers = book(rig).offers();
     return looks
         .asMap()
         .compute(
-            rig.content(),
-            (key, known) -> known == null || known.isEnded() ? begin(offers::oneByOne) : known)
+            new Look(rig.content(), now.volumes(), now.slope()),
+            (key, known) ->
+                known == null || known.isEnded() ? begin(() -> offers.oneByOne(now)) : known)
         .within(patience);
   }
 
@@ -118,7 +129,13 @@ public class JobDesk {
    * @throws fernwort.core.say.Refusal when the rig has no such job
    */
   public Plan plan(OpenRig rig, String job, State from, int stage, Set<PartId> stuck) {
-    return book(rig).plans().plan(book(rig).job(job), from, sleep.dry(rig), stage, stuck);
+    return book(rig).plans().plan(book(rig).job(job), from, dry(rig), stage, stuck);
+  }
+
+  /** What lines lack: in a rig that sleeps, or since a tank ran dry. */
+  private Dry dry(OpenRig rig) {
+    Dry asleep = sleep.dry(rig);
+    return asleep.equals(Dry.NOTHING) ? aired.of(rig) : asleep;
   }
 
   /**

@@ -72,10 +72,10 @@ class JobDeskTest {
   @Test
   void whoDoesNotWaitForTheJobsFindsThemLookedAtTheNextTime() {
     OpenRig rig = OpenRig.of("van", 1, demo.rig());
-    assertThat(desk.offers(rig, Duration.ZERO)).isEmpty();
-    List<Offer> offers = desk.offers(rig, LONG).orElseThrow();
+    assertThat(desk.offers(rig, demo.state(), Duration.ZERO)).isEmpty();
+    List<Offer> offers = desk.offers(rig, demo.state(), LONG).orElseThrow();
     assertThat(offers).extracting(Offer::job).isEqualTo(desk.book(rig).jobs().all());
-    assertThat(desk.offers(rig, Duration.ZERO).orElseThrow()).isSameAs(offers);
+    assertThat(desk.offers(rig, demo.state(), Duration.ZERO).orElseThrow()).isSameAs(offers);
   }
 
   @Test

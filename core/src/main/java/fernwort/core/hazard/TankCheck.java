@@ -11,12 +11,14 @@ import fernwort.core.network.End;
 import fernwort.core.network.Relief;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.State;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
 import fernwort.core.ways.FlowPath;
+import fernwort.core.ways.OpenWays;
 import fernwort.core.ways.TankAir;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -156,7 +158,8 @@ final class TankCheck implements Check {
         .map(List::getLast)
         .filter(end ->
             found.stream().noneMatch(w -> w.parts().getFirst().equals(end))
-                && scene.ways().to(end).findAny().isEmpty())
+                && scene.ways().to(end).findAny().isEmpty()
+                && runsOutWhenFull(scene, tank, end))
         .ifPresent(end ->
             found.add(
                 new Warning(
@@ -167,6 +170,16 @@ final class TankCheck implements Check {
                     Says.THE_WAY_FROM_THE_TANK.with(scene.label(end)),
                     Says.CLOSE_IT_BEFORE_THE_TANK_FILLS.with(),
                     List.of(end, tank.id()))));
+  }
+
+  /** Tells whether a full tank presses enough to run out at an end: a relief valve holds it back. */
+  private static boolean runsOutWhenFull(Scene scene, Part tank, PartId end) {
+    State full =
+        scene
+            .levels()
+            .state(scene.setting())
+            .withVolume(tank.id(), scene.network().figures(tank, scene.levels().slope()).full());
+    return OpenWays.find(scene.network(), full).to(end).findAny().isPresent();
   }
 
   private static boolean isOpenDrain(Scene scene, Part part) {

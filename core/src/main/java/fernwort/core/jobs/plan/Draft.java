@@ -6,7 +6,6 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
-import fernwort.core.jobs.goal.Floats;
 import fernwort.core.jobs.goal.Goal;
 import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
@@ -16,7 +15,6 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Seen;
 import fernwort.core.jobs.goal.Step;
 import fernwort.core.jobs.wait.Losses;
-import fernwort.core.jobs.wait.Marks;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.jobs.wait.TimedWait;
 import fernwort.core.jobs.wait.Waits;
@@ -75,8 +73,12 @@ final class Draft {
   private final Troubles troubles;
   private final LearnedConstraints learnt;
   private final Job job;
+  private final Already already;
   private final Set<PartId> stuck;
   private final Set<PartId> concerned;
+
+  /** Whether lines hold air that has to come out at the taps. */
+  private final boolean aired;
   private final List<Step> steps = new ArrayList<>();
   private final List<Integer> stages = new ArrayList<>();
   private final List<Message> notes = new ArrayList<>();
@@ -100,9 +102,11 @@ final class Draft {
     troubles = new Troubles(network);
     learnt = new LearnedConstraints(network);
     this.job = job;
+    already = new Already(network, job);
     this.stuck = stuck;
     this.from = from;
     concerned = job.tanks(network.rig());
+    aired = !dry.equals(Dry.NOTHING);
     run = StageRun.start(kit.landmarks(), kit.hydraulics(), from, dry);
     losses = Losses.at(run.moment());
   }
@@ -113,7 +117,7 @@ final class Draft {
 
   /** Plans the job from one of its stages on. */
   Plan from(int first) {
-    Optional<Plan.Trouble> empty = nothingToLetOut();
+    Optional<Plan.Trouble> empty = already.empty(state());
     if (first == 0 && empty.isPresent()) {
       return plan(empty);
     }
@@ -257,41 +261,13 @@ final class Draft {
 
   /** A tank that is full already is not filled. */
   private boolean isDone(Job.Stage stage) {
-    boolean done =
-        !job.kind().is(Job.Is.MOVES)
-            && stage
-                .until()
-                .map(this::leaned)
-                .filter(u -> Marks.isReached(network, state(), job, u))
-                .isPresent();
-    if (done) {
-      notes.add(already(stage.until().orElseThrow()));
-    }
-    return done;
-  }
-
-  private Message already(Job.Until until) {
-    Message words =
-        until.what() == Job.Until.What.MARK
-            ? Says.HOLDS_ALREADY.with(
-                label(until.part()), Amount.volume(state().volume(until.part())))
-            : Says.IS_FULL_ALREADY.with(label(until.part()));
-    full.add(words);
-    return words;
-  }
-
-  /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */
-  private Optional<Plan.Trouble> nothingToLetOut() {
-    if (!job.kind().is(Job.Is.LETS_A_TANK_OUT)) {
-      return Optional.empty();
-    }
-    return job.stages().stream()
-        .flatMap(stage -> stage.until().stream())
-        .filter(until -> until.what() == Job.Until.What.DRY)
-        .filter(until -> state().volume(until.part()) < Waits.WORTHWHILE)
-        .findFirst()
-        .map(until ->
-            new Plan.Trouble(Says.IS_EMPTY_ALREADY.with(label(until.part())), Optional.empty()));
+    Optional<Job.Until> reached = stage.until().filter(u -> already.isReached(u, state()));
+    reached.ifPresent(until -> {
+      Message words = already.said(already.leaned(until, state()), state());
+      full.add(words);
+      notes.add(words);
+    });
+    return reached.isPresent();
   }
 
   private Optional<Plan.Trouble> nothingToDo(int first) {
@@ -484,7 +460,7 @@ final class Draft {
           .until()
           .filter(until -> isAwaited(until, found, stageRun.levels()))
           .map(until -> heard(until, found))
-          .map(this::leaned)
+          .map(until -> already.leaned(until, state()))
           .ifPresent(until -> tried.add(waits.wait(job, until, stageRun)));
     }
     stageRun.tryTaps(stage.goal());
@@ -529,13 +505,14 @@ final class Draft {
   }
 
   /**
-   * Where a way was open already, nobody listens or waits for hot water: nothing has to be done.
+   * Where a way was open already, nobody listens or waits for hot water: nothing has to be done,
+   * unless there is air in the lines.
    */
   private boolean isAwaited(Job.Until until, Planner.Found found, Levels levels) {
     return switch (until.what()) {
       case SLACK -> isPressureShutIn(until.part(), found.after(), levels);
-      case PRESSURE -> !found.turns().isEmpty();
-      case RUNS_HOT -> !found.turns().isEmpty() || !steps.isEmpty();
+      case PRESSURE -> aired || !found.turns().isEmpty();
+      case RUNS_HOT -> aired || !found.turns().isEmpty() || !steps.isEmpty();
       default -> true;
     };
   }
@@ -544,16 +521,6 @@ final class Draft {
   private boolean isPressureShutIn(PartId inlet, Setting setting, Levels levels) {
     Setting pressed = setting.with(inlet, HoseInlet.MAINS.id());
     return OpenWays.find(network, pressed, levels).from(inlet).findAny().isEmpty();
-  }
-
-  /** A tank runs over where its opening comes as it is parked. */
-  private Job.Until leaned(Job.Until until) {
-    if (until.what() != Job.Until.What.RUNS_OVER) {
-      return until;
-    }
-    Part tank = network.rig().part(until.part());
-    double mark = Floats.leaned(network, tank, until.mark(), state().slope());
-    return new Job.Until(until.what(), tank.id(), mark);
   }
 
   /** The pump that is listened to is one that was switched on for it, where there are several. */

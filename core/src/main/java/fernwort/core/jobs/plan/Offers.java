@@ -10,6 +10,7 @@ import fernwort.core.jobs.goal.Objection;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.network.End;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.ways.Source;
@@ -39,11 +40,17 @@ public final class Offers {
   private final State rest;
   private final Map<String, Offer> known = new ConcurrentHashMap<>();
 
+  /** What was found with the levels asked for last. */
+  private final Map<String, Offer> atLevels = new ConcurrentHashMap<>();
+
+  private volatile State lastLevels;
+
   Offers(Plans plans, Jobs jobs) {
     this.plans = plans;
     this.jobs = jobs.all();
     Network network = plans.network();
     rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
+    lastLevels = rest;
   }
 
   /** Returns the jobs that are asked about, grouped as people meet them. */
@@ -56,6 +63,43 @@ public final class Offers {
     return known.computeIfAbsent(job.id(), id -> new Looked(plans.forJob(job)).offer(job));
   }
 
+  /**
+   * Looks whether a job can be done with what the tanks hold, wherever the handles are: what the
+   * plan from there says.
+   *
+   * @param now what the tanks hold, and how the vehicle stands
+   */
+  public Offer of(Job job, State now) {
+    Offer ever = of(job);
+    if (!ever.isPossible()) {
+      return ever;
+    }
+    State levels = now.with(rest.setting());
+    if (!levels.equals(lastLevels)) {
+      atLevels.clear();
+      lastLevels = levels;
+    }
+    return atLevels.computeIfAbsent(job.id(), id -> at(job, levels));
+  }
+
+  private Offer at(Job job, State levels) {
+    Already already = new Already(plans.network(), job);
+    Optional<Plan.Trouble> nothing = already.empty(levels).or(() -> already.full(levels));
+    return nothing.isPresent()
+        ? new Offer(job, nothing, false)
+        : new Looked(plans.forJob(job)).offer(job, levels);
+  }
+
+  /** Looks at every job with what the tanks hold. */
+  public List<Offer> all(State now) {
+    return jobs.parallelStream().map(Effort.carried((Job job) -> of(job, now))).toList();
+  }
+
+  /** The same, one after the other, so that who does something else meanwhile hardly notices. */
+  public List<Offer> oneByOne(State now) {
+    return jobs.stream().map(job -> of(job, now)).toList();
+  }
+
   /** Tells whether some setting of the handles does a job, whatever they are now. */
   public boolean isPossible(Job job) {
     return of(job).isPossible();
@@ -64,11 +108,6 @@ public final class Offers {
   /** Looks at every job at once, with what stands in its way. */
   public List<Offer> all() {
     return jobs.parallelStream().map(Effort.carried(this::of)).toList();
-  }
-
-  /** The same, one after the other, so that who does something else meanwhile hardly notices. */
-  public List<Offer> oneByOne() {
-    return jobs.stream().map(this::of).toList();
   }
 
   /** Looks at every job and returns those that can be done. */
@@ -85,14 +124,23 @@ public final class Offers {
       this.by = by;
     }
 
+    /** Free where some levels let it be done: a float may have shut, a tank stand at its overflow. */
     Offer offer(Job job) {
       Offer offer = offer(job, full(job));
-      // A float may have shut at half: what is filled is offered when it can be filled at all.
-      return offer.isPossible() || !fills(job) ? offer : offer(job, low(job));
+      for (State levels : List.of(low(job), middling())) {
+        Offer next = offer.isPossible() ? offer : offer(job, levels);
+        offer = next.isPossible() ? next : offer;
+      }
+      return offer;
     }
 
-    private static boolean fills(Job job) {
-      return needs(job).stream().anyMatch(n -> n.end().kind() == End.Kind.TANK);
+    /** Every tank a third full: where one runs over into another, neither does. */
+    private State middling() {
+      State third = rest;
+      for (Part tank : by.network().tanks()) {
+        third = holding(third, tank.id(), DRAWN);
+      }
+      return third;
     }
 
     /** At rest, with the tank that a job first draws from nearly full, so that it falls. */
@@ -127,15 +175,25 @@ public final class Offers {
       return job.stages().getFirst().goal().needs();
     }
 
+    /** Looks at each stage that has to be gone through; the first that cannot be tells why. */
     private Offer offer(Job job, State from) {
-      Goal goal = job.stages().getFirst().goal();
-      Offer offer = offer(job, from, goal);
-      return offer
-          .trouble()
-          .flatMap(Plan.Trouble::leftToCare)
-          .filter(danger -> by.bears())
-          .map(danger -> offer(job, from, goal.accepting(danger.code())))
-          .orElse(offer);
+      for (Job.Stage stage : job.stages()) {
+        if (!stage.optional()) {
+          State assumed = Job.assumed(by.network(), from, stage.goal());
+          Offer offer = offer(job, assumed, stage.goal());
+          offer =
+              offer
+                  .trouble()
+                  .flatMap(Plan.Trouble::leftToCare)
+                  .filter(danger -> by.bears())
+                  .map(danger -> offer(job, assumed, stage.goal().accepting(danger.code())))
+                  .orElse(offer);
+          if (!offer.isPossible()) {
+            return offer;
+          }
+        }
+      }
+      return new Offer(job, Optional.empty(), false);
     }
 
     private Offer offer(Job job, State from, Goal goal) {

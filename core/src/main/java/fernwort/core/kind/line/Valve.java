@@ -188,10 +188,16 @@ public interface Valve extends Kind {
     return motor().flatMap(Motor::unpowered);
   }
 
-  /** The stop that joins nothing, or the one that a diverter's handle lies lowest in. */
+  /**
+   * The stop that joins nothing; of a diverter the one to which its motor goes without power, or
+   * the one that its handle lies lowest in.
+   */
   @Override
   default Optional<Position> rest() {
-    return shut().or(() -> stops().stream().min(BY_HANDLE)).map(Stop::position);
+    return shut()
+        .or(() -> unpowered().map(this::stop))
+        .or(() -> stops().stream().min(BY_HANDLE))
+        .map(Stop::position);
   }
 
   /** Stops in an order that does not depend on how a file lists them. */

@@ -357,7 +357,9 @@ final class Draft {
     Seen seen = planner.seen(state);
     for (int attempt = 0; attempt < MOST_ATTEMPTS; attempt++) {
       Goal wiser = goal.and(lessons);
-      State assumed = Job.assumed(network, state, wiser);
+      // What runs out while a hose comes off does so at the level that is there.
+      boolean asItIs = !wiser.of(Condition.Dry.class).isEmpty();
+      State assumed = asItIs ? state : Job.assumed(network, state, wiser);
       seen = seen.at(assumed);
       ConditionEvaluator scout = planner.scout(seen, assumed, wiser);
       // What took several lessons is looked for less hard, so that nobody waits for long.

@@ -6,7 +6,7 @@ import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
 import fernwort.core.network.Network;
-import fernwort.core.rig.State;
+import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
@@ -17,6 +17,18 @@ import java.util.Optional;
 
 /** What a tank gains or loses while it is used and filled at once, and how long that lasts. */
 final class NetUse {
+
+  /** How far ahead a use is run (s); own choice. */
+  private static final double LONGEST = 6 * 3600;
+
+  /** So long a float takes to find its level at most (s); own choice. */
+  private static final double SETTLING = 300;
+
+  /** For so long what comes and goes is watched (s); own choice. */
+  private static final double WATCHED = 300;
+
+  /** A tank that gains or loses less than this share of what is drawn stays; own choice. */
+  private static final double STEADY = 0.02;
 
   private final Network network;
   private final Job job;
@@ -39,30 +51,38 @@ final class NetUse {
         : tank().flatMap(t -> said(run.copy(), t, taps.entrySet().iterator().next()));
   }
 
+  /** By its run, not by its first moment: a float that is shut just then opens soon. */
   private Optional<Message> said(Simulation used, PartId tank, Map.Entry<PartId, PositionId> tap) {
     used.set(tap.getKey(), tap.getValue());
-    double net = used.moment().gains().getOrDefault(tank, 0.0);
-    double drawn = used.moment().flows().fixture(tap.getKey());
-    if (drawn < Flows.TRICKLE) {
+    if (used.moment().flows().fixture(tap.getKey()) < Flows.TRICKLE) {
       return Optional.empty();
     }
+    double began = used.time();
+    Optional<Double> dry = used.copy().runUntil(Event.Kind.DRY, tank, began + LONGEST);
+    double ends = dry.orElse(began + LONGEST);
+    used.runTo(began + Math.min(SETTLING, (ends - began) / 2));
+    double from = used.time();
+    double before = used.moment().state().volume(tank);
+    used.runTo(from + Math.min(WATCHED, Math.max(1, (ends - from) / 2)));
+    double watched = used.time() - from;
+    double net = (used.moment().state().volume(tank) - before) / watched;
+    double drawn = used.moment().flows().fixture(tap.getKey());
     Message balance =
-        Says.WHILE_RUNS_NET_COME_IN_AND_GO.with(
-            label(tap.getKey()),
-            label(tank),
-            net < 0 ? "loses" : "gains",
-            Amount.flow(Math.abs(net)),
-            Amount.flow(drawn + net),
-            Amount.flow(drawn));
+        Math.abs(net) < STEADY * drawn
+            ? Says.WHILE_RUNS_STAYS.with(
+                label(tap.getKey()),
+                label(tank),
+                Amount.volume(used.moment().state().volume(tank)),
+                Amount.flow(drawn))
+            : Says.WHILE_RUNS_NET_COME_IN_AND_GO.with(
+                label(tap.getKey()),
+                label(tank),
+                net < 0 ? "loses" : "gains",
+                Amount.flow(Math.abs(net)),
+                Amount.flow(Math.max(0, drawn + net)),
+                Amount.flow(drawn));
     return Optional.of(
-        net < 0 ? Says.IT_LASTS.with(balance, Amount.time(left(used, tank) / -net)) : balance);
-  }
-
-  /** What can still be drawn from a tank (m³). */
-  private double left(Simulation used, PartId tank) {
-    State state = used.moment().state();
-    double stranded = network.figures(network.rig().part(tank), state.slope()).stranded();
-    return Math.max(0, state.volume(tank) - stranded);
+        dry.map(at -> Says.IT_LASTS.with(balance, Amount.time(at - began))).orElse(balance));
   }
 
   /** The tank that the job draws from and lets the mains fill at once, if it does. */

@@ -24,6 +24,7 @@ enum Says implements Phrase {
 
   // NetUse: what a tank gains or loses while it is used and filled at once, and how long that
   // lasts.
+  WHILE_RUNS_STAYS("While {} runs, {} stays near {}: as much comes in as goes out, {}."),
   WHILE_RUNS_NET_COME_IN_AND_GO("While {} runs, {} {} {} net: {} come in and {} go out."),
   IT_LASTS("{} It lasts {}."),
 

@@ -5,7 +5,6 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.MixingValve;
 import fernwort.core.kind.machine.Heater;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Network;
@@ -41,7 +40,7 @@ final class Blend {
     this.hydraulics = hydraulics;
     this.network = network;
     valves =
-        network.rig().parts().stream().filter(p -> p.kind() instanceof MixingValve).toList();
+        network.rig().parts().stream().filter(p -> p.kind().mixesTo().isPresent()).toList();
   }
 
   boolean isNeeded() {
@@ -102,22 +101,28 @@ final class Blend {
 
   /** The share of hot water that a valve takes: (T − cold)/(hot − cold), no more than all. */
   private double share(Part valve, Setting setting) {
-    double wanted = ((MixingValve) valve.kind()).temperature();
+    double wanted = valve.kind().mixesTo().orElseThrow();
     double hot = hotWater(valve, setting);
     return hot > wanted ? Math.max(0, (wanted - COLD) / (hot - COLD)) : 1;
   }
 
-  /** What comes to the hot side of a valve (K). */
+  /** What comes to the hot side of a valve (K): as heaters are set that are on, else cold. */
   private double hotWater(Part valve, Setting setting) {
     Connections open = Connections.of(network, setting);
-    return network.rig().parts().stream()
-        .filter(p -> p.kind() instanceof Heater && setting.has(p.id(), Kind.ON))
-        .filter(
-            p ->
-                open.behind(valve.id(), PortId.HOT, x -> x.kind().is(Purpose.HOLDS), p::equals)
-                    .isPresent())
-        .mapToDouble(p ->
-            ((Heater) p.kind()).heating().map(Heater.Heating::thermostat).orElse(Heater.THERMOSTAT))
+    List<Part> heaters =
+        network.rig().parts().stream()
+            .filter(p -> p.kind().heatsTo().isPresent())
+            .filter(
+                p ->
+                    open.behind(valve.id(), PortId.HOT, x -> x.kind().is(Purpose.HOLDS), p::equals)
+                        .isPresent())
+            .toList();
+    if (heaters.isEmpty()) {
+      return Heater.THERMOSTAT;
+    }
+    return heaters.stream()
+        .filter(p -> setting.has(p.id(), Kind.ON))
+        .mapToDouble(p -> p.kind().heatsTo().orElseThrow())
         .max()
         .orElse(COLD);
   }

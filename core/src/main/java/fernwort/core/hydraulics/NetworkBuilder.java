@@ -23,7 +23,6 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Tap;
 import fernwort.core.kind.line.Filter;
 import fernwort.core.kind.line.MixingValve;
-import fernwort.core.kind.line.Valve;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Levels;
@@ -254,25 +253,26 @@ final class NetworkBuilder {
   /** Of each valve that is open half way, what it takes in the line at its first port. */
   private Map<Integer, Double> throttled() {
     Map<Integer, Double> throttled = new HashMap<>();
-    for (Part part : network.rig().parts()) {
-      if (part.kind() instanceof Valve valve && graph.setting().has(part.id(), Valve.HALF)) {
-        valve.ports().stream()
-            .map(part::port)
-            .filter(network::hasLine)
-            .findFirst()
-            .ifPresent(port ->
-                throttled.merge(
-                    network.lineAt(port),
-                    valve.design().orElse(Valve.Design.BALL).halfWay(),
-                    Double::sum));
-      }
-    }
+    graph
+        .setting()
+        .positions()
+        .forEach((id, position) -> {
+          Part part = network.rig().part(id);
+          double takes = part.kind().throttles(position);
+          if (takes > 0) {
+            part.kind().ports().stream()
+                .map(part::port)
+                .filter(network::hasLine)
+                .findFirst()
+                .ifPresent(port -> throttled.merge(network.lineAt(port), takes, Double::sum));
+          }
+        });
     return throttled;
   }
 
   /** A check; in a mixing valve with what its side takes that is open so far. */
   private Loss checked(Part part, int e) {
-    if (!(part.kind() instanceof MixingValve) || conditions.hot().isEmpty()) {
+    if (conditions.hot().isEmpty() || part.kind().mixesTo().isEmpty()) {
       return new OneWay(graph.value(e));
     }
     double hot = conditions.hot(part.id());

@@ -12,6 +12,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.kind.tank.TankPort;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
 /**
@@ -138,6 +139,21 @@ public interface Kind {
    */
   default Optional<PositionId> bare(PositionId from, PositionId to) {
     return Optional.empty();
+  }
+
+  /** Returns the temperature that it mixes hot and cold water to (K), if it does. */
+  default OptionalDouble mixesTo() {
+    return OptionalDouble.empty();
+  }
+
+  /** Returns the temperature at which its thermostat stops (K), if it heats water. */
+  default OptionalDouble heatsTo() {
+    return OptionalDouble.empty();
+  }
+
+  /** Returns what it takes in a position that throttles (velocity heads of its line). */
+  default double throttles(PositionId position) {
+    return 0;
   }
 
   /** Returns the position in which it is opened to drain the rig, if it is among the first. */

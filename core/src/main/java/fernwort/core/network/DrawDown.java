@@ -70,6 +70,10 @@ public final class DrawDown {
   public double stranded(PartId tank) {
     Part part = network.rig().part(tank);
     double height = lowest.getOrDefault(tank, NEVER);
+    if (lowest.isEmpty()) {
+      // Nothing is drawn by anything described: what leaves by an outlet counts.
+      return network.figures(part, slope).stranded();
+    }
     if (height == NEVER) {
       return network.room(tank).capacity();
     }

@@ -22,6 +22,16 @@ public record Scale(
     Optional<Finer> finer,
     Optional<Coarser> coarser) {
 
+  private static final double TEN = 10;
+
+  /** From here down a finer unit reads better (of the coarser). */
+  private static final double TENTH = 0.1;
+
+  private static final double HALF = 0.5;
+
+  /** Millilitres in an imperial fluid ounce. */
+  private static final double OUNCE = 28.4130625;
+
   /** Millimetres, and metres where a tape reads them. */
   public static final Scale MILLIMETRES = of("mm", 0, 1).from(10_000, 1e-3, of("m", 1, 1));
 
@@ -35,18 +45,18 @@ public record Scale(
 
   /** US gallons; below a tenth fluid ounces, and below half of one of those teaspoons. */
   public static final Scale US_GALLONS =
-      of("US gal", 1, 2).below(0.1, 128, of("US fl oz", 0, 1).below(0.5, 6, of("tsp", 1, 2)));
+      of("US gal", 1, 2).below(TENTH, 128, of("US fl oz", 0, 1).below(HALF, 6, of("tsp", 1, 2)));
 
   /** Imperial gallons; below a tenth fluid ounces, and below half of one millilitres. */
   public static final Scale IMPERIAL_GALLONS =
       of("imp gal", 1, 2)
-          .below(0.1, 160, of("imp fl oz", 0, 1).below(0.5, 28.4130625, of("mL", 0, 1)));
+          .below(TENTH, 160, of("imp fl oz", 0, 1).below(HALF, OUNCE, of("mL", 0, 1)));
 
   /** Litres a minute. */
   public static final Scale LITRES_A_MINUTE = of("L/min", 1, 1).below(1, 1000, of("mL/min", 0, 0));
 
   /** Bar, and below a tenth millibar. */
-  public static final Scale BARS = of("bar", 1, 2).below(0.1, 1000, of("mbar", 0, 1));
+  public static final Scale BARS = of("bar", 1, 2).below(TENTH, 1000, of("mbar", 0, 1));
 
   /** Kilograms. */
   public static final Scale KILOGRAMS = of("kg", 0, 1);
@@ -56,8 +66,6 @@ public record Scale(
 
   /** Percent of a share. */
   public static final Scale PERCENT = of("%", 0, 0);
-
-  private static final double TEN = 10;
 
   /**
    * A finer unit.

@@ -87,7 +87,12 @@ public record Lasts(
     return shares.stream().mapToDouble(Share::counts).sum();
   }
 
-  /** Returns this with other days and use of fresh water. */
+  /**
+   * Returns this with other use and days of fresh water.
+   *
+   * @param perDay fresh water used in a day (m³)
+   * @param days until it ends (days)
+   */
   public Lasts withFresh(double perDay, double days) {
     return new Lasts(fresh, perDay, days, gray, grayPerDay, grayDays);
   }
@@ -98,7 +103,12 @@ public record Lasts(
     return new Lasts(fresh, 0, never, gray, 0, grayDays.map(days -> never));
   }
 
-  /** Returns this with other days and use of gray water. */
+  /**
+   * Returns this with other use and days of gray water.
+   *
+   * @param perDay gray water made in a day (m³)
+   * @param days until there is no more room (days)
+   */
   public Lasts withGray(double perDay, double days) {
     return new Lasts(fresh, freshPerDay, freshDays, gray, perDay, Optional.of(days));
   }

@@ -200,7 +200,7 @@ class ForecastTest {
         .singleElement()
         .satisfies(o -> {
           assertThat(o.kind()).isEqualTo(Anomaly.Kind.GAUGE);
-          assertThat(o.volume()).isCloseTo(0.02, within(1e-9));
+          assertThat(o.volume()).isCloseTo(0.02, within(1e-4));
         });
     assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.54, 1e-3, false)))
         .isEmpty();

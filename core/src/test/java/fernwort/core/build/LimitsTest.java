@@ -134,8 +134,8 @@ class LimitsTest {
     TankSupport front = rail(0.6, 2, 2500, 1800);
     assertThat(hung(0.2, rear, front).tips()).isFalse();
     assertThat(hung(0.6, rear, front).tips()).isFalse();
-    assertThat(hung(0.199, rear, front).tips()).isTrue();
-    assertThat(hung(0.601, rear, front).tips()).isTrue();
+    assertThat(hung(0.174, rear, front).tips()).isTrue();
+    assertThat(hung(0.626, rear, front).tips()).isTrue();
   }
 
   @Test

@@ -336,7 +336,7 @@ class WarningTableTest {
       tern | aft-motor open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | aft-motor open, aft=0 | PUMP_SUCKS_AIR WARNING pump+aft; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | aft-motor open, fore-motor open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
-      tern | bucket outside, suction bucket, delivery tanks | UNSAFE_WATER DANGER bucket+fore; HEATER_DRY DANGER heater; VENT_NARROW DANGER fore; VENT_NARROW DANGER arch; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray; RUNS_OVER_SOON NOTE vent-tail
+      tern | bucket outside, suction bucket, delivery tanks | UNSAFE_WATER DANGER bucket+fore; HEATER_DRY DANGER heater; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray; RUNS_OVER_SOON NOTE vent-tail
       tern | bucket outside, suction bucket, drink open | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | bucket outside | POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
       tern | bucket open, suction bucket | PUMP_DRY DANGER pump; HEATER_DRY DANGER heater; POWER_LOSS WARNING frost-motor+frost-tail; GRAY_NEARLY_FULL NOTE gray
@@ -344,7 +344,7 @@ class WarningTableTest {
       neck | jug pouring |
       neck | jug pouring, neck open | UNSAFE_WATER DANGER jug+tank; NO_AIR_OUT WARNING tank
       neck | jug pouring, neck open, vent-valve open | UNSAFE_WATER DANGER jug+tank
-      neck | jug pouring, neck open, vent-valve open, tank=124 | UNSAFE_WATER DANGER jug+tank; RUNS_OVER_SOON NOTE air
+      neck | jug pouring, neck open, vent-valve open, tank=124 | UNSAFE_WATER DANGER jug+tank; VENT_NARROW DANGER tank; RUNS_OVER_SOON NOTE air
       neck | jug pouring, vent-valve open, drain open | OPEN_TO_GROUND WARNING tail+tank
       neck | vent-valve open, drain open | OPEN_TO_GROUND WARNING tail+tank
       neck | drain open | NO_AIR_IN WARNING tank; OPEN_TO_GROUND WARNING tail+tank

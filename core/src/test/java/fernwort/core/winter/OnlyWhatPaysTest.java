@@ -100,8 +100,8 @@ class OnlyWhatPaysTest {
   @Test
   void theFirstBurstsOfAirGoOutByTheDrainsThatAreClosedThen() {
     assertThat(said(plan(DemoRig.called("marginalia").rig(), WinterizingMethod.AIR)))
-        .containsSubsequence(
-            "Blow 3 short bursts with every drain still open", "Put the cap on Cold drain cap.")
+        .anyMatch(s -> s.matches("Blow 3 short bursts with .*Cold drain cap.* still open"))
+        .contains("Put the cap on Cold drain cap.")
         .anyMatch(s -> s.matches("Blow . bursts to .*"));
   }
 

@@ -123,7 +123,7 @@ class WinterWaysTest {
     assertThat(swept(near, LineId.of("main")).high()).isCloseTo(belly, within(1e-8));
     // Three bursts, and one more for what stands in it.
     assertThat(near.bursts()).isEqualTo(4);
-    assertThat(said(plan)).contains("Blow 4 bursts to Near, until only mist comes");
+    assertThat(said(plan)).contains("Blow 4 bursts to Near; low spots on the way keep some water");
     assertThat(plan.notes().toString()).contains("too slow").contains("Near").contains("Far");
     assertThat(plan.left())
         .filteredOn(r -> r.id().equals(LineId.of("main")))

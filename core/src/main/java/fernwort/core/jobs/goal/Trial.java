@@ -65,7 +65,7 @@ public final class Trial {
   private static final double TURN = 5;
 
   /** An end stands bare for so long between its cap and its hose (s); own choice. */
-  public static final double BARE = TURN;
+  public static final double BARE = 5;
 
   /** What is asked how long it lasted. */
   private static final Set<Event.Kind> TIMED = EnumSet.of(Event.Kind.DRAWS_AIR, Event.Kind.RESTS);
@@ -185,10 +185,10 @@ public final class Trial {
     private void act(Act act) {
       switch (act) {
         case Turned s -> {
-          double bare = bared(s).map(open -> uncover(s.part(), open)).orElse(0.0);
+          bared(s).ifPresent(open -> uncover(s.part(), open));
           note(run.set(s.part(), s.position()));
           look();
-          pass(new Pause(TURN - bare));
+          pass(new Pause(TURN));
         }
         case Driven d -> drive(d.drive());
         case Pause p -> pass(p);
@@ -202,14 +202,13 @@ public final class Trial {
       return network.rig().part(turned.part()).kind().bare(before, turned.position());
     }
 
-    /** Takes the cap or hose off an end; returns how long it stands bare (s). */
-    private double uncover(PartId outlet, PositionId open) {
+    /** Takes the cap or hose off an end, which stands bare for a while. */
+    private void uncover(PartId outlet, PositionId open) {
       double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
       note(run.set(outlet, open));
       pass(new Pause(BARE));
       double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
       spilt.merge(outlet, after - before, Double::sum);
-      return BARE;
     }
 
     /** Drives off as things stand; what sloshes out is lost on the way. */

@@ -4,7 +4,6 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
-import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -56,12 +55,8 @@ public final class Uncovered {
   }
 
   private boolean runsWithValvesShut(Part inlet) {
+    // At rest every valve that can be is shut.
     State shut = new State(rig.atRest(), Map.of(), Slope.LEVEL);
-    for (Part part : rig.parts()) {
-      if (part.kind() instanceof Valve valve && valve.shut().isPresent()) {
-        shut = shut.with(part.id(), valve.shut().get().id());
-      }
-    }
     for (Part tank : network.tanks()) {
       shut = shut.withVolume(tank.id(), network.room(tank.id()).capacity());
     }

@@ -132,7 +132,6 @@ public final class Slips {
         if (plan.trouble().isEmpty()) {
           List<Act> acts = new ArrayList<>(Trial.acts(plan));
           acts.add(new Trial.Serve());
-          acts.addAll(used(use));
           return new Next(acts, use.taps());
         }
       }

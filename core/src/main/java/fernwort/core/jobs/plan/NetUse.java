@@ -5,6 +5,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Need;
+import fernwort.core.network.DrawDown;
 import fernwort.core.network.Network;
 import fernwort.core.run.Event;
 import fernwort.core.run.Simulation;
@@ -18,14 +19,11 @@ import java.util.Optional;
 /** What a tank gains or loses while it is used and filled at once, and how long that lasts. */
 final class NetUse {
 
-  /** How far ahead a use is run (s); own choice. */
-  private static final double LONGEST = 6 * 3600;
-
   /** So long a float takes to find its level at most (s); own choice. */
-  private static final double SETTLING = 300;
+  private static final double SETTLING = 240;
 
   /** For so long what comes and goes is watched (s); own choice. */
-  private static final double WATCHED = 300;
+  private static final double WATCHED = 240;
 
   /** A tank that gains or loses less than this share of what is drawn stays; own choice. */
   private static final double STEADY = 0.02;
@@ -58,15 +56,13 @@ final class NetUse {
       return Optional.empty();
     }
     double began = used.time();
-    Optional<Double> dry = used.copy().runUntil(Event.Kind.DRY, tank, began + LONGEST);
-    double ends = dry.orElse(began + LONGEST);
-    used.runTo(began + Math.min(SETTLING, (ends - began) / 2));
+    used.runTo(began + SETTLING);
     double from = used.time();
     double before = used.moment().state().volume(tank);
-    used.runTo(from + Math.min(WATCHED, Math.max(1, (ends - from) / 2)));
-    double watched = used.time() - from;
-    double net = (used.moment().state().volume(tank) - before) / watched;
+    Optional<Double> dry = used.runUntil(Event.Kind.DRY, tank, from + WATCHED);
+    double net = (used.moment().state().volume(tank) - before) / Math.max(1, used.time() - from);
     double drawn = used.moment().flows().fixture(tap.getKey());
+    double left = dry.isPresent() || net >= 0 ? 0 : left(used, tank) / -net;
     Message balance =
         Math.abs(net) < STEADY * drawn
             ? Says.WHILE_RUNS_STAYS.with(
@@ -81,8 +77,14 @@ final class NetUse {
                 Amount.flow(Math.abs(net)),
                 Amount.flow(Math.max(0, drawn + net)),
                 Amount.flow(drawn));
+    boolean ends = net < -STEADY * drawn;
     return Optional.of(
-        dry.map(at -> Says.IT_LASTS.with(balance, Amount.time(at - began))).orElse(balance));
+        ends ? Says.IT_LASTS.with(balance, Amount.time(used.time() - began + left)) : balance);
+  }
+
+  /** What can still be drawn from a tank (m³). */
+  private double left(Simulation used, PartId tank) {
+    return DrawDown.drawable(network, used.moment().state(), tank);
   }
 
   /** The tank that the job draws from and lets the mains fill at once, if it does. */

@@ -157,24 +157,21 @@ public final class StageRun {
 
   /** Makes one turn. */
   public void turn(PartId part, PositionId position) {
-    double bare =
-        network
-            .rig()
-            .part(part)
-            .kind()
-            .bare(run.moment().state().setting().of(part), position)
-            .map(open -> put(part, open, Trial.BARE))
-            .orElse(0.0);
-    put(part, position, TURN - bare);
+    network
+        .rig()
+        .part(part)
+        .kind()
+        .bare(run.moment().state().setting().of(part), position)
+        .ifPresent(open -> put(part, open, Trial.BARE));
+    put(part, position, TURN);
   }
 
-  /** Puts a part somewhere and looks on; returns for how long (s). */
-  private double put(PartId part, PositionId position, double seconds) {
+  /** Puts a part somewhere and looks on for so long (s). */
+  private void put(PartId part, PositionId position, double seconds) {
     if (harm.isEmpty()) {
       note(run.set(part, position), Set.of());
       pass(seconds);
     }
-    return seconds;
   }
 
   private void pass(double seconds) {

@@ -17,6 +17,7 @@ import fernwort.core.kind.entered.EnteredValues;
 import fernwort.core.kind.entered.Property;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A thermostatic mixing valve with a check valve in each of its inlets, so that hot and cold water
@@ -56,6 +57,11 @@ public record MixingValve(double temperature, double crackingPressure) implement
         new Link(HOT, MIDDLE, Link.Law.CHECK, crackingPressure),
         new Link(MIDDLE, MIXED, Link.Law.FREE, 0),
         new Link(MIXED, MIDDLE, Link.Law.FREE, 0));
+  }
+
+  @Override
+  public OptionalDouble mixesTo() {
+    return OptionalDouble.of(temperature);
   }
 
   @Override

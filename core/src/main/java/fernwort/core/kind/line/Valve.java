@@ -113,6 +113,11 @@ public interface Valve extends Kind {
   }
 
   @Override
+  default double throttles(PositionId position) {
+    return position.equals(HALF) ? design().orElse(Design.BALL).halfWay() : 0;
+  }
+
+  @Override
   default Frost frost() {
     return Frost.CRACKS;
   }

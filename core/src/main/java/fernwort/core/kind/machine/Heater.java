@@ -22,6 +22,7 @@ import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * A water heater.
@@ -74,6 +75,11 @@ public record Heater(Type works, boolean relief, double drainHeight, Optional<He
 
   /** Its drain plug out. */
   public static final Position DRAINED = Position.of("drained", Says.DRAIN_PLUG_OUT.text());
+
+  @Override
+  public OptionalDouble heatsTo() {
+    return OptionalDouble.of(heating.map(Heating::thermostat).orElse(THERMOSTAT));
+  }
 
   @Override
   public List<PossibleFault> faults() {

@@ -136,7 +136,7 @@ class SlipJudgeTest {
   @ParameterizedTest
   @EnumSource(
       value = Event.Kind.class,
-      names = {"BULGES", "SUCKED_IN"})
+      names = {"BURSTS", "SUCKED_IN"})
   void whatBreaksIsGrave(Event.Kind kind) {
     ElementId subject = PartId.of("main");
     Slip slip = judged(RIGHT, happening(kind, subject, 125));
@@ -146,6 +146,13 @@ class SlipJudgeTest {
     assertThat(slip.undone()).startsWith("Only if it is caught at once");
     assertThat(judged(happening(kind, subject, 9), happening(kind, subject, 125)).grade())
         .isEqualTo(Slip.Grade.HARMLESS);
+  }
+
+  @Test
+  void aTankThatBulgesAndDoesNotBurstIsDamage() {
+    Slip slip = judged(RIGHT, happening(Event.Kind.BULGES, PartId.of("main"), 60));
+    assertThat(slip.grade()).isEqualTo(Slip.Grade.BAD);
+    assertThat(slip.leads().toString()).contains("bulges after");
   }
 
   @Test
@@ -196,10 +203,12 @@ class SlipJudgeTest {
   void aTapThatGivesLessThanHalfIsNotServed() {
     assertThat(judged(serving(1e-4), serving(4.9e-5)).grade()).isEqualTo(Slip.Grade.NUISANCE);
     assertThat(judged(serving(1e-4), serving(5.1e-5)).grade()).isEqualTo(Slip.Grade.HARMLESS);
-    assertThat(judged(serving(1e-4), RIGHT).grade()).isEqualTo(Slip.Grade.NUISANCE);
+    assertThat(judged(serving(1e-4), serving(0)).grade()).isEqualTo(Slip.Grade.NUISANCE);
+    // A tap that nobody came to try tells nothing.
+    assertThat(judged(serving(1e-4), RIGHT).grade()).isEqualTo(Slip.Grade.HARMLESS);
     // What only drips when all is right is missed by nobody.
-    assertThat(judged(serving(2e-6), RIGHT).grade()).isEqualTo(Slip.Grade.HARMLESS);
-    assertThat(judged(serving(1e-4), RIGHT).undone()).startsWith("Yes");
+    assertThat(judged(serving(2e-6), serving(0)).grade()).isEqualTo(Slip.Grade.HARMLESS);
+    assertThat(judged(serving(1e-4), serving(0)).undone()).startsWith("Yes");
   }
 
   @Test
@@ -222,7 +231,7 @@ class SlipJudgeTest {
   void theWorstDecidesAndAJobNotDoneIsNotAddedToIt() {
     Outcome came =
         outcome(
-            Map.of(new Thing(Event.Kind.BULGES, PartId.of("main")), 50.0),
+            Map.of(new Thing(Event.Kind.BURSTS, PartId.of("main")), 50.0),
             Map.of(),
             FROM,
             Map.of(PartId.of("main-tail"), 0.02),

@@ -9,6 +9,8 @@ import fernwort.core.effort.EffortExceededException;
 import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import java.time.Duration;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -54,8 +56,8 @@ class OffersTest {
 
   @Test
   void oneAfterTheOtherTheySayTheSame() {
-    Offers offers = offers();
-    assertThat(offers.oneByOne()).isNotEmpty().isEqualTo(offers.all());
+    State now = new State(NETWORK.rig().atRest(), NETWORK.halfFull(), Slope.LEVEL);
+    assertThat(offers().oneByOne(now)).isNotEmpty().isEqualTo(offers().all(now));
   }
 
   @Test

@@ -226,10 +226,12 @@ class PlansTest {
     Simulation run = Simulation.start(PLUMBING, TRUCK.state());
     run.set(PartId.of("fill-selector"), PositionId.of("main"));
     run.runTo(5);
-    run.set(PartId.of("inlet"), PositionId.of("mains"));
+    run.set(PartId.of("inlet"), PositionId.of("open"));
     run.runTo(10);
+    run.set(PartId.of("inlet"), PositionId.of("mains"));
+    run.runTo(15);
     double before = TRUCK.state().volume(PartId.of("main"));
-    double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 10;
+    double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 15;
     assertThat(wait.seconds().expected()).isCloseTo(full, within(0.01));
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);

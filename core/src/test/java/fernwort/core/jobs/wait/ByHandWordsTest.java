@@ -55,6 +55,6 @@ class ByHandWordsTest {
     assertThat(words.toString())
         .startsWith("Stop at 42 L")
         .contains(RIG.part(fore).label())
-        .contains("too narrow");
+        .contains("more than it bears");
   }
 }

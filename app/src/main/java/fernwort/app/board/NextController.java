@@ -4,7 +4,6 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.Sleep;
-
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.sizing.Lasts;
@@ -107,9 +106,7 @@ class NextController {
     return new Bar(
         sort,
         what,
-        units.show(Measure.VOLUME, holds)
-            + " of "
-            + units.show(Measure.VOLUME, full),
+        units.show(Measure.VOLUME, holds) + " of " + units.show(Measure.VOLUME, full),
         Math.clamp(100 * holds / full, 0, 100),
         until(words, days));
   }

@@ -120,8 +120,7 @@ public final class NextLines {
     Wintering now = sleep.now(trip.open());
     FreezeForecast.Asked asked = NightAir.asked(trip.form(), forecast);
     FreezeForecast night = FreezeForecast.of(trip.network(), now, asked);
-    return Advisor.Frost.of(
-        night, asked.outside().lowest(), NightAir::clock, forecast.isPresent());
+    return Advisor.Frost.of(night, asked.outside().lowest(), NightAir::clock, forecast.isPresent());
   }
 
   /** What is due by its days and was done before; use is counted on the page itself. */

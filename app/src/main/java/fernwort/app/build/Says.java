@@ -169,7 +169,8 @@ enum Says implements Phrase {
   IT_TIPS("△ It tips"),
   TIPS_SIDEWAYS("△ It tips to the side"),
   IN_A_BEND("in a bend"),
-  A_STRAP_OVER_IT_OR_A_WALL("it is taller than its width holds: strap it to a wall, or over its top"),
+  A_STRAP_OVER_IT_OR_A_WALL(
+      "it is taller than its width holds: strap it to a wall, or over its top"),
   ITS_CENTRE_LIES_BEYOND_THE_LAST(
       "its centre lies beyond the last support: one of them is lifted; move one past it"),
   ONE_SLACK_SUPPORT_LETS_IT_FALL("One slack support lets it fall"),

@@ -18,8 +18,8 @@ import fernwort.core.drain.Wintering;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.Forgotten;
 import fernwort.core.winter.FrostRisks;
-import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.FrostVerdict;
+import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
@@ -115,8 +115,7 @@ class ColdPages {
       return Says.IN_USE_PIPES_FULL_OF_WATER.text();
     }
     Sleep.Sheet sheet = asleep.get();
-    FrostVerdict verdict =
-        FrostVerdict.of(FrostRisks.of(rig.network(), sheet.now(), wish.cold()));
+    FrostVerdict verdict = FrostVerdict.of(FrostRisks.of(rig.network(), sheet.now(), wish.cold()));
     String how =
         Says.ON_BY_OF_STEPS_TICKED.filled(
             sheet.title(),
@@ -335,10 +334,7 @@ class ColdPages {
     desk.show(
         trip,
         "tonight",
-        TonightPage.of(
-            trip,
-            sleep.now(trip.open()),
-            weather.night(trip.open(), today())),
+        TonightPage.of(trip, sleep.now(trip.open()), weather.night(trip.open(), today())),
         model);
     return "cold/tonight";
   }

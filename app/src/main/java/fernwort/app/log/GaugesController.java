@@ -11,14 +11,14 @@ import fernwort.app.services.Diary;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.core.budget.Budget;
 import fernwort.core.id.PartId;
 import fernwort.core.kind.end.Tank;
+import fernwort.core.kind.tank.Contents;
+import fernwort.core.network.DrawDown;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
-import fernwort.core.kind.tank.Contents;
-import fernwort.core.budget.Budget;
-import fernwort.core.network.DrawDown;
 import fernwort.core.tank.Dipstick;
 import fernwort.core.tank.GaugeCurve;
 import fernwort.core.tank.GaugeScale;
@@ -190,10 +190,10 @@ class GaugesController {
             kind, rig.network().room(PartId.of(tank)), slope, 1 / units.in(Measure.VOLUME, 1));
     boolean fresh = kind.contents() == Contents.FRESH;
     Budget budget = diary.budget(rig, clock.instant());
-    int people = budget.people() > 0 ? budget.people() : diary.asked(rig, clock.instant()).habits().people();
+    int people =
+        budget.people() > 0 ? budget.people() : diary.asked(rig, clock.instant()).habits().people();
     double aDay = people * budget.fresh().rate().expected();
-    double stranded =
-        fresh ? DrawDown.of(rig.network(), slope).stranded(PartId.of(tank)) : 0;
+    double stranded = fresh ? DrawDown.of(rig.network(), slope).stranded(PartId.of(tank)) : 0;
     List<Strip> strips = new ArrayList<>();
     double length = stick.length() * 1000;
     for (double from = 0; from < length; from += STRIP) {

@@ -49,8 +49,7 @@ public class AiredLines {
     for (Part tank : rig.rig().tanks(Contents.FRESH).toList()) {
       Optional<Instant> dry = ranDry(rig, tank);
       if (dry.isPresent() && !isPurgedSince(rig, dry.get())) {
-        suction(rig, tank)
-            .forEach(id -> lines.put(id, line(rig, id).volume()));
+        suction(rig, tank).forEach(id -> lines.put(id, line(rig, id).volume()));
       }
     }
     return lines.isEmpty() ? Dry.NOTHING : new Dry(lines, Map.of());

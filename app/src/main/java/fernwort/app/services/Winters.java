@@ -18,9 +18,9 @@ import fernwort.core.say.Refusal;
 import fernwort.core.winter.FrostRisks;
 import fernwort.core.winter.Spring;
 import fernwort.core.winter.WinterizingMethods;
+import fernwort.core.winter.sheets.FrostVerdict;
 import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Operation;
-import fernwort.core.winter.sheets.FrostVerdict;
 import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
@@ -259,8 +259,7 @@ public class Winters {
 
   /** What an autumn's sheet has come to, for the log. */
   private static String safe(OpenRig rig, Sleep.Sheet sheet) {
-    FrostVerdict verdict =
-        FrostVerdict.of(FrostRisks.of(rig.network(), sheet.now(), sheet.cold()));
+    FrostVerdict verdict = FrostVerdict.of(FrostRisks.of(rig.network(), sheet.now(), sheet.cold()));
     String cold = String.format(Locale.ROOT, "%.0f °C", sheet.cold() - ColdWater.ZERO);
     return Says.DOWN_TO.filled(verdict.words(rig.rig()), cold);
   }

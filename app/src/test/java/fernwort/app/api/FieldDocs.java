@@ -69,10 +69,7 @@ final class FieldDocs {
   }
 
   private static String plain(String words) {
-    return words
-        .replaceAll("\\{@\\w+ ([^}]*)}", "$1")
-        .replaceAll("\\s+", " ")
-        .strip();
+    return words.replaceAll("\\{@\\w+ ([^}]*)}", "$1").replaceAll("\\s+", " ").strip();
   }
 
   /** Returns what is said of a component of a record, if anything is. */

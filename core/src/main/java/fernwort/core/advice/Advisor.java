@@ -91,8 +91,7 @@ public final class Advisor {
    * @param bursts whether a fifth of it or of another part is ice before the morning
    * @param simulated whether the weather is that of the demo
    */
-  public record Frost(
-      double lowest, String part, String hour, boolean bursts, boolean simulated) {
+  public record Frost(double lowest, String part, String hour, boolean bursts, boolean simulated) {
 
     /**
      * Returns what freezes first in a night, if anything does.
@@ -101,16 +100,13 @@ public final class Advisor {
      * @param simulated whether the weather is that of the demo
      */
     public static Optional<Frost> of(
-        FreezeForecast night,
-        double lowest,
-        DoubleFunction<String> clock,
-        boolean simulated) {
+        FreezeForecast night, double lowest, DoubleFunction<String> clock, boolean simulated) {
       boolean bursts = night.exposures().stream().anyMatch(e -> e.stops().isPresent());
       return night.exposures().stream()
           .filter(e -> e.zero().isPresent())
           .findFirst()
-          .map(e -> new Frost(
-              lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts, simulated));
+          .map(e ->
+              new Frost(lowest, e.label(), clock.apply(e.zero().orElseThrow()), bursts, simulated));
     }
   }
 
@@ -155,8 +151,8 @@ public final class Advisor {
     return new Advice(
         Advice.What.KEEP_FROM_FROST,
         frost.bursts() ? Severity.WARNING : Severity.NOTE,
-        (frost.simulated() ? AdviceWords.SIMULATED_FROST : AdviceWords.FROST).with(
-            new Amount(Quantity.TEMPERATURE, frost.lowest()), frost.part(), frost.hour()),
+        (frost.simulated() ? AdviceWords.SIMULATED_FROST : AdviceWords.FROST)
+            .with(new Amount(Quantity.TEMPERATURE, frost.lowest()), frost.part(), frost.hour()),
         Optional.empty());
   }
 

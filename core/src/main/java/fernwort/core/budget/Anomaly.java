@@ -173,8 +173,7 @@ public record Anomaly(
   }
 
   /** What was filled in between two looks does not show, whether at once or in several fills. */
-  private static void filled(
-      Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
+  private static void filled(Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
     for (int i = 0; i < levels.size(); i++) {
       if (levels.get(i) instanceof Fact.Seen a) {
         int fills = i + 1;
@@ -197,8 +196,7 @@ public record Anomaly(
                     a.at(),
                     b.at(),
                     Math.abs(off),
-                    Says.WERE_FILLED_IN_AND_THE_GAUGE.with(
-                        Amount.volume(in), Amount.volume(shows)),
+                    Says.WERE_FILLED_IN_AND_THE_GAUGE.with(Amount.volume(in), Amount.volume(shows)),
                     Says.CALIBRATE_THE_GAUGE_BY_KNOWN.with()));
           }
         }
@@ -210,8 +208,7 @@ public record Anomaly(
    * What went over each whole absence, from the last look before it to the first after it, however
    * often somebody looked in between: each look alone may be within its doubt.
    */
-  private static void absences(
-      Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
+  private static void absences(Looked looked, double rate, List<Fact> levels, List<Anomaly> found) {
     for (Fact fact : looked.facts()) {
       if (fact instanceof Fact.Away away && away.at() < looked.at()) {
         List<Fact> over =
@@ -219,15 +216,18 @@ public record Anomaly(
                 .filter(f -> f.at() >= away.at() - NEAR && f.at() <= away.until() + NEAR)
                 .toList();
         List<Fact.Seen> looks =
-            over.stream()
-                .filter(Fact.Seen.class::isInstance)
-                .map(Fact.Seen.class::cast)
-                .toList();
+            over.stream().filter(Fact.Seen.class::isInstance).map(Fact.Seen.class::cast).toList();
         if (looks.size() > 1 && over.size() == looks.size()) {
-          Fact.Seen first = looks.stream().filter(l -> l.at() <= away.at()).reduce((a, b) -> b)
-              .orElse(looks.getFirst());
-          Fact.Seen last = looks.stream().filter(l -> l.at() >= away.until()).findFirst()
-              .orElse(looks.getLast());
+          Fact.Seen first =
+              looks.stream()
+                  .filter(l -> l.at() <= away.at())
+                  .reduce((a, b) -> b)
+                  .orElse(looks.getFirst());
+          Fact.Seen last =
+              looks.stream()
+                  .filter(l -> l.at() >= away.until())
+                  .findFirst()
+                  .orElse(looks.getLast());
           lost(looked, rate, first, last, found);
         }
       }
@@ -240,8 +240,7 @@ public record Anomaly(
     double went = looked.store().sign() * (last.volume() - first.volume()) - used;
     double doubt = Math.hypot(Math.hypot(first.doubt(), last.doubt()), used * HALF);
     if (went > FAR * doubt && went > LITTLE) {
-      found.removeIf(
-          a -> a.kind() == Kind.LEAK && a.from() >= first.at() && a.to() <= last.at());
+      found.removeIf(a -> a.kind() == Kind.LEAK && a.from() >= first.at() && a.to() <= last.at());
       found.add(
           new Anomaly(
               Kind.LEAK,
@@ -281,8 +280,7 @@ public record Anomaly(
                 a.at(),
                 b.at(),
                 used,
-                Says.STANDS_AT_WHILE_AT_LEAST.with(
-                    Amount.volume(b.volume()), Amount.volume(used)),
+                Says.STANDS_AT_WHILE_AT_LEAST.with(Amount.volume(b.volume()), Amount.volume(used)),
                 Says.CHECK_THE_GAUGE_AGAINST_A_STICK.with()))
         : Optional.empty();
   }

@@ -89,7 +89,8 @@ public record Budget(
                     at));
     List<Anomaly> oddities =
         new ArrayList<>(
-            Anomaly.of(new Anomaly.Looked(fresh, crew, shape, freshFacts, freshLearnt, entered, at)));
+            Anomaly.of(
+                new Anomaly.Looked(fresh, crew, shape, freshFacts, freshLearnt, entered, at)));
     boolean enough = isEnough(sound, at);
     if (enough) {
       gray.flatMap(g -> Anomaly.grayShort(freshLearnt, g, share, grayFacts, at))
@@ -114,8 +115,7 @@ public record Budget(
   }
 
   /** From a gauge that stands still only the first look is believed. */
-  private static List<Fact> withoutStuck(
-      List<Fact> facts, Crew crew, double entered, double at) {
+  private static List<Fact> withoutStuck(List<Fact> facts, Crew crew, double entered, double at) {
     return Anomaly.stuck(facts, crew, entered, at)
         .map(a ->
             facts.stream()
@@ -184,8 +184,7 @@ public record Budget(
    * was worked out from levels and entered habits.
    */
   public Lasts lasting(Lasts worked) {
-    Lasts lasts =
-        fresh.isKnown() ? worked.withFresh(perDay(fresh), days(fresh.ends())) : worked;
+    Lasts lasts = fresh.isKnown() ? worked.withFresh(perDay(fresh), days(fresh.ends())) : worked;
     return gray.filter(ConsumptionFilter::isKnown)
         .map(g -> lasts.withGray(perDay(g), days(g.ends())))
         .orElse(lasts);

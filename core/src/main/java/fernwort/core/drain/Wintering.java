@@ -1,6 +1,5 @@
 package fernwort.core.drain;
 
-import java.util.List;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
@@ -16,6 +15,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.water.Dry;
 import fernwort.core.say.Refusal;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;

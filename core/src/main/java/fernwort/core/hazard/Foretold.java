@@ -55,7 +55,17 @@ final class Foretold {
         case DRAWS_AIR -> drawsAir(scene, h, found);
         case RUNS_OUT -> runsOut(scene, h, found);
         case BACKS_UP -> backsUp(scene, h, found);
-        case BURSTS, FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND -> {}
+        case BURSTS,
+            FULL,
+            DRY,
+            SIPHONS,
+            CYCLES,
+            RESTS,
+            POURED_OUT,
+            FLOAT_SHUTS,
+            HOT,
+            AWAITED,
+            HAND -> {}
       }
     }
   }

@@ -11,9 +11,9 @@ import fernwort.core.network.End;
 import fernwort.core.network.Relief;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.State;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.ways.DrivenBy;
@@ -172,7 +172,9 @@ final class TankCheck implements Check {
                     List.of(end, tank.id()))));
   }
 
-  /** Tells whether a full tank presses enough to run out at an end: a relief valve holds it back. */
+  /**
+   * Tells whether a full tank presses enough to run out at an end: a relief valve holds it back.
+   */
   private static boolean runsOutWhenFull(Scene scene, Part tank, PartId end) {
     State full =
         scene

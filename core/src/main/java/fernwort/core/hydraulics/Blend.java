@@ -39,8 +39,7 @@ final class Blend {
   Blend(Hydraulics hydraulics, Network network) {
     this.hydraulics = hydraulics;
     this.network = network;
-    valves =
-        network.rig().parts().stream().filter(p -> p.kind().mixesTo().isPresent()).toList();
+    valves = network.rig().parts().stream().filter(p -> p.kind().mixesTo().isPresent()).toList();
   }
 
   boolean isNeeded() {
@@ -112,10 +111,9 @@ final class Blend {
     List<Part> heaters =
         network.rig().parts().stream()
             .filter(p -> p.kind().heatsTo().isPresent())
-            .filter(
-                p ->
-                    open.behind(valve.id(), PortId.HOT, x -> x.kind().is(Purpose.HOLDS), p::equals)
-                        .isPresent())
+            .filter(p ->
+                open.behind(valve.id(), PortId.HOT, x -> x.kind().is(Purpose.HOLDS), p::equals)
+                    .isPresent())
             .toList();
     if (heaters.isEmpty()) {
       return Heater.THERMOSTAT;

@@ -17,7 +17,8 @@ public record Conditions(
     Fluid water, Map<PartId, Double> clogging, Carried carried, Map<PartId, Double> hot) {
 
   /** Water at 15 °C, clean filters, every vent open. */
-  public static final Conditions ORDINARY = new Conditions(Fluid.WATER, Map.of(), Carried.NOTHING, Map.of());
+  public static final Conditions ORDINARY =
+      new Conditions(Fluid.WATER, Map.of(), Carried.NOTHING, Map.of());
 
   public Conditions {
     clogging = Map.copyOf(clogging);

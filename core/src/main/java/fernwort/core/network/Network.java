@@ -1,7 +1,5 @@
 package fernwort.core.network;
 
-import fernwort.core.rig.State;
-import java.util.TreeMap;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
@@ -19,6 +17,7 @@ import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import fernwort.core.tank.TankFigures;
 import fernwort.core.tank.TankRoom;
 import java.util.ArrayList;
@@ -26,6 +25,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;

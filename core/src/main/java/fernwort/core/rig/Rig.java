@@ -166,11 +166,12 @@ public record Rig(
    */
   public Setting fitted(Map<PartId, PositionId> kept) {
     Map<PartId, PositionId> positions = new TreeMap<>();
-    handles().forEach(p -> {
-      PositionId stood = kept.get(p.id());
-      boolean has = p.kind().positions().stream().anyMatch(at -> at.id().equals(stood));
-      positions.put(p.id(), stood != null && has ? stood : p.rest().id());
-    });
+    handles()
+        .forEach(p -> {
+          PositionId stood = kept.get(p.id());
+          boolean has = p.kind().positions().stream().anyMatch(at -> at.id().equals(stood));
+          positions.put(p.id(), stood != null && has ? stood : p.rest().id());
+        });
     return new Setting(positions);
   }
 

@@ -113,7 +113,8 @@ final class BlowingOut {
    */
   static void leaveOpen(WinterSheet sheet) {
     for (Part part : sheet.network().rig().parts()) {
-      if (part.kind().is(Purpose.USE) && sheet.now().state().setting().has(part.id(), Tap.SHUT.id())) {
+      if (part.kind().is(Purpose.USE)
+          && sheet.now().state().setting().has(part.id(), Tap.SHUT.id())) {
         part.kind()
             .drained()
             .filter(open -> runsOut(sheet, part, open))
@@ -124,8 +125,7 @@ final class BlowingOut {
 
   private static boolean runsOut(WinterSheet sheet, Part tap, PositionId open) {
     Network network = sheet.network();
-    Wintering opened =
-        Draining.of(network, sheet.now().with(network.rig(), tap.id(), open));
+    Wintering opened = Draining.of(network, sheet.now().with(network.rig(), tap.id(), open));
     return inLines(network, sheet.now()) - inLines(network, opened) > A_DROP;
   }
 

@@ -82,7 +82,9 @@ public final class DrainingPoints {
         Says.PARK_IT.text());
   }
 
-  /** What more stays in tanks on a slope than as it is parked (m³): a lean is for the sum of both. */
+  /**
+   * What more stays in tanks on a slope than as it is parked (m³): a lean is for the sum of both.
+   */
   private double moreInTanks(Slope slope) {
     Slope parked = sheet.now().state().slope();
     return network.tanks().stream()

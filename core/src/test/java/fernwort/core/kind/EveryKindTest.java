@@ -289,7 +289,11 @@ class EveryKindTest {
   void aMixingValveGivesOfBothAndDoesNotLetHotWaterCrossIntoTheCold() {
     Rig rig = mixing();
     Hydraulics hydraulics = Hydraulics.of(Network.of(rig));
-    Flows open = hydraulics.solve(running(rig).with(PartId.of("sink"), PositionId.of("open")));
+    Flows open =
+        hydraulics.solve(
+            running(rig)
+                .with(PartId.of("heater"), Kind.ON)
+                .with(PartId.of("sink"), PositionId.of("open")));
     assertThat(open.line(LineId.of("to-mix"))).isGreaterThan(1e-5);
     assertThat(open.line(LineId.of("hot"))).isGreaterThan(1e-5);
     assertThat(open.fixture(PartId.of("sink")))

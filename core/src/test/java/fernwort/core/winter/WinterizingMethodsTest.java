@@ -3,8 +3,8 @@ package fernwort.core.winter;
 import static fernwort.core.OnRecord.number;
 import static fernwort.core.OnRecord.tell;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.OnRecord;
 import fernwort.core.Sampled;

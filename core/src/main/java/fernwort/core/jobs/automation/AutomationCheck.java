@@ -239,7 +239,8 @@ public final class AutomationCheck {
 
   private Optional<Warning> harm(Event h) {
     return switch (h.kind()) {
-      case BULGES, BURSTS -> harm(Warning.Code.NO_AIR_OUT, h, Says.OPEN_ITS_VENT_OR_LET_IT_STOP.text());
+      case BULGES, BURSTS ->
+          harm(Warning.Code.NO_AIR_OUT, h, Says.OPEN_ITS_VENT_OR_LET_IT_STOP.text());
       case SUCKED_IN -> harm(Warning.Code.NO_AIR_IN, h, Says.OPEN_ITS_VENT_OR_LET_IT_STOP.text());
       case DRAWS_AIR -> harm(Warning.Code.PUMP_DRY, h, Says.LET_IT_CHANGE_OVER_SOONER.text());
       case BACKS_UP -> harm(Warning.Code.GRAY_FULL, h, Says.LET_IT_STOP_BEFORE_GRAY_IS_FULL.text());

@@ -130,7 +130,9 @@ public sealed interface Condition {
   record Parted(PartId from, PartId to) implements Condition {
     @Override
     public Optional<Objection> objection(ConditionEvaluator scout, Setting setting, Levels levels) {
-      return scout.route(Uncovered.turning(scout.network().rig(), setting), from, to).map(route -> new Objection.Joined(from, to, route));
+      return scout
+          .route(Uncovered.turning(scout.network().rig(), setting), from, to)
+          .map(route -> new Objection.Joined(from, to, route));
     }
   }
 

@@ -8,6 +8,7 @@ import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
+import fernwort.core.kind.Kind;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.State;
@@ -204,11 +205,18 @@ public final class Trial {
 
     /** Takes the cap or hose off an end, which stands bare for a while. */
     private void uncover(PartId outlet, PositionId open) {
+      Kind kind = network.rig().part(outlet).kind();
+      boolean pressed =
+          kind.gives(run.moment().state().setting().of(outlet))
+              .filter(given -> given.pressure() > 0)
+              .isPresent();
+      // A hose whose tap is still on goes on running, whatever it is taken off.
+      double sprays = pressed ? kind.brings() * BARE : 0;
       double before = run.moment().totals().out().getOrDefault(outlet, 0.0);
       note(run.set(outlet, open));
       pass(new Pause(BARE));
       double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
-      spilt.merge(outlet, after - before, Double::sum);
+      spilt.merge(outlet, after - before + sprays, Double::sum);
     }
 
     /** Drives off as things stand; what sloshes out is lost on the way. */

@@ -173,7 +173,7 @@ final class SlipJudge {
 
   /** What was lost at an end, but for what ran over somebody's hands there. */
   private static double lost(Trial.Outcome of, PartId end) {
-    return of.out().getOrDefault(end, 0.0) - of.spilt().getOrDefault(end, 0.0);
+    return Math.max(0, of.out().getOrDefault(end, 0.0) - of.spilt().getOrDefault(end, 0.0));
   }
 
   private static boolean breaks(Event.Kind kind) {

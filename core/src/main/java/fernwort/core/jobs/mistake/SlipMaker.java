@@ -34,24 +34,32 @@ final class SlipMaker {
   /** What a person does next with the job. */
   private final List<Act> next;
 
+  /** Whether the taps that are looked at are those that the job is for. */
+  private final boolean own;
+
   /**
    * Prepares a rig.
    *
    * @param lastLook whether somebody looks round before leaving: pumps off, taps shut, hoses off
    */
   SlipMaker(Rig rig, boolean lastLook) {
-    this(rig, lastLook, List.of(new Trial.Serve()));
+    this(rig, lastLook, List.of(new Trial.Serve()), true);
   }
 
-  private SlipMaker(Rig rig, boolean lastLook, List<Act> next) {
+  private SlipMaker(Rig rig, boolean lastLook, List<Act> next, boolean own) {
     this.rig = rig;
     this.lastLook = lastLook;
     this.next = List.copyOf(next);
+    this.own = own;
   }
 
-  /** Returns the same for a job after which somebody does something more before leaving. */
-  SlipMaker followedBy(List<Act> acts) {
-    return new SlipMaker(rig, lastLook, acts);
+  /**
+   * Returns the same for a job after which somebody does something more before leaving.
+   *
+   * @param own whether the taps that are looked at are those that the job is for
+   */
+  SlipMaker followedBy(List<Act> acts, boolean own) {
+    return new SlipMaker(rig, lastLook, acts, own);
   }
 
   /** Returns what is done when nothing goes wrong. */
@@ -298,7 +306,9 @@ final class SlipMaker {
   /** Left alone as it is, with nobody there to look. */
   private List<Act> left(List<Act> acts) {
     List<Act> left = new ArrayList<>(acts);
-    next.stream().limit(1).filter(Trial.Serve.class::isInstance).forEach(left::add);
+    if (own) {
+      left.add(new Trial.Serve());
+    }
     left.add(new Pause(ALONE));
     return left;
   }

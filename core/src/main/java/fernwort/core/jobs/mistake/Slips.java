@@ -87,7 +87,7 @@ public final class Slips {
       return List.of();
     }
     Next next = next(job, plan);
-    SlipMaker maker = this.maker.followedBy(next.acts());
+    SlipMaker maker = this.maker.followedBy(next.acts(), !job.taps().isEmpty());
     List<Act> right = maker.right(plan);
     Set<List<Act>> tried = new HashSet<>();
     tried.add(right);

@@ -14,7 +14,9 @@ import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 
-/** What leaves nothing to do for a job as tanks stand: the list of jobs and the plan both ask it. */
+/**
+ * What leaves nothing to do for a job as tanks stand: the list of jobs and the plan both ask it.
+ */
 record Already(Network network, Job job) {
 
   /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */

@@ -79,6 +79,7 @@ final class Draft {
 
   /** Whether lines hold air that has to come out at the taps. */
   private final boolean aired;
+
   private final List<Step> steps = new ArrayList<>();
   private final List<Integer> stages = new ArrayList<>();
   private final List<Message> notes = new ArrayList<>();
@@ -306,11 +307,7 @@ final class Draft {
       return held.map(troubles::needed);
     }
     Goal goal =
-        stage
-            .goal()
-            .keeping(state.setting(), stuck)
-            .and(dryWhereCapped(stage.goal()))
-            .and(ahead);
+        stage.goal().keeping(state.setting(), stuck).and(dryWhereCapped(stage.goal())).and(ahead);
     note(goal, state);
     Optional<Plan.Trouble> trouble = stage(number, stage, goal);
     Optional<Warning> minded = trouble.flatMap(Plan.Trouble::leftToCare);
@@ -433,8 +430,7 @@ final class Draft {
 
   private Attempt attempt(Job.Stage stage, ConditionEvaluator scout, Planner.Found asPlanned) {
     List<Step> tried = new ArrayList<>();
-    StageRun stageRun =
-        new StageRun(network, run.copy(), losing(stage), losses, concerned);
+    StageRun stageRun = new StageRun(network, run.copy(), losing(stage), losses, concerned);
     Reasons reasons = new Reasons(scout);
     Setting at = state().setting();
     Planner.Found found = together(asPlanned);

@@ -124,7 +124,9 @@ public final class Offers {
       this.by = by;
     }
 
-    /** Free where some levels let it be done: a float may have shut, a tank stand at its overflow. */
+    /**
+     * Free where some levels let it be done: a float may have shut, a tank stand at its overflow.
+     */
     Offer offer(Job job) {
       Offer offer = offer(job, full(job));
       for (State levels : List.of(low(job), middling())) {

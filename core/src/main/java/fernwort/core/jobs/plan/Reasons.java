@@ -39,8 +39,7 @@ public final class Reasons {
   public Message why(Turn turn, PositionId before, Setting after) {
     Part part = rig.part(turn.part());
     Setting stayed = after.with(turn.part(), before);
-    Optional<Objection> without =
-        scout.objection(stayed).or(() -> scout.runsOutBare(stayed));
+    Optional<Objection> without = scout.objection(stayed).or(() -> scout.runsOutBare(stayed));
     return without
         .map(f -> why(f, part, turn.position()))
         .orElse(Says.IT_KEEPS_THE_STEPS_AROUND.with());

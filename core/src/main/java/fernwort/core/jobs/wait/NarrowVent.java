@@ -9,10 +9,10 @@ import fernwort.core.jobs.goal.Harm;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.HoseInlet;
-import fernwort.core.network.Levels;
-import fernwort.core.network.Relief;
 import fernwort.core.kind.end.Tank;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.network.Relief;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.run.Event;
@@ -108,8 +108,7 @@ final class NarrowVent {
     Part part = network.rig().part(tank);
     Levels levels = Levels.of(network, start.moment().state());
     double full = network.figures(part, levels.slope()).full();
-    double brim =
-        Levels.of(network, start.moment().state().withVolume(tank, full)).surface(tank);
+    double brim = Levels.of(network, start.moment().state().withVolume(tank, full)).surface(tank);
     double rise = Relief.height(network, levels, part) - brim;
     return Double.isFinite(rise)
         && Fluid.WATER.pressure(rise) > ((Tank) part.kind()).highestPressure();

@@ -202,7 +202,8 @@ public final class StageRun {
 
   private Optional<Harm> harmOf(Event h) {
     return switch (h.kind()) {
-      case BULGES, BURSTS -> harm(Harm.Kind.STRAINED, h, Says.OPEN_ITS_VENT_OR_OVERFLOW_OR_FIT.with());
+      case BULGES, BURSTS ->
+          harm(Harm.Kind.STRAINED, h, Says.OPEN_ITS_VENT_OR_OVERFLOW_OR_FIT.with());
       case SUCKED_IN -> harm(Harm.Kind.STRAINED, h, Says.OPEN_ITS_VENT_OR_FIT.with());
       case DRAWS_AIR ->
           harm(

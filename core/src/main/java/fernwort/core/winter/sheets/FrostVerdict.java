@@ -24,7 +24,8 @@ public record FrostVerdict(FrostHarm worst, List<ElementId> parts) {
 
   /** Judges what is left, the most dangerous first. */
   public static FrostVerdict of(List<FrostRisk> left) {
-    FrostHarm worst = left.stream().map(FrostRisk::harm).sorted().findFirst().orElse(FrostHarm.NONE);
+    FrostHarm worst =
+        left.stream().map(FrostRisk::harm).sorted().findFirst().orElse(FrostHarm.NONE);
     return new FrostVerdict(
         worst,
         worst == FrostHarm.NONE

@@ -11,6 +11,7 @@ import fernwort.core.jobs.find.Jobs;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.goal.Trial;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.line.Manifold;
@@ -76,6 +77,12 @@ class StopsFirstTest {
     for (Step step : plan.steps()) {
       switch (step) {
         case Step.Move move -> {
+          Kind kind = network.rig().part(move.part()).kind();
+          kind.bare(move.from(), move.to())
+              .ifPresent(open -> {
+                run.set(move.part(), open);
+                run.runTo(run.time() + Trial.BARE);
+              });
           run.set(move.part(), move.to());
           run.runTo(run.time() + TURN);
         }

@@ -6,6 +6,7 @@ import fernwort.app.services.Descriptions;
 import fernwort.app.services.FaultDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
+import fernwort.core.fault.BeforeUndoing;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
 import fernwort.core.fault.Observation;
@@ -140,10 +141,10 @@ class FaultApiController {
                     l.share(),
                     words.wrong(l.fault()).toString()))
             .toList(),
-        found.next().map(n -> next(n, words)).orElse(null));
+        found.next().map(n -> next(n, words, BeforeUndoing.of(rig.network(), noted))).orElse(null));
   }
 
-  private static Next next(FaultFinder.Next next, FaultWords words) {
+  private static Next next(FaultFinder.Next next, FaultWords words, BeforeUndoing before) {
     Observation look = next.look();
     List<Answer> answers = new ArrayList<>();
     new TreeMap<>(next.means())
@@ -154,7 +155,7 @@ class FaultApiController {
         look.on().value(),
         look.positions().isEmpty() ? null : look.positions(),
         look.seconds().orElse(null),
-        words.ask(look).toString(),
+        (words.before(look, before) + " " + words.ask(look)).strip(),
         answers);
   }
 }

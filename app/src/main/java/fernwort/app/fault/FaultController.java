@@ -7,6 +7,7 @@ import fernwort.app.services.FaultDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
 import fernwort.app.web.Address;
+import fernwort.core.fault.BeforeUndoing;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
@@ -90,6 +91,8 @@ class FaultController {
     }
     List<Observation> observations = SeenText.all(told, rig.rig());
     FaultWords words = new FaultWords(rig.rig());
+    BeforeUndoing before = BeforeUndoing.of(rig.network(), noted);
+    model.addAttribute("stop", words.stop(observations, before));
     FaultFinder.Finding found =
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE);
     model.addAttribute("told", told);
@@ -105,7 +108,15 @@ class FaultController {
     found
         .next()
         .ifPresentOrElse(
-            n -> next(n, told, words, model), () -> end(rig, found, observations, words, model));
+            n -> {
+              model.addAttribute("before", words.before(n.look(), before));
+              next(n, told, words, model);
+            },
+            () -> end(rig, found, observations, words, model));
+    if (found.next().isEmpty() && !found.likely().isEmpty()) {
+      ElementId first = found.likely().getFirst().fault().on();
+      model.addAttribute("before", before.at(first).words());
+    }
     return "fault/find";
   }
 

@@ -26,7 +26,7 @@ class JobDeskTest {
   private final SlipBench bench = new SlipBench();
 
   /** Neither books nor slips ask whether a rig sleeps. */
-  private final JobDesk desk = new JobDesk(bench, new Sleep(null, null, null, null));
+  private final JobDesk desk = new JobDesk(bench, new Sleep(null, null, null, null), null);
 
   @AfterEach
   void clear() {

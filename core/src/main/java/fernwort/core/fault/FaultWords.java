@@ -4,12 +4,14 @@ import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Message;
+import java.util.List;
 import java.util.Optional;
 
 /** What is wrong, what mends it, and what there is to look at, in words. */
@@ -185,13 +187,43 @@ public final class FaultWords {
       case BUCKET -> Says.RUN_INTO_BUCKET.with(label);
       case DIP -> Says.DIP_IT.with(label);
       case HANDLE -> Says.LOOK_AT_HANDLE.with(label);
-      case POWER -> Says.MEASURE_POWER.with(label);
+      case POWER ->
+          (rig.part(look.on().part()).kind().is(Purpose.HEATS)
+                  ? Says.MEASURE_LAMP
+                  : Says.MEASURE_POWER)
+              .with(label);
       case INSPECT ->
           (rig.lines().stream().anyMatch(l -> l.id().equals(look.on()))
                   ? Says.FEEL_ALONG
                   : rig.partsById().containsKey(look.on()) ? Says.OPEN_IT : Says.FEEL_ALONG_ALL)
               .with(label);
     };
+  }
+
+  /**
+   * Returns what is done before a look, in the order of it; empty where a look hurts nobody.
+   *
+   * @param look what is looked at
+   * @param before for the state that the rig is in
+   */
+  public String before(Observation look, BeforeUndoing before) {
+    return switch (look.kind()) {
+      case INSPECT -> rig.partsById().containsKey(look.on()) ? before.at(look.on()).words() : "";
+      case BUCKET -> before.at(look.on()).words();
+      default -> "";
+    };
+  }
+
+  /**
+   * Returns what stops water that runs inside, before anybody looks for where it comes from; empty
+   * where nobody saw any.
+   */
+  public String stop(List<Observation> seen, BeforeUndoing before) {
+    return seen.stream()
+        .filter(o -> o.kind() == Look.WET && o.value().equals("wet"))
+        .findFirst()
+        .map(o -> Says.WATER_INSIDE.text() + " " + before.at(o.on()).words())
+        .orElse("");
   }
 
   private String opened(PartId part, PositionId position) {

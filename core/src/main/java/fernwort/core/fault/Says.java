@@ -96,13 +96,24 @@ enum Says implements Phrase {
       "Close all taps. Look at the gauge of {}, and again after {} min. What does it do?"),
   WATCH_THE_DRAIN("Let {} run for a while. Does the waste water run off?"),
   FEEL_FOR_WATER("Feel for water at {}. Is it wet?"),
-  RUN_INTO_BUCKET("Take the hose off {} and run it into a bucket. What comes?"),
+  RUN_INTO_BUCKET("Take the hose off {} and let it run into a bucket. What comes?"),
   DIP_IT("Put a stick into {}, or look in. Does its gauge tell the truth?"),
   LOOK_AT_HANDLE("Go and look at {}. Where does it really stand?"),
   MEASURE_POWER("Is there power at the plug of {}?"),
-  OPEN_IT("Let the pressure off, then open or undo {}. What do you find?"),
+  MEASURE_LAMP("Does the lamp or panel of {} say that it has power? Leave its wiring alone."),
+  OPEN_IT("Open or undo {}. What do you find?"),
   FEEL_ALONG("Feel along {}, from end to end. What do you find?"),
   FEEL_ALONG_ALL("Feel along every line in {}. What do you find?"),
+
+  // BeforeUndoing.
+  SWITCH_OFF_FIRST("First switch off: {}."),
+  SHUT_OUTSIDE_TAP("Shut the outside tap that feeds {}."),
+  CLOSE_BEFORE("Close {}."),
+  SET_BEFORE("Set {} to {}."),
+  NOTHING_HOLDS_BACK("No valve holds back the water of {}: drain it lower than this first."),
+  LET_IT_OFF("Let the pressure off: open {} until nothing more comes."),
+  LET_IT_COOL("Let it cool: what comes may scald."),
+  WATER_INSIDE("Water runs inside: stop it before you look for it."),
 
   // FaultWords: what can be seen.
   NOTHING("nothing"),

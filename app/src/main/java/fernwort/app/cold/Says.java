@@ -65,6 +65,8 @@ enum Says implements Phrase {
   FREEZES_FIRST_ABOUT("{} freezes first, about {}"),
   ALL_OF_IT_STAYS_ABOVE_0_C("all of it stays above 0 °C"),
   A_FIFTH_OF_IT_IS_ICE("a fifth of it is ice {}"),
+  ANY_NIGHT("any night"),
+  NO_NIGHT_FREEZES_IT("nothing comes to 0 °C in one night, however cold it was tried"),
   SAFE_DOWN_TO_AS_IT_IS("Safe down to, as it is"),
   OUTSIDE_AT_THE_LOWEST("outside at the lowest, for a night like this one"),
   HEAT_NEEDED_TO_KEEP_IT_AT_2("Heat needed to keep it at 2 °C"),

@@ -157,8 +157,10 @@ final class TonightPage {
     rows.add(
         new Question.Row(
             Says.SAFE_DOWN_TO_AS_IT_IS.text(),
-            trip.show(Measure.TEMPERATURE, tonight.coldest()),
-            Says.OUTSIDE_AT_THE_LOWEST.text()));
+            safeDownTo(tonight),
+            tonight.coldest().isPresent()
+                ? Says.OUTSIDE_AT_THE_LOWEST.text()
+                : Says.NO_NIGHT_FREEZES_IT.text()));
     rows.add(
         new Question.Row(
             Says.HEAT_NEEDED_TO_KEEP_IT_AT_2.text(),
@@ -276,12 +278,18 @@ final class TonightPage {
             below, trip.show(Measure.VOLUME, valve.loses())));
   }
 
+  private String safeDownTo(FreezeForecast night) {
+    return night.coldest().isPresent()
+        ? trip.show(Measure.TEMPERATURE, night.coldest().getAsDouble())
+        : Says.ANY_NIGHT.text();
+  }
+
   private void compare(List<Question.Row> rows, String what, FreezeForecast other) {
     long frozen = other.exposures().stream().filter(e -> e.zero().isPresent()).count();
     rows.add(
         new Question.Row(
             what,
-            trip.show(Measure.TEMPERATURE, other.coldest()),
+            safeDownTo(other),
             frozen == 0
                 ? Says.NOTHING_FREEZES_TONIGHT_THEN.text()
                 : Says.STILL_FREEZING_TONIGHT_THEN.filled(frozen)));

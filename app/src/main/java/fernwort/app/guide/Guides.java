@@ -9,6 +9,8 @@ import fernwort.core.describe.Alteration;
 import fernwort.core.format.AnswersFormat;
 import fernwort.core.guide.Guided;
 import fernwort.core.guide.answers.RigAnswers;
+import fernwort.core.rig.InvalidRigException;
+import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.util.Locale;
@@ -112,18 +114,18 @@ class Guides {
 
   private RigAnswers once(OpenRig rig, String who, GuidePage page, FilledPage sheet) {
     Given given = given(rig);
-    if (given.parted() && !sheet.tick("anew")) {
-      throw new Refusal(Says.THIS_RIG_WAS_CHANGED.with());
-    }
     RigAnswers answers = page.read(given.answers(), sheet);
-    if (answers.equals(given.answers()) && !given.parted()) {
+    if (answers.equals(given.answers())) {
       return answers;
     }
-    Guided made = Guided.of(answers);
+    Rig before = Guided.of(given.answers()).rig();
+    Alteration step =
+        new Alteration.Answered(
+            before, Guided.of(answers).rig(), page.title().toLowerCase(Locale.ROOT));
+    boolean changes = !fitting(step, rig.rig()).equals(rig.rig());
     transaction.executeWithoutResult(status -> {
-      if (!made.rig().equals(rig.rig())) {
-        String title = page.title().toLowerCase(Locale.ROOT);
-        rigs.change(rig, rig.version(), who, new Alteration.Answered(made.rig(), title));
+      if (changes) {
+        rigs.change(rig, rig.version(), who, step);
       }
       int version = rigs.open(rig.id()).version();
       store.keep(rig.id(), FORMAT.write(answers), version);
@@ -133,6 +135,14 @@ class Guides {
       live(rigs.open(rig.id()), answers);
     }
     return answers;
+  }
+
+  private static Rig fitting(Alteration step, Rig rig) {
+    try {
+      return step.on(rig);
+    } catch (InvalidRigException unfit) {
+      throw new Refusal(Says.DOES_NOT_FIT_WHAT_WAS_DRAWN.with(unfit.problems().getFirst()));
+    }
   }
 
   /** Who travels, and what there is to use water for. */

@@ -70,9 +70,9 @@ enum Says implements Phrase {
   THIS_RIG_WAS_NOT_DESCRIBED(
       "This rig was not described by questions; change it under Rig, or begin a new one with"
           + " questions"),
-  THIS_RIG_WAS_CHANGED(
-      "This rig was changed in the editor since; tick that you want it made anew from your"
-          + " answers, or go on in the editor"),
+  DOES_NOT_FIT_WHAT_WAS_DRAWN(
+      "This answer does not fit what was drawn in the editor since: {}. Change that under Rig first,"
+          + " then answer again."),
 
   // LowsPage: low points of the lines, and the bores of all of them.
   LOW_POINTS("Low points"),

@@ -248,7 +248,7 @@ class GuidePagesTest extends Answering {
   }
 
   @Test
-  void aStepTakenBackInTheEditorIsTakenBackInTheAnswersAndAChangeThereIsTold() {
+  void aStepTakenBackInTheEditorIsTakenBackInTheAnswersAndAChangeThereStays() {
     page = COPY.page();
     begin("Back " + System.nanoTime());
     goOn("Tanks");
@@ -267,5 +267,8 @@ class GuidePagesTest extends Answering {
     assertThat(page.locator("#describe")).containsText("Bow tank");
     page.navigate(rig + "/guide/tanks");
     assertThat(page.locator("main")).containsText("changed in the editor since");
+    press("A fresh tank");
+    page.navigate(rig + "/rig?part=fresh");
+    assertThat(page.locator("#f-label")).hasValue("Bow tank");
   }
 }

@@ -166,10 +166,12 @@ class JobWordsTest {
   @Test
   void whatANewerPlanReplacedIsNotShown() {
     RunView run = view(TRUCK.state().setting(), Mark.REPLACED, Mark.SKIPPED);
-    assertThat(run.lines()).hasSize(6);
+    assertThat(run.lines()).hasSize(5);
     assertThat(run.skipped())
         .extracting(l -> l.step().what())
-        .containsExactly("Connect the drinking-water hose to Hose inlet and open its tap slowly.");
+        .containsExactly(
+            "Take the cap off, connect the drinking-water hose to Hose inlet and open its tap"
+                + " slowly.");
   }
 
   // --- the code of a card ------------------------------------------------------------------------

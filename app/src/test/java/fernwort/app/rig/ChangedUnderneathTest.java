@@ -33,8 +33,8 @@ class ChangedUnderneathTest {
     String rig = Client.where(copy.post("/rigs/tern/copy", "")).split("/")[2];
     String at = "/rigs/" + rig;
     String sheet = Client.where(copy.post(at + "/cold/school/fall/begin", ""));
-    copy.post(sheet + "/tick", "seq=0");
-    copy.post(sheet + "/tick", "seq=1");
+    copy.post(sheet + "/ticks/0", "");
+    copy.post(sheet + "/ticks/1", "");
     String run = Client.where(copy.post(at + "/jobs/drive/begin", ""));
     List<String> pages = new ArrayList<>(PAGES.stream().map(p -> at + p).toList());
     pages.add(sheet);

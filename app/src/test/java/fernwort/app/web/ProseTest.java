@@ -32,6 +32,7 @@ class ProseTest {
           "SecurityConfig.java",
           // Words of units, of what is typed, and of two dialects: tables themselves.
           "Measure.java",
+          "Scale.java",
           "TypedAmount.java",
           "RegionWords.java",
           // Keys of figures as a rig file names them, and patterns of times.

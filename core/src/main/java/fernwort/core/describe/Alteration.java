@@ -298,15 +298,16 @@ public sealed interface Alteration {
   }
 
   /**
-   * The whole rig is made anew from what was answered about it.
+   * What was answered about the rig changes what it describes; what was drawn since stays.
    *
-   * @param made the rig
+   * @param before what the answers made before
+   * @param made what they make now
    * @param page the page of questions that was answered
    */
-  record Answered(Rig made, String page) implements Alteration {
+  record Answered(Rig before, Rig made, String page) implements Alteration {
     @Override
     public Rig on(Rig rig) {
-      return made;
+      return ThreeWay.joined(before, made, rig);
     }
 
     @Override

@@ -69,7 +69,7 @@ public final class BeforeUndoing {
     public String words() {
       List<String> said = new ArrayList<>();
       say(said, Says.SWITCH_OFF_FIRST, off);
-      say(said, Says.SHUT_OUTSIDE_TAP, mains);
+      say(said, Says.CLOSE_OUTSIDE_TAP, mains);
       say(said, Says.CLOSE_BEFORE, closed.stream().filter(p -> !isSelector(p)).toList());
       closed.stream().filter(First::isSelector).map(this::set).forEach(said::add);
       say(said, Says.NOTHING_HOLDS_BACK, above);

@@ -107,7 +107,7 @@ enum Says implements Phrase {
 
   // BeforeUndoing.
   SWITCH_OFF_FIRST("First switch off: {}."),
-  SHUT_OUTSIDE_TAP("Shut the outside tap that feeds {}."),
+  CLOSE_OUTSIDE_TAP("Close the tap outside that feeds {}."),
   CLOSE_BEFORE("Close {}."),
   SET_BEFORE("Set {} to {}."),
   NOTHING_HOLDS_BACK("No valve holds back the water of {}: drain it lower than this first."),

@@ -28,10 +28,10 @@ import java.util.Set;
  * @param watts what holds all of it at 2 °C at the coldest hour (W)
  * @param energy what that takes over the night (J)
  * @param coldest the lowest outside temperature of a night like this in which nothing comes to 0 °C
- *     (K)
+ *     (K); empty where no night brings anything to it
  */
 public record FreezeForecast(
-    List<Exposure> exposures, double watts, double energy, double coldest) {
+    List<Exposure> exposures, double watts, double energy, OptionalDouble coldest) {
 
   /** What water that is held is held at (K). */
   public static final double HELD = ColdWater.ZERO + 2;
@@ -292,20 +292,25 @@ public record FreezeForecast(
     }
 
     /** By halving: nothing comes to 0 °C in a night so much warmer or colder than this one. */
-    private double coldest(Asked asked) {
+    private OptionalDouble coldest(Asked asked) {
       double low = -FAR;
       double high = FAR;
+      if (stands(asked.shifted(low))) {
+        return OptionalDouble.empty();
+      }
       while (high - low > CLOSE) {
         double middle = (low + high) / 2;
-        boolean stands =
-            exposures(asked.shifted(middle)).stream().allMatch(e -> e.zero().isEmpty());
-        if (stands) {
+        if (stands(asked.shifted(middle))) {
           high = middle;
         } else {
           low = middle;
         }
       }
-      return asked.outside().lowest() + high;
+      return OptionalDouble.of(asked.outside().lowest() + high);
+    }
+
+    private boolean stands(Asked asked) {
+      return exposures(asked).stream().allMatch(e -> e.zero().isEmpty());
     }
   }
 

@@ -28,7 +28,7 @@ enum Says implements Phrase {
   THE_ONLY_ONE_THAT_IS_OPEN("The only one that is open."),
   BLOW_BURSTS_TO_UNTIL_ONLY_MIST("Blow {} bursts to {}, until only mist comes"),
   BLOW_BURSTS_TO_LOW_SPOTS_KEEP("Blow {} bursts to {}; low spots on the way keep some water"),
-  LEAVE_IT_OPEN_ALL_WINTER("Leave it open all winter, so nothing is shut in."),
+  LEAVE_IT_OPEN_ALL_WINTER("Leave it open all winter, so that no water is held in."),
   OF_AIR_AT_THE_OUTLET("{} of air, {} at the outlet"),
   THEN_THE_NEXT("Then the next."),
   LEAVE_IT_OPEN_AND_LET_GRAVITY("{} leave it open and let gravity drain it."),

@@ -168,7 +168,8 @@ class AlterationTest {
     Rig other = ReadyRig.find("jug").orElseThrow().rig();
     assertThat(after(new Alteration.Fitted(r -> other), "Fitted losses and pumps to timed jugs"))
         .isSameAs(other);
-    assertThat(after(new Alteration.Answered(other, "Tanks"), "Answered: Tanks")).isSameAs(other);
+    assertThat(after(new Alteration.Answered(rig, other, "Tanks"), "Answered: Tanks"))
+        .isEqualTo(other);
     assertThat(after(new Alteration.Mended("No air", r -> other), "Mended: No air"))
         .isSameAs(other);
   }

@@ -76,8 +76,8 @@ class FrostLawsTest {
     assertThat(tonight.exposures().getFirst().zero()).isPresent();
     assertThat(FreezeForecast.of(network, now, asked.insulated(0.02)).watts())
         .isLessThan(tonight.watts());
-    assertThat(FreezeForecast.of(network, now, asked.withDoorsOpen()).coldest())
-        .isLessThanOrEqualTo(tonight.coldest() + 0.1);
+    assertThat(FreezeForecast.of(network, now, asked.withDoorsOpen()).coldest().orElseThrow())
+        .isLessThanOrEqualTo(tonight.coldest().orElseThrow() + 0.1);
     ElementId first = tonight.exposures().getFirst().id();
     assertThat(FreezeForecast.of(network, now, asked.draining(Set.of(first))).exposures())
         .extracting(FreezeForecast.Exposure::id)
@@ -89,13 +89,29 @@ class FrostLawsTest {
   }
 
   @Test
+  void whatHoldsNoWaterNamesNoColdThatItStands() {
+    DemoRig rig = DemoRig.all().getFirst();
+    Network network = Network.of(rig.rig());
+    Wintering now = Filled.of(network, rig.state());
+    FreezeForecast.Asked asked =
+        new FreezeForecast.Asked(night(272, 262), 288, 3, 288, false, 0, Set.of());
+    FreezeForecast tonight = FreezeForecast.of(network, now, asked);
+    Set<ElementId> wet =
+        tonight.exposures().stream()
+            .map(FreezeForecast.Exposure::id)
+            .collect(java.util.stream.Collectors.toSet());
+    assertThat(tonight.coldest()).isPresent();
+    assertThat(FreezeForecast.of(network, now, asked.draining(wet)).coldest()).isEmpty();
+  }
+
+  @Test
   void nothingFreezesInTheColdestNightThatItStands() {
     DemoRig rig = DemoRig.all().getLast();
     Network network = Network.of(rig.rig());
     Wintering now = Filled.of(network, rig.state());
     Curve outside = night(272, 262);
     FreezeForecast.Asked asked = new FreezeForecast.Asked(outside, 288, 3, 288, false, 0, Set.of());
-    double coldest = FreezeForecast.of(network, now, asked).coldest();
+    double coldest = FreezeForecast.of(network, now, asked).coldest().orElseThrow();
     for (double more : new double[] {0.1, -0.2}) {
       Curve shifted = outside.warmer(coldest + more - outside.lowest());
       boolean freezes =

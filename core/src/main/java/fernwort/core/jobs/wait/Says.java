@@ -54,7 +54,7 @@ enum Says implements Phrase {
   TOO_LITTLE_COMES_OR_IT_RUNS(
       "Too little comes, or it runs out as fast elsewhere: find what holds it back."),
   HOLDS_BEFORE_ANYBODY_CAN_STOP_AT("{} holds {} before anybody can stop at {}"),
-  CHOOSE_A_HIGHER_MARK_OR_LET("Choose a higher mark, or let it in more slowly."),
+  CHOOSE_A_HIGHER_MARK_OR_LET("Choose {} or more as its mark, or let it in more slowly."),
   IT_IS_EMPTY_ALREADY("It is empty already."),
   AS_IT_IS_PARKED("As it is parked, the {} in it do not come to its outlet: lean it that way."),
   IT_STOPS_AT_BY_ITSELF("It stops at {} by itself."),

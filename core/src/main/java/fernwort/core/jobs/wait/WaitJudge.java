@@ -13,6 +13,9 @@ final class WaitJudge {
   /** Nearer to a mark than this nobody can tell (m³). */
   private static final double NEAR = 5e-4;
 
+  /** The same as a share of a tank: nobody reads a gauge or a stick closer; own choice. */
+  private static final double READ = 0.01;
+
   private final Network network;
 
   WaitJudge(Network network) {
@@ -67,7 +70,11 @@ final class WaitJudge {
   /** A mark that is passed while the last handle is still being turned cannot be stopped at. */
   private void tooFast(Job.Until until, StageRun stage) {
     double holds = stage.run().moment().state().volume(until.part());
-    if (until.what() == Job.Until.What.MARK && holds > until.mark() + NEAR) {
+    if (until.what() != Job.Until.What.MARK) {
+      return;
+    }
+    double near = Math.max(NEAR, READ * network.room(until.part()).capacity());
+    if (holds > until.mark() + near) {
       stage.fail(
           Harm.Kind.NOT_REACHED,
           until.part(),
@@ -75,7 +82,7 @@ final class WaitJudge {
               network.rig().part(until.part()).label(),
               Amount.volume(holds),
               Amount.volume(until.mark())),
-          Says.CHOOSE_A_HIGHER_MARK_OR_LET.with());
+          Says.CHOOSE_A_HIGHER_MARK_OR_LET.with(Amount.volume(holds)));
     }
   }
 

@@ -157,7 +157,6 @@ class ColdJourneyTest {
 
   private static void typeTheNight(Page page) {
     page.locator("#tonight details.assume > summary").click();
-    page.locator("[name='night-source']").selectOption("typed");
   }
 
   private static void typeLowest(Page page, String lowest) {

@@ -203,7 +203,7 @@ class FaultController {
 
   private static String means(List<Fault> faults, FaultWords words) {
     return faults.isEmpty()
-        ? Says.NOTHING_LIKELY.text()
+        ? ""
         : Says.SPEAKS_FOR.filled(
             faults.stream()
                 .limit(MEANT)

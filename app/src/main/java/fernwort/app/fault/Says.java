@@ -40,7 +40,6 @@ enum Says implements Phrase {
   FOUND("Found: {}. {}"),
   IT_IS_IN_THE_LOG("It is in the log."),
   SPEAKS_FOR("points to: {}"),
-  NOTHING_LIKELY("points to nothing likely"),
   TELLS_NOTHING("tells nothing"),
   NOT_SURE("not sure");
 

@@ -3,11 +3,11 @@ package fernwort.core.fault;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
+import fernwort.core.kind.Given;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture;
-import fernwort.core.kind.end.HoseInlet;
 import fernwort.core.network.Connections;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
@@ -33,11 +33,13 @@ public final class BeforeUndoing {
   private final Network network;
   private final Rig rig;
   private final State noted;
+  private final Levels levels;
 
   private BeforeUndoing(Network network, State noted) {
     this.network = network;
     rig = network.rig();
     this.noted = noted;
+    levels = Levels.of(network, noted);
   }
 
   /** Prepares for a state, as far as anybody knows it. */
@@ -126,13 +128,12 @@ public final class BeforeUndoing {
         // One that stands still holds no water back.
         setting = setting.with(part.id(), Kind.ON);
       }
-      if (part.kind() instanceof HoseInlet && setting.has(part.id(), HoseInlet.MAINS.id())) {
+      if (setting.given(part).filter(g -> g.from() == Given.From.MAINS).isPresent()) {
         mains.add(part);
       }
     }
     List<Part> closed = new ArrayList<>();
     List<Part> above = new ArrayList<>();
-    Levels levels = Levels.of(network, noted);
     for (Part tank : network.tanks()) {
       boolean stands =
           !levels.isEmpty(tank.id())
@@ -210,7 +211,8 @@ public final class BeforeUndoing {
   }
 
   private Optional<List<PartId>> way(Part tank, Predicate<Part> to, Setting setting) {
-    return Connections.of(network, setting).leaving(tank, port -> true, to);
+    return Connections.of(network, setting)
+        .leaving(tank, port -> levels.isCovered(tank.port(port)), to);
   }
 
   private static boolean isTap(Part part) {

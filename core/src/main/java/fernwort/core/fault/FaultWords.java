@@ -222,7 +222,7 @@ public final class FaultWords {
     return seen.stream()
         .filter(o -> o.kind() == Look.WET && o.value().equals("wet"))
         .findFirst()
-        .map(o -> Says.WATER_INSIDE.text() + " " + before.at(o.on()).words())
+        .map(o -> before.at(o.on()).words())
         .orElse("");
   }
 

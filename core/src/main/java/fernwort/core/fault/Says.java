@@ -113,7 +113,6 @@ enum Says implements Phrase {
   NOTHING_HOLDS_BACK("No valve holds back the water of {}: drain it lower than this first."),
   LET_IT_OFF("Let the pressure off: open {} until nothing more comes."),
   LET_IT_COOL("Let it cool: what comes may scald."),
-  WATER_INSIDE("Water runs inside: stop it before you look for it."),
 
   // FaultWords: what can be seen.
   NOTHING("nothing"),

@@ -302,7 +302,17 @@ class FillFinderTest {
             Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble().orElseThrow().words().toString())
         .contains("before anybody can stop at 20 L")
-        .endsWith("Choose a higher mark, or let it in more slowly.");
+        .endsWith("Choose 21 L or more as its mark, or let it in more slowly.");
+  }
+
+  @Test
+  void theMarkThatIsNamedInItsPlaceCanBeHad() {
+    Plan plan =
+        plan(
+            Network.of(linked(0, 25)),
+            "fill-left-inlet~to~21",
+            Map.of("left", 20.0, "right", 40.0));
+    assertThat(plan.trouble()).isEmpty();
   }
 
   @Test

@@ -19,7 +19,7 @@ class ChangedUnderneathTest {
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
-  private static final int CHANGES = Boolean.getBoolean("sweep.cases") ? 40 : 12;
+  private static final int CHANGES = Boolean.getBoolean("sweep.cases") ? 40 : 6;
 
   private static final Pattern VERSION = Pattern.compile("name=\"version\"\\s+value=\"(\\d+)\"");
 

@@ -5,6 +5,7 @@ import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Condition;
 import fernwort.core.jobs.goal.ConditionEvaluator;
 import fernwort.core.jobs.goal.Objection;
+import fernwort.core.kind.Purpose;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
@@ -42,7 +43,10 @@ public final class Reasons {
     Optional<Objection> without = scout.objection(stayed).or(() -> scout.runsOutBare(stayed));
     return without
         .map(f -> why(f, part, turn.position()))
-        .orElse(Says.IT_KEEPS_THE_STEPS_AROUND.with());
+        .orElseGet(() ->
+            part.kind().is(Purpose.HEATS)
+                ? Message.words(part.kind().purpose(turn.position()))
+                : Says.IT_KEEPS_THE_STEPS_AROUND.with());
   }
 
   /** Returns what a part is put somewhere for, when this would be wrong without it. */

@@ -141,10 +141,14 @@ class FaultApiController {
                     l.share(),
                     words.wrong(l.fault()).toString()))
             .toList(),
-        found.next().map(n -> next(n, words, BeforeUndoing.of(rig.network(), noted))).orElse(null));
+        found
+            .next()
+            .map(n -> next(n, observations, words, BeforeUndoing.of(rig.network(), noted)))
+            .orElse(null));
   }
 
-  private static Next next(FaultFinder.Next next, FaultWords words, BeforeUndoing before) {
+  private static Next next(
+      FaultFinder.Next next, List<Observation> seen, FaultWords words, BeforeUndoing before) {
     Observation look = next.look();
     List<Answer> answers = new ArrayList<>();
     new TreeMap<>(next.means())
@@ -155,7 +159,13 @@ class FaultApiController {
         look.on().value(),
         look.positions().isEmpty() ? null : look.positions(),
         look.seconds().orElse(null),
-        (words.before(look, before) + " " + words.ask(look)).strip(),
+        String.join(
+                " ",
+                words.stop(seen, before),
+                words.before(look, before),
+                words.ask(look).toString())
+            .strip()
+            .replaceAll(" +", " "),
         answers);
   }
 }

@@ -7,6 +7,7 @@ import fernwort.app.services.PracticeDesk;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.app.web.Address;
+import fernwort.core.fault.BeforeUndoing;
 import fernwort.core.fault.Fault;
 import fernwort.core.fault.FaultFinder;
 import fernwort.core.fault.FaultWords;
@@ -247,17 +248,18 @@ class ExercisePages {
       Model model) {
     FaultFinder finder = faults.of(open);
     FaultWords words = new FaultWords(open.rig());
+    BeforeUndoing before = BeforeUndoing.of(open.network(), hidden.from());
     List<Observation> looks = finder.looks(hidden.from());
     List<Fault> all = List.copyOf(finder.suspects(hidden.from()).keySet());
     List<Seen> seen = new ArrayList<>();
-    seen.add(seen(words, hidden.sign()));
+    seen.add(seen(words, before, hidden.sign()));
     int named = -1;
     for (String one : told) {
       if (one.startsWith(NAMED)) {
         named = number(one.substring(NAMED.length()), all.size());
       } else {
         Observation look = looks.get(number(one, looks.size()));
-        seen.add(seen(words, look.seen(desk.see(open, hidden, look))));
+        seen.add(seen(words, before, look.seen(desk.see(open, hidden, look))));
       }
     }
     // The first is what was known before any look.
@@ -339,9 +341,10 @@ class ExercisePages {
     };
   }
 
-  private static Seen seen(FaultWords words, Observation o) {
+  /** What was looked at with what is done before it, as on the rig itself. */
+  private static Seen seen(FaultWords words, BeforeUndoing before, Observation o) {
     return new Seen(
-        words.ask(o).toString(),
+        (words.before(o, before) + " " + words.ask(o)).strip(),
         o.value().equals(Observation.UNSURE)
             ? Says.CANNOT_BE_TOLD.text()
             : words.seen(o, o.value()));

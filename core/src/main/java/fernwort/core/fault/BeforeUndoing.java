@@ -3,8 +3,8 @@ package fernwort.core.fault;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
+import fernwort.core.jobs.goal.Uncovered;
 import fernwort.core.kind.Given;
-import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture;
@@ -124,14 +124,11 @@ public final class BeforeUndoing {
         off.add(part);
         setting = setting.with(part.id(), part.rest().id());
       }
-      if (part.kind().is(Purpose.CUTS)) {
-        // One that stands still holds no water back.
-        setting = setting.with(part.id(), Kind.ON);
-      }
       if (setting.given(part).filter(g -> g.from() == Given.From.MAINS).isPresent()) {
         mains.add(part);
       }
     }
+    setting = Uncovered.turning(rig, setting);
     List<Part> closed = new ArrayList<>();
     List<Part> above = new ArrayList<>();
     for (Part tank : network.tanks()) {

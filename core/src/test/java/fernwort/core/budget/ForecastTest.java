@@ -196,11 +196,19 @@ class ForecastTest {
   void aGaugeThatShowsTooLittleOrTooMuchOfAFillIsTold() {
     Fact.Seen before = new Fact.Seen(8 * 3600, 0.5, 1e-3, false);
     Fact.Added poured = new Fact.Added(8 * 3600 + 60, 0.04, 1e-3);
-    assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.52, 1e-3, false)))
+    Fact.Seen after = new Fact.Seen(8 * 3600 + 120, 0.52, 1e-3, false);
+    List<Fact> facts = List.of(before, poured, after);
+    Crew crew = Crew.of(DAYS, 2, facts);
+    double used =
+        ConsumptionFilter.of(FRESH, crew, facts, 0.01, after.at()).rate().expected()
+            * crew.days(before.at(), after.at());
+    assertThat(odd(FRESH, before, poured, after))
         .singleElement()
         .satisfies(o -> {
           assertThat(o.kind()).isEqualTo(Anomaly.Kind.GAUGE);
-          assertThat(o.volume()).isCloseTo(0.02, within(1e-4));
+          assertThat(o.volume())
+              .as("but for what was used in two minutes")
+              .isCloseTo(0.02 - used, within(1e-9));
         });
     assertThat(odd(FRESH, before, poured, new Fact.Seen(8 * 3600 + 120, 0.54, 1e-3, false)))
         .isEmpty();

@@ -6,6 +6,8 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.id.PartId;
+import fernwort.core.id.PositionId;
+import fernwort.core.jobs.goal.Uncovered;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
@@ -13,6 +15,10 @@ import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.State;
+import fernwort.core.ways.DrivenBy;
+import fernwort.core.ways.FlowPaths;
+import fernwort.core.ways.OpenWays;
+import fernwort.core.ways.Source;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -67,13 +73,43 @@ class BeforeUndoingTest {
       if (first.above().isEmpty()) {
         undone++;
         for (String line : linesAt(rig, part.id())) {
-          assertThat(lost(rig, line, made))
-              .as("%s off %s after: %s", line, part.label(), first.words())
-              .isLessThan(Flows.TRICKLE);
+          String said = "%s off %s after: %s".formatted(line, part.label(), first.words());
+          assertThat(lost(rig, line, made)).as(said).isLessThan(Flows.TRICKLE);
+          // A macerator that stands still holds nothing back: there is no way through it either.
+          assertThat(falls(rig, line, busy.with(first.setting()))).as(said).isFalse();
         }
       }
     }
     assertThat(undone).isPositive();
+  }
+
+  @ParameterizedTest
+  @MethodSource("demos")
+  void nothingRunsBackFromAnInletWithoutItsHose(DemoRig demo) {
+    Network network = Network.of(demo.rig());
+    State busy = busy(demo.rig(), demo.state());
+    for (Part inlet : demo.rig().parts()) {
+      Optional<PositionId> bare =
+          inlet.kind().is(Purpose.INLET) ? Uncovered.bare(inlet) : Optional.empty();
+      BeforeUndoing.First first = BeforeUndoing.of(network, busy).at(inlet.id());
+      if (bare.isPresent() && first.above().isEmpty()) {
+        State off = busy.with(first.setting()).with(inlet.id(), bare.get());
+        assertThat(OpenWays.find(network, off).to(inlet.id())).as(first.words()).isEmpty();
+      }
+    }
+  }
+
+  private static boolean falls(Rig rig, String line, State state) {
+    return FaultyRig.of(rig, new Fault(rig.element(line), FaultKind.DETACHED))
+        .filter(off -> {
+          FlowPaths ways = OpenWays.find(Network.of(off.rig()), off.state(state));
+          return off.outlets().stream()
+              .flatMap(ways::to)
+              .anyMatch(way ->
+                  way.drive().kind() == DrivenBy.Kind.FALL
+                      && way.source().kind() == Source.Kind.TANK);
+        })
+        .isPresent();
   }
 
   private static List<String> linesAt(Rig rig, PartId part) {

@@ -63,10 +63,10 @@ public final class Trial {
   private static final double STEADY = 1e-4;
 
   /** A turn takes so long (s). */
-  private static final double TURN = 5;
+  public static final double TURN = 5;
 
-  /** An end stands bare for so long between its cap and its hose (s); own choice. */
-  public static final double BARE = 5;
+  /** Of a turn, an end stands bare for so long between its cap and its hose (s); own choice. */
+  public static final double BARE = 3;
 
   /** What is asked how long it lasted. */
   private static final Set<Event.Kind> TIMED = EnumSet.of(Event.Kind.DRAWS_AIR, Event.Kind.RESTS);
@@ -186,10 +186,10 @@ public final class Trial {
     private void act(Act act) {
       switch (act) {
         case Turned s -> {
-          bared(s).ifPresent(open -> uncover(s.part(), open));
+          double bare = bared(s).map(open -> uncover(s.part(), open)).orElse(0.0);
           note(run.set(s.part(), s.position()));
           look();
-          pass(new Pause(TURN));
+          pass(new Pause(TURN - bare));
         }
         case Driven d -> drive(d.drive());
         case Pause p -> pass(p);
@@ -203,8 +203,8 @@ public final class Trial {
       return network.rig().part(turned.part()).kind().bare(before, turned.position());
     }
 
-    /** Takes the cap or hose off an end, which stands bare for a while. */
-    private void uncover(PartId outlet, PositionId open) {
+    /** Takes the cap or hose off an end; returns how long it stands bare (s). */
+    private double uncover(PartId outlet, PositionId open) {
       Kind kind = network.rig().part(outlet).kind();
       boolean pressed =
           kind.gives(run.moment().state().setting().of(outlet))
@@ -217,6 +217,7 @@ public final class Trial {
       pass(new Pause(BARE));
       double after = run.moment().totals().out().getOrDefault(outlet, 0.0);
       spilt.merge(outlet, after - before + sprays, Double::sum);
+      return BARE;
     }
 
     /** Drives off as things stand; what sloshes out is lost on the way. */

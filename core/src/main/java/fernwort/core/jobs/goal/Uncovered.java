@@ -69,7 +69,7 @@ public final class Uncovered {
   }
 
   /** Returns the position in which an end is bare once its cap is off. */
-  static Optional<PositionId> bare(Part end) {
+  public static Optional<PositionId> bare(Part end) {
     Kind kind = end.kind();
     return kind.positions().stream()
         .flatMap(p -> kind.bare(end.rest().id(), p.id()).stream())
@@ -77,7 +77,7 @@ public final class Uncovered {
   }
 
   /** Returns a setting with every macerator turning: one that stands still closes nothing. */
-  static Setting turning(Rig rig, Setting setting) {
+  public static Setting turning(Rig rig, Setting setting) {
     Setting turning = setting;
     for (Part part : rig.parts()) {
       if (part.kind().is(Purpose.CUTS)) {

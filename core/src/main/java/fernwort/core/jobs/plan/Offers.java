@@ -40,17 +40,14 @@ public final class Offers {
   private final State rest;
   private final Map<String, Offer> known = new ConcurrentHashMap<>();
 
-  /** What was found with the levels asked for last. */
-  private final Map<String, Offer> atLevels = new ConcurrentHashMap<>();
-
-  private volatile State lastLevels;
+  private AtLevels last;
 
   Offers(Plans plans, Jobs jobs) {
     this.plans = plans;
     this.jobs = jobs.all();
     Network network = plans.network();
     rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
-    lastLevels = rest;
+    last = new AtLevels(rest, new ConcurrentHashMap<>());
   }
 
   /** Returns the jobs that are asked about, grouped as people meet them. */
@@ -64,6 +61,12 @@ public final class Offers {
   }
 
   /**
+   * What was found with some levels, by job. Who asks with other levels meanwhile gets another, so
+   * that no answer is kept for levels that it is not of.
+   */
+  private record AtLevels(State levels, Map<String, Offer> offers) {}
+
+  /**
    * Looks whether a job can be done with what the tanks hold, wherever the handles are: what the
    * plan from there says.
    *
@@ -75,11 +78,14 @@ public final class Offers {
       return ever;
     }
     State levels = now.with(rest.setting());
-    if (!levels.equals(lastLevels)) {
-      atLevels.clear();
-      lastLevels = levels;
+    return at(levels).offers().computeIfAbsent(job.id(), id -> at(job, levels));
+  }
+
+  private synchronized AtLevels at(State levels) {
+    if (!levels.equals(last.levels())) {
+      last = new AtLevels(levels, new ConcurrentHashMap<>());
     }
-    return atLevels.computeIfAbsent(job.id(), id -> at(job, levels));
+    return last;
   }
 
   private Offer at(Job job, State levels) {

@@ -41,9 +41,6 @@ public final class StageRun {
 
   static final String LEAVE_THE_REST = Says.LEAVE_THE_REST_IN_ITS_TANK.text();
 
-  /** A turn takes so long (s). */
-  private static final double TURN = 5;
-
   /** Water that does not come within this does not come (s). */
   private static final double LONGEST_ON_ITS_WAY = 3600;
 
@@ -155,15 +152,12 @@ public final class StageRun {
     return Levels.of(network, run.moment().state());
   }
 
-  /** Makes one turn. */
+  /** Makes one turn; an end whose cap or hose is changed stands bare for a part of it. */
   public void turn(PartId part, PositionId position) {
-    network
-        .rig()
-        .part(part)
-        .kind()
-        .bare(run.moment().state().setting().of(part), position)
-        .ifPresent(open -> put(part, open, Trial.BARE));
-    put(part, position, TURN);
+    Optional<PositionId> bare =
+        network.rig().part(part).kind().bare(run.moment().state().setting().of(part), position);
+    bare.ifPresent(open -> put(part, open, Trial.BARE));
+    put(part, position, bare.isPresent() ? Trial.TURN - Trial.BARE : Trial.TURN);
   }
 
   /** Puts a part somewhere and looks on for so long (s). */

@@ -13,8 +13,8 @@ final class WaitJudge {
   /** Nearer to a mark than this nobody can tell (m³). */
   private static final double NEAR = 5e-4;
 
-  /** The same as a share of a tank: nobody reads a gauge or a stick closer; own choice. */
-  private static final double READ = 0.01;
+  /** The same as a share of a tank: a litre of five hundred; own choice. */
+  private static final double READ = 0.002;
 
   private final Network network;
 

@@ -1,6 +1,7 @@
 package fernwort.core.winter.sheets;
 
 import fernwort.core.drain.Draining;
+import fernwort.core.drain.Rewetting;
 import fernwort.core.drain.Stretch;
 import fernwort.core.drain.Wetness;
 import fernwort.core.drain.Wintering;
@@ -38,7 +39,7 @@ public sealed interface Operation {
   record Tilt(double pitch, double roll) implements Operation {
     @Override
     public Wintering on(Network network, Wintering now) {
-      return Draining.of(network, now.on(new Slope(pitch, roll)));
+      return Draining.of(network, Rewetting.of(network, now.on(new Slope(pitch, roll))));
     }
   }
 

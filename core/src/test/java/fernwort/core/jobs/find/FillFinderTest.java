@@ -298,7 +298,7 @@ class FillFinderTest {
     Plan plan =
         plan(
             Network.of(linked(0, 25)),
-            "fill-left-inlet~to~20.2",
+            "fill-left-inlet~to~20.02",
             Map.of("left", 20.0, "right", 40.0));
     assertThat(plan.trouble().orElseThrow().words().toString())
         .contains("before anybody can stop at 20 L")

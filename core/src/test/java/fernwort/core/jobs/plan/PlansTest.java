@@ -227,11 +227,11 @@ class PlansTest {
     run.set(PartId.of("fill-selector"), PositionId.of("main"));
     run.runTo(5);
     run.set(PartId.of("inlet"), PositionId.of("open"));
-    run.runTo(10);
+    run.runTo(8);
     run.set(PartId.of("inlet"), PositionId.of("mains"));
-    run.runTo(15);
+    run.runTo(10);
     double before = TRUCK.state().volume(PartId.of("main"));
-    double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 15;
+    double full = run.runUntil(Event.Kind.FULL, PartId.of("main"), 7200).orElseThrow() - 10;
     assertThat(wait.seconds().expected()).isCloseTo(full, within(0.01));
     assertThat(wait.seconds().low()).isLessThan(full);
     assertThat(wait.seconds().high()).isGreaterThan(full);

@@ -78,13 +78,14 @@ class StopsFirstTest {
       switch (step) {
         case Step.Move move -> {
           Kind kind = network.rig().part(move.part()).kind();
+          double done = run.time() + TURN;
           kind.bare(move.from(), move.to())
               .ifPresent(open -> {
                 run.set(move.part(), open);
                 run.runTo(run.time() + Trial.BARE);
               });
           run.set(move.part(), move.to());
-          run.runTo(run.time() + TURN);
+          run.runTo(done);
         }
         case Step.Wait wait -> run.runTo(run.time() + wait.seconds().expected());
       }

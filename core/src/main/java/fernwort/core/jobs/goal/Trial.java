@@ -66,7 +66,7 @@ public final class Trial {
   public static final double TURN = 5;
 
   /** Of a turn, an end stands bare for so long between its cap and its hose (s); own choice. */
-  public static final double BARE = 3;
+  public static final double BARE = 4;
 
   /** What is asked how long it lasted. */
   private static final Set<Event.Kind> TIMED = EnumSet.of(Event.Kind.DRAWS_AIR, Event.Kind.RESTS);

@@ -227,7 +227,7 @@ class PlansTest {
     run.set(PartId.of("fill-selector"), PositionId.of("main"));
     run.runTo(5);
     run.set(PartId.of("inlet"), PositionId.of("open"));
-    run.runTo(8);
+    run.runTo(9);
     run.set(PartId.of("inlet"), PositionId.of("mains"));
     run.runTo(10);
     double before = TRUCK.state().volume(PartId.of("main"));

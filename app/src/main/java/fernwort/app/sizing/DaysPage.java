@@ -47,13 +47,16 @@ final class DaysPage {
   }
 
   private List<Question.Row> stayRows(Lasts now) {
-    List<Double> worth = Demand.worthOfALitre(trip.habits(), full);
-    String ends = full.ends() == Lasts.Ends.GRAY ? Says.GRAY_ROOM.text() : Says.FRESH_WATER.text();
+    Lasts fromFull = full.usedLike(now);
+    List<Double> worth = Demand.worthOfALitre(fromFull);
+    String ends =
+        fromFull.ends() == Lasts.Ends.GRAY ? Says.GRAY_ROOM.text() : Says.FRESH_WATER.text();
     double more = Math.max(worth.get(0), worth.get(1));
     var unit = trip.units().unit(Measure.VOLUME);
     return List.of(
         new Question.Row(Says.AS_READ.text(), days(now.days()), working(now)),
-        new Question.Row(Says.FROM_FULL_GRAY_EMPTY.text(), days(full.days()), working(full)),
+        new Question.Row(
+            Says.FROM_FULL_GRAY_EMPTY.text(), days(fromFull.days()), working(fromFull)),
         new Question.Row(
             Says.ONE_MORE_OF.filled(unit.sign(), ends),
             Double.isFinite(more)

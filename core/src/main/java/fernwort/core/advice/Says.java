@@ -14,7 +14,7 @@ enum Says implements Phrase {
   DUMP_IT_IS_FULL("Dump {}: it is full."),
   NO_WATER_IS_LEFT_THAT_BREAKS(
       "No water is left that breaks anything, and it is the least work ({})."),
-  NOTHING_IS_SURE_TO_BREAK("{}, and no method leaves less with less work ({})."),
+  NOTHING_IS_SURE_TO_BREAK("{}; each of the others leaves more or is more work ({})."),
   IT_IS_THE_ONLY_ONE_THAT_LEAVES("It is the only one that leaves no water that breaks anything."),
   EVERY_METHOD_LEAVES_SOMETHING(
       "Every method leaves something that breaks, this one the fewest parts ({})."),

@@ -56,11 +56,10 @@ public record Demand(double days, Range fresh, Range gray) {
    * Returns days that one more litre of fresh and of gray room is worth; nothing for the one that
    * does not end the stay.
    *
-   * @param habits who travels and what they use
-   * @param lasts how long the water lasts now
+   * @param lasts how long the water lasts, and what is used a day
    */
-  public static List<Double> worthOfALitre(Habits habits, Lasts lasts) {
+  public static List<Double> worthOfALitre(Lasts lasts) {
     boolean gray = lasts.ends() == Lasts.Ends.GRAY;
-    return List.of(gray ? 0 : 1e-3 / habits.freshPerDay(), gray ? 1e-3 / habits.grayPerDay() : 0);
+    return List.of(gray ? 0 : 1e-3 / lasts.freshPerDay(), gray ? 1e-3 / lasts.grayPerDay() : 0);
   }
 }

@@ -97,6 +97,17 @@ public record Lasts(
     return new Lasts(fresh, perDay, days, gray, grayPerDay, grayDays);
   }
 
+  /** Returns how long these levels last when as much is used a day as there; itself if nothing. */
+  public Lasts usedLike(Lasts other) {
+    if (!(other.freshPerDay > 0)) {
+      return this;
+    }
+    Lasts like = withFresh(other.freshPerDay, days(sum(fresh), other.freshPerDay));
+    return grayDays.isEmpty()
+        ? like
+        : like.withGray(other.grayPerDay, days(sum(gray), other.grayPerDay));
+  }
+
   /** Returns this where nobody uses water: the rig is winterized. */
   public Lasts withoutEnd() {
     double never = Double.POSITIVE_INFINITY;

@@ -138,10 +138,11 @@ public final class DrainingPoints {
     return Draining.of(network, now);
   }
 
-  /** Tilts to other slopes in between, as long as that lets more out; what is dry stays dry. */
+  /** Tilts to other slopes in between, as long as that lets out more than runs in from tanks. */
   void tiltOn() {
     for (int times = 0; times < MOST_TILTS; times++) {
-      Function<Slope, Wintering> after = slope -> Draining.of(network, sheet.now().on(slope));
+      Function<Slope, Wintering> after =
+          slope -> new Operation.Tilt(slope.pitch(), slope.roll()).on(network, sheet.now());
       tiltTo(best(after, slope -> 0.0), after, Says.THEN_LEAN_IT.text());
     }
   }

@@ -34,7 +34,7 @@ class DemandTest {
   @Test
   void onlyWhatEndsTheStayIsWorthALitreMore() {
     Lasts lasts = Lasts.of(PLUMBING, RIG.state(), Habits.DEFAULT);
-    List<Double> worth = Demand.worthOfALitre(Habits.DEFAULT, lasts);
+    List<Double> worth = Demand.worthOfALitre(lasts);
     assertThat(lasts.ends()).isEqualTo(Lasts.Ends.GRAY);
     assertThat(worth.getFirst()).isZero();
     double litre = worth.getLast();

@@ -50,6 +50,16 @@ class LastsTest {
   }
 
   @Test
+  void fullTanksAtTheSameUseLastAsLongAsTheirWaterIsMore() {
+    Lasts learnt =
+        Lasts.of(PLUMBING, RIG.state(), habits(10, 1)).withFresh(0.03, 2).withGray(0.03, 2);
+    State full = RIG.state().withVolume(PartId.of("gray"), 0);
+    Lasts fromFull = Lasts.of(PLUMBING, full, habits(10, 1)).usedLike(learnt);
+    assertThat(fromFull.freshDays()).isCloseTo(fromFull.freshLeft() / 0.03, within(1e-9));
+    assertThat(fromFull.grayDays()).hasValue(fromFull.grayRoom() / 0.03);
+  }
+
+  @Test
   void impossibleHabitsAreRefusedByName() {
     assertThatThrownBy(() -> Habit.daily("s", "Shower", -1, 1)).hasMessageContaining("Shower");
     assertThatThrownBy(() -> Habit.daily("s", "Shower", 5, 3)).hasMessageContaining("100");

@@ -45,7 +45,7 @@ record Already(Network network, Job job) {
         : Optional.empty();
   }
 
-  /** Tells whether what is waited for is so already: a tank that is full is not filled. */
+  /** Tells whether what is waited for has come: a tank that is full is not filled. */
   boolean isReached(Job.Until until, State state) {
     return !job.kind().is(Job.Is.MOVES)
         && Marks.isReached(network, state, job, leaned(until, state));

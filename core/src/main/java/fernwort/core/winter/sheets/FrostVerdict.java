@@ -40,8 +40,11 @@ public record FrostVerdict(FrostHarm worst, List<ElementId> parts) {
 
   /** Returns it in words, naming the parts, such as "Heater may break". */
   public Message words(Rig rig) {
+    List<String> labels = parts.stream().limit(NAMED).map(id -> label(rig, id)).toList();
     String named =
-        String.join(", ", parts.stream().limit(NAMED).map(id -> label(rig, id)).toList());
+        parts.size() == 2
+            ? Says.BOTH.filled(labels.getFirst(), labels.getLast())
+            : String.join(", ", labels);
     String more = parts.size() > NAMED ? Says.AND_MORE.filled(parts.size() - NAMED) : "";
     return switch (worst) {
       case NONE -> Says.NOTHING_BREAKS.with();

@@ -9,6 +9,7 @@ enum Says implements Phrase {
   MAY_BREAK("{} may break"),
   BREAKS("{} breaks"),
   BREAK("{} break"),
+  BOTH("{} and {}"),
   AND_MORE(" and {} more"),
   LINE("line “{}”"),
 

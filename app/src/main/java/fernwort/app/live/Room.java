@@ -159,11 +159,23 @@ final class Room {
     return handles;
   }
 
+  /**
+   * By the log; where sensors tell of other levels, by those at the use that the log has learnt.
+   */
+  private Lasts lasting(Now now) {
+    Lasts logged = house.diary().lasts(rig);
+    State noted = house.states().of(rig).state();
+    State seen = live.seen(noted, now);
+    return seen.volumes().equals(noted.volumes())
+        ? logged
+        : Lasts.of(rig.network(), seen, house.states().habits(rig)).usedLike(logged);
+  }
+
   /** Returns for how many days the water lasts, by what ends it; looked up now and then. */
   Map<String, Double> days(Now now) {
     if (now.steady() - counted >= COUNT) {
       counted = now.steady();
-      Lasts lasts = house.diary().lasts(rig);
+      Lasts lasts = lasting(now);
       Map<String, Double> anew = new TreeMap<>();
       if (Double.isFinite(lasts.freshDays())) {
         anew.put("fresh", lasts.freshDays());

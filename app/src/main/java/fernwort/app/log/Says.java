@@ -127,7 +127,7 @@ enum Says implements Phrase {
   BY_THE_TANKS_SHAPE("by the tank's shape"),
   IS_NOT_A_TANK_A_STICK_GOES("{} is not a tank; a stick goes into a tank"),
   NOBODY_PARKS_LIKE("Nobody parks like that; give up to 20° for pitch and roll"),
-  DAYS_FOR("; days (d) for {} people"),
+  DAYS_FOR("; days (d) for {}"),
   PITCH_ROLL("pitch %.1f°, roll %.1f°"),
 
   // HaulsController: water runs: how many cans it takes, what they cost, and what water cost

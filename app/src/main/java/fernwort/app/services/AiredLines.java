@@ -48,7 +48,7 @@ public class AiredLines {
     Map<LineId, Double> lines = new TreeMap<>();
     for (Part tank : rig.rig().tanks(Contents.FRESH).toList()) {
       Optional<Instant> dry = ranDry(rig, tank);
-      if (dry.isPresent() && !isPurgedSince(rig, dry.get())) {
+      if (dry.isPresent() && !isPurgedSince(rig, tank, dry.get())) {
         suction(rig, tank).forEach(id -> lines.put(id, line(rig, id).volume()));
       }
     }
@@ -73,9 +73,11 @@ public class AiredLines {
     return Optional.empty();
   }
 
-  private boolean isPurgedSince(OpenRig rig, Instant dry) {
+  /** Only the taps that run from this tank bring its air out. */
+  private boolean isPurgedSince(OpenRig rig, Part tank, Instant dry) {
     return runs.newest(rig.id(), MOST).stream()
-        .filter(run -> run.outcome() == RunStore.Outcome.DONE && run.job().startsWith("run-"))
+        .filter(run -> run.outcome() == RunStore.Outcome.DONE)
+        .filter(run -> run.job().equals("run-" + tank.id()))
         .anyMatch(run -> run.started().isAfter(dry));
   }
 

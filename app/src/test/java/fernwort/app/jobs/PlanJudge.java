@@ -30,6 +30,10 @@ import java.util.Set;
 final class PlanJudge {
 
   private static final double TURN = 5;
+
+  /** Of a turn, an end has neither its cap nor its hose for so long (s). */
+  private static final double BARE = 4;
+
   private static final double SPLASH = 5e-4;
   private static final double MOVED = 1e-3;
   private static final double TRICKLE = 2.5e-6;
@@ -84,8 +88,18 @@ final class PlanJudge {
       return Optional.of(move.part() + " is not where the sheet says it is");
     }
     seen.clear();
+    double done = run.time() + TURN;
+    network
+        .rig()
+        .part(move.part())
+        .kind()
+        .bare(move.from(), move.to())
+        .ifPresent(open -> {
+          seen.addAll(run.set(move.part(), open));
+          seen.addAll(run.runTo(run.time() + BARE));
+        });
     seen.addAll(run.set(move.part(), move.to()));
-    seen.addAll(run.runTo(run.time() + TURN));
+    seen.addAll(run.runTo(done));
     return broken(false);
   }
 

@@ -8,6 +8,8 @@ import fernwort.app.units.Units;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Step;
+import fernwort.core.kind.Moved;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
 import java.time.Instant;
@@ -19,6 +21,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * A run sheet as it stands.
@@ -156,6 +159,14 @@ record RunView(
         : StepView.of(rig.rig(), step, units);
   }
 
+  /** Other parts that go where the switch of a part goes. */
+  private static Stream<PartId> onOneSwitch(Rig rig, PartId part) {
+    return rig.gangOf(part).stream()
+        .flatMap(gang -> gang.kind().moves().stream())
+        .map(Moved::part)
+        .filter(other -> !other.equals(part));
+  }
+
   /** Handles that stand elsewhere than the ticks, or the steps to come, have them. */
   private static List<String> drift(
       OpenRig rig, List<RunStore.Row> rows, StepText text, Setting now) {
@@ -165,6 +176,10 @@ record RunView(
       if (text.read(row.step()) instanceof Step.Move move) {
         if (row.mark() == Mark.DONE) {
           expected.put(move.part(), move.to());
+          onOneSwitch(rig.rig(), move.part()).forEach(other -> {
+            expected.remove(other);
+            toCome.add(other);
+          });
         } else if (row.mark() == Mark.OPEN && toCome.add(move.part())) {
           expected.put(move.part(), move.from());
         }

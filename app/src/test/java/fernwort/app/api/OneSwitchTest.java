@@ -20,6 +20,11 @@ class OneSwitchTest {
 
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
+  private static String made(Client copy) throws IOException {
+    String made = copy.change("POST", "/api/v1/rigs", Files.readString(TRAILER)).body();
+    return new JsonMapper().readTree(made).get("id").asString();
+  }
+
   private static String standing(Client copy, String rig) throws IOException {
     JsonNode positions = copy.json(rig + "/state").get("positions");
     return positions.get("pump").asString() + " " + positions.get("heater").asString();
@@ -28,8 +33,7 @@ class OneSwitchTest {
   @Test
   void whatHangsOnOneSwitchIsTurnedAndTakenBackTogether() throws IOException {
     Client copy = COPY.client();
-    String made = copy.change("POST", "/api/v1/rigs", Files.readString(TRAILER)).body();
-    String rig = "/api/v1/rigs/" + new JsonMapper().readTree(made).get("id").asString();
+    String rig = "/api/v1/rigs/" + made(copy);
     assertThat(standing(copy, rig)).isEqualTo("off off");
 
     copy.change("PUT", rig + "/handles/pump", "{\"position\":\"on\"}");
@@ -47,5 +51,21 @@ class OneSwitchTest {
     assertThat(standing(copy, rig)).isEqualTo("off off");
     copy.change("POST", rig + "/undo", "");
     assertThat(standing(copy, rig)).isEqualTo("on on");
+  }
+
+  /** Tries a whole sheet: nothing that it has one do stands elsewhere than it says. */
+  @Test
+  void aSheetTellsOneSwitchOnceAndFindsItWhereItLeftIt() throws IOException {
+    Client copy = COPY.client();
+    String id = made(copy);
+    copy.change(
+        "PUT",
+        "/api/v1/rigs/" + id + "/tanks/tank/reading",
+        "{\"amount\":60,\"unit\":\"litres\"}");
+    String run = Client.where(copy.post("/rigs/" + id + "/jobs/run-tank/begin", ""));
+    assertThat(copy.get(run).body()).containsOnlyOnce("Turn on Galley switch: Pump, Heater.");
+    copy.post(run + "/steps/1/done", "");
+    assertThat(standing(copy, "/api/v1/rigs/" + id)).isEqualTo("on on");
+    assertThat(copy.get(run).body()).doesNotContain("not where this sheet has them");
   }
 }

@@ -155,7 +155,7 @@ public final class Drills {
     State state = from;
     for (Step step : plan.steps()) {
       if (step instanceof Step.Move move) {
-        state = state.with(move.part(), move.to());
+        state = state.with(network.rig().turned(state.setting(), move.part(), move.to()));
       } else if (!plan.job().kind().is(Job.Is.RUNS_TAPS)) {
         // In the middle of a job that moves water it is as it is during its first wait.
         break;

@@ -163,9 +163,9 @@ final class Progress {
     return Math.min(crossings.above(tank), crests.get(tank).above(volume)) - volume;
   }
 
-  /** Sets a handle, switch, cap or tap. */
+  /** Sets a handle, switch, cap or tap, and with it what hangs on one switch with it. */
   void set(PartId part, PositionId position) {
-    state = state.with(part, position);
+    state = state.with(network.rig().turned(state.setting(), part, position));
     if (position.equals(PortableContainer.POURING.id())) {
       jugs.fill(network.rig().part(part));
     }

@@ -16,6 +16,7 @@ import fernwort.core.kind.line.Valve;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
+import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -51,7 +52,7 @@ public record CheckSetting(Setting setting, Message as, Message also) {
       if (job.kind().is(Job.Is.PRESSES)) {
         Plan plan = plans.plan(job, start);
         if (plan.trouble().isEmpty()) {
-          passed(plan, start.setting())
+          passed(network.rig(), plan, start.setting())
               .forEach(s -> found.putIfAbsent(s, new CheckSetting(s, job.name(), Message.NOTHING)));
         }
       }
@@ -66,12 +67,12 @@ public record CheckSetting(Setting setting, Message as, Message also) {
   }
 
   /** The settings before each wait and at the end, taps shut. */
-  private static List<Setting> passed(Plan plan, Setting start) {
+  private static List<Setting> passed(Rig rig, Plan plan, Setting start) {
     List<Setting> passed = new ArrayList<>();
     Setting now = start;
     for (Step step : plan.steps()) {
       if (step instanceof Step.Move move) {
-        now = now.with(move.part(), move.to());
+        now = rig.turned(now, move.part(), move.to());
       } else {
         passed.add(now);
       }

@@ -291,7 +291,7 @@ public final class AutomationCheck {
         state.setting(), levels, OpenWays.find(network, state.setting(), levels));
   }
 
-  private static Set<Setting> reachable(Automation automation, Setting start) {
+  private Set<Setting> reachable(Automation automation, Setting start) {
     Set<Setting> seen = new LinkedHashSet<>();
     Deque<Setting> front = new ArrayDeque<>();
     seen.add(start);
@@ -301,7 +301,7 @@ public final class AutomationCheck {
       for (Automation.Rule rule : automation.rules()) {
         Setting next = at;
         for (Turn turn : rule.turns()) {
-          next = next.with(turn.part(), turn.position());
+          next = network.rig().turned(next, turn.part(), turn.position());
           if (seen.add(next)) {
             front.add(next);
           }

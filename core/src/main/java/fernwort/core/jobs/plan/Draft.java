@@ -45,6 +45,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -446,7 +447,7 @@ final class Draft {
               part.kind().notice(turn.position()),
               act(part, before, turn.position())));
       stageRun.turn(turn.part(), turn.position());
-      at = at.with(turn.part(), turn.position());
+      at = network.rig().turned(at, turn.part(), turn.position());
       if (before.equals(HoseInlet.MAINS.id())
           && !isSlackAwaited(stage, part)
           && isPressureShutIn(part.id(), at, stageRun.levels())) {
@@ -473,33 +474,33 @@ final class Draft {
     return losing;
   }
 
-  /** What hangs on one switch is moved by it together. */
+  /** What hangs on one switch is moved by it in one turn. */
   private Planner.Found together(Planner.Found found) {
-    Rig rig = network.rig();
     List<Turn> turns = new ArrayList<>();
     Setting at = state().setting();
     for (Turn turn : found.turns()) {
-      if (at.has(turn.part(), turn.position())) {
-        continue;
-      }
-      Map<PartId, PositionId> along = rig.movedAlong(at, turn.part(), turn.position());
-      turns.add(turn);
-      at = at.with(turn.part(), turn.position());
-      for (Map.Entry<PartId, PositionId> other : along.entrySet()) {
-        turns.add(new Turn(other.getKey(), other.getValue()));
-        at = at.with(other.getKey(), other.getValue());
+      if (!at.has(turn.part(), turn.position())) {
+        turns.add(turn);
+        at = network.rig().turned(at, turn.part(), turn.position());
       }
     }
     return new Planner.Found(turns, at);
   }
 
+  /** One switch is named with all that it moves. */
   private String act(Part part, PositionId from, PositionId to) {
-    String words = part.kind().act(part.label(), from, to);
     return network
         .rig()
         .gangOf(part.id())
-        .map(gang -> Says.WITH.filled(words.substring(0, words.length() - 1), gang.label()))
-        .orElse(words);
+        .map(gang -> {
+          String words = part.kind().act(gang.label(), from, to);
+          String moved =
+              gang.kind().moves().stream()
+                  .map(m -> label(m.part()))
+                  .collect(Collectors.joining(", "));
+          return Says.A_SWITCH_MOVES.filled(words.substring(0, words.length() - 1), moved);
+        })
+        .orElseGet(() -> part.kind().act(part.label(), from, to));
   }
 
   /**

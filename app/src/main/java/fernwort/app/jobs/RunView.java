@@ -176,10 +176,11 @@ record RunView(
       if (text.read(row.step()) instanceof Step.Move move) {
         if (row.mark() == Mark.DONE) {
           expected.put(move.part(), move.to());
-          onOneSwitch(rig.rig(), move.part()).forEach(other -> {
-            expected.remove(other);
-            toCome.add(other);
-          });
+          onOneSwitch(rig.rig(), move.part())
+              .forEach(other -> {
+                expected.remove(other);
+                toCome.add(other);
+              });
         } else if (row.mark() == Mark.OPEN && toCome.add(move.part())) {
           expected.put(move.part(), move.from());
         }

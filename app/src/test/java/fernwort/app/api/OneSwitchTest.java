@@ -59,9 +59,7 @@ class OneSwitchTest {
     Client copy = COPY.client();
     String id = made(copy);
     copy.change(
-        "PUT",
-        "/api/v1/rigs/" + id + "/tanks/tank/reading",
-        "{\"amount\":60,\"unit\":\"litres\"}");
+        "PUT", "/api/v1/rigs/" + id + "/tanks/tank/reading", "{\"amount\":60,\"unit\":\"litres\"}");
     String run = Client.where(copy.post("/rigs/" + id + "/jobs/run-tank/begin", ""));
     assertThat(copy.get(run).body()).containsOnlyOnce("Turn on Galley switch: Pump, Heater.");
     copy.post(run + "/steps/1/done", "");

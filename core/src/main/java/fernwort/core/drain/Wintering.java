@@ -105,7 +105,8 @@ public record Wintering(
       if (part.kind().is(Purpose.TURNS)) {
         off.remove(partId);
       }
-      return new Wintering(state.with(partId, position), off, wetness, glycol);
+      State turned = state.with(rig.turned(state.setting(), partId, position));
+      return new Wintering(turned, off, wetness, glycol);
     }
     if (named(part.kind().service().stream(), position).isEmpty()) {
       throw new Refusal(Says.HAS_NO_POSITION.with(part.label(), position, choice(part)));

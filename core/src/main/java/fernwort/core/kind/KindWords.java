@@ -11,7 +11,7 @@ public enum KindWords {
   /** A step: one that is closed; its label. */
   CLOSE_IT(Says.CLOSE.text()),
   /** A step: a valve whose ball is drained; its label. */
-  HALF_OPEN(Says.LEAVE_HALF_OPEN.text()),
+  HALF_OPEN(Says.TURN_HALF_OPEN.text()),
   /** A step: a valve that stood half open; its label. */
   TO_A_STOP(Says.TURN_TO_ITS_STOP.text()),
   /** A step: a mixer; its label. */
@@ -247,7 +247,7 @@ public enum KindWords {
   /** When a toilet is opened to drain. */
   CUPFUL_FORGOTTEN(Says.ITS_VALVE_HOLDS_A_CUPFUL.text()),
   /** When a tap is opened to drain. */
-  AIR_COMES_IN_HERE(Says.AIR_COMES_IN_HERE_LEAVE.text()),
+  AIR_COMES_IN_HERE(Says.AIR_COMES_IN_HERE.text()),
   /** When a drain cap is opened to drain. */
   BUCKET_UNDER(Says.BUCKET_UNDER_IT.text()),
   /** When an inlet is opened to drain. */

@@ -13,7 +13,7 @@ enum Says implements Phrase {
   // KindWords: what is said of kinds of part, with {} for what is filled in.
   OPEN("Open {}."),
   CLOSE("Close {}."),
-  LEAVE_HALF_OPEN("Leave {} half open."),
+  TURN_HALF_OPEN("Turn {} half open."),
   TURN_TO_ITS_STOP("Turn {} to its stop."),
   OPEN_COLD("Open {}, cold."),
   OPEN_HANDLE_IN_THE_MIDDLE("Open {}, handle in the middle."),
@@ -143,7 +143,7 @@ enum Says implements Phrase {
   LET_ITS_LINE_RUN_OUT_ITS_AIR("Let its line run out; its air then pushes the water after it"),
   OPEN_IT_SO_THAT_ITS_LINE_RUNS("Open it, so that its line runs out; or blow it out"),
   ITS_VALVE_HOLDS_A_CUPFUL("Its valve holds a cupful that is left out."),
-  AIR_COMES_IN_HERE_LEAVE("Air comes in here; leave it in the middle."),
+  AIR_COMES_IN_HERE("Air comes in here."),
   BUCKET_UNDER_IT("Bucket under it."),
   WHAT_IS_BEHIND_IT_RUNS("What is behind it runs out or gets air."),
   AIR_FOR_THE_TANK_AND_ITS_FILL("Air for the tank and its fill line."),

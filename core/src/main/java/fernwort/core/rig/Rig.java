@@ -202,6 +202,24 @@ public record Rig(
     return along;
   }
 
+  /**
+   * Returns what a hand does to put a part from one position into another, as a sentence; one
+   * switch is named, with all that it moves.
+   */
+  public String act(Part part, PositionId from, PositionId to) {
+    return gangOf(part.id())
+        .filter(gang -> part.kind().positions().stream().anyMatch(p -> p.id().equals(to)))
+        .map(gang -> {
+          String words = part.kind().act(gang.label(), from, to);
+          String moved =
+              gang.kind().moves().stream()
+                  .map(m -> part(m.part()).label())
+                  .collect(Collectors.joining(", "));
+          return words.substring(0, words.length() - 1) + ": " + moved + ".";
+        })
+        .orElseGet(() -> part.kind().act(part.label(), from, to));
+  }
+
   /** Returns a setting with a part turned, and with it what hangs on one switch with it. */
   public Setting turned(Setting at, PartId part, PositionId to) {
     Setting turned = at.with(part, to);

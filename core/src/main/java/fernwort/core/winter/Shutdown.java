@@ -51,21 +51,18 @@ final class Shutdown {
     Network network = sheet.network();
     for (Part part : network.rig().parts()) {
       part.kind().restNote().ifPresent(note -> sheet.put(part, part.rest().id(), note));
-      boolean hot = part.kind().is(Purpose.HEATS) && part.kind().keeps() == Keeps.UNDER_ITS_DRAIN;
-      if (hot && sheet.now().wetness().body(part.id()) > 0) {
-        sheet.heed(
-            part,
-            WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT),
-            Says.LET_IT_COOL_UNTIL_A_HOT_TAP.filled(part.label()),
-            Says.HOT_WATER_SCALDS_AN_HOUR.text(),
-            COOLING,
-            true);
+      if (!isOnASwitch(network, part)) {
+        cool(sheet, part);
       }
     }
     DrainingPoints opening = new DrainingPoints(sheet, false);
     opening.park();
     int before = sheet.steps().size();
     empty(sheet, plans);
+    // One switch for both heats while the pump draws a tank down.
+    network.rig().parts().stream()
+        .filter(p -> isOnASwitch(network, p))
+        .forEach(p -> cool(sheet, p));
     List<WinterStep> done = List.copyOf(sheet.steps().subList(before, sheet.steps().size()));
     opening.openAt(
         done.stream()
@@ -77,6 +74,24 @@ final class Shutdown {
             .map(WinterStep.Hand::part)
             .collect(Collectors.toSet()));
     sheet.nowWait();
+  }
+
+  private static boolean isOnASwitch(Network network, Part part) {
+    return network.rig().gangOf(part.id()).isPresent();
+  }
+
+  /** A heater full of hot water cools before anybody drains it. */
+  private static void cool(WinterSheet sheet, Part part) {
+    boolean hot = part.kind().is(Purpose.HEATS) && part.kind().keeps() == Keeps.UNDER_ITS_DRAIN;
+    if (hot && sheet.now().wetness().body(part.id()) > 0) {
+      sheet.heed(
+          part,
+          WinterStep.Hand.of(part.id(), WinterStep.Sort.WAIT),
+          Says.LET_IT_COOL_UNTIL_A_HOT_TAP.filled(part.label()),
+          Says.HOT_WATER_SCALDS_AN_HOUR.text(),
+          COOLING,
+          true);
+    }
   }
 
   /**

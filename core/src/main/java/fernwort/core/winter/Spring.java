@@ -5,6 +5,7 @@ import fernwort.core.glycol.Chain;
 import fernwort.core.glycol.Element;
 import fernwort.core.hygiene.Dose;
 import fernwort.core.id.ElementId;
+import fernwort.core.id.PartId;
 import fernwort.core.id.PlaceId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
@@ -260,13 +261,8 @@ public final class Spring {
       return;
     }
     double strongest = autumn.glycol().values().stream().mapToDouble(s -> s).max().orElse(0);
-    List<Route> routes =
-        Routes.from(network, sheet.now(), inlet.get().out()).stream()
-            .filter(r -> !r.outlet().equals(inlet.get().part()))
-            .sorted(
-                Comparator.comparing((Route r) -> r.position().equals(Tap.HOT.id()))
-                    .thenComparingDouble(Route::length))
-            .toList();
+    List<Route> routes = nearestFirst(Routes.from(network, sheet.now(), inlet.get().out()));
+    routes.removeIf(r -> r.outlet().equals(inlet.get().part()));
     double sum = 0;
     Set<ElementId> wet = new HashSet<>();
     for (Route route : routes) {
@@ -306,6 +302,20 @@ public final class Spring {
     if (sum >= LITTLE) {
       sheet.note(Says.FLUSHING_TAKES_IN_ALL_THE_GRAY.with(Amount.volume(sum)));
     }
+  }
+
+  /**
+   * Returns the ways to the nearest outlet first, cold before hot, so that each is gone to once.
+   */
+  private static List<Route> nearestFirst(List<Route> routes) {
+    Map<PartId, Double> near = new HashMap<>();
+    routes.forEach(r -> near.merge(r.outlet().id(), r.length(), Math::min));
+    List<Route> sorted = new ArrayList<>(routes);
+    sorted.sort(
+        Comparator.comparingDouble((Route r) -> near.getOrDefault(r.outlet().id(), 0.0))
+            .thenComparing(r -> r.outlet().id())
+            .thenComparing(r -> r.position().equals(Tap.HOT.id())));
+    return sorted;
   }
 
   private Map<ElementId, Double> none(Route route) {

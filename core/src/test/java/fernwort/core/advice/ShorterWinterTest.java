@@ -29,7 +29,7 @@ class ShorterWinterTest {
 
   @Test
   void aDrainSparesASpanner() {
-    ShorterWinter.Found drain = found("food-trailer", WinterizingMethod.FALL).orElseThrow();
+    ShorterWinter.Found drain = found("siphoning", WinterizingMethod.AIR).orElseThrow();
     assertThat(drain.words().toString())
         .isEqualTo("Fit a drain valve at the lowest point beside Pump.");
     assertThat(ShorterWinter.saves(drain).toString()).isEqualTo("It saves 2 things to do.");

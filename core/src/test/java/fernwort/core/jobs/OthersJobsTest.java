@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.Practised;
 import fernwort.core.describe.RigEdit;
+import fernwort.core.drain.Filled;
+import fernwort.core.drain.Wintering;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
@@ -22,6 +24,10 @@ import fernwort.core.rig.InvalidRigException;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
+import fernwort.core.winter.WinterizingMethods;
+import fernwort.core.winter.sheets.WinterPlan;
+import fernwort.core.winter.sheets.WinterWish;
+import fernwort.core.winter.sheets.WinterizingMethod;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Tag;
@@ -130,6 +136,24 @@ class OthersJobsTest {
         .isEqualTo(Map.of(PartId.of("pump"), PositionId.of("off")));
     assertThat(rig.movedAlong(rig.atRest(), PartId.of("fill-valve"), PositionId.of("open")))
         .isEmpty();
+  }
+
+  /** The switch that draws the tank down heats as well: the heater cools after that, not before. */
+  @Test
+  void aWinterSheetNamesTheSwitchAndLetsTheHeaterCoolAfterIt() {
+    Network trailer = Network.of(Practised.rig("food-trailer"));
+    Wintering now = Filled.of(trailer, Practised.filled(trailer, 0.5));
+    WinterPlan winter =
+        WinterizingMethods.of(Plans.of(trailer))
+            .plan(WinterizingMethod.FALL, now, WinterWish.USUAL);
+    assertThat(winter.steps().stream().map(s -> s.words().toString()))
+        .containsSubsequence(
+            "Turn on Galley switch: Pump, Heater.",
+            "Turn off Galley switch: Pump, Heater.",
+            "Heater: let it cool until a hot tap runs cold",
+            "Open the drain of Heater.",
+            "Take Pump off and tip the water out.")
+        .doesNotHaveDuplicates();
   }
 
   @Test

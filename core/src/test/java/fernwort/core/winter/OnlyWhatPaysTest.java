@@ -185,9 +185,9 @@ class OnlyWhatPaysTest {
       jug++;
     }
     assertThat(plan.steps().subList(0, jug))
-        .noneMatch(s -> s.words().toString().equals("Leave Shore to taps half open."));
+        .noneMatch(s -> s.words().toString().equals("Turn Shore to taps half open."));
     assertThat(said(plan).subList(jug, plan.steps().size()))
-        .contains("Leave Shore to taps half open.");
+        .contains("Turn Shore to taps half open.");
   }
 
   /** Cracked is what each drain of a heater and each ball is for: those stay in the sheet. */

@@ -26,7 +26,6 @@ import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
-import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
 import fernwort.core.run.Landmarks;
@@ -45,7 +44,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
 /**
@@ -445,7 +443,7 @@ final class Draft {
               turn.position(),
               reasons.why(turn, before, found.after()),
               part.kind().notice(turn.position()),
-              act(part, before, turn.position())));
+              network.rig().act(part, before, turn.position())));
       stageRun.turn(turn.part(), turn.position());
       at = network.rig().turned(at, turn.part(), turn.position());
       if (before.equals(HoseInlet.MAINS.id())
@@ -485,22 +483,6 @@ final class Draft {
       }
     }
     return new Planner.Found(turns, at);
-  }
-
-  /** One switch is named with all that it moves. */
-  private String act(Part part, PositionId from, PositionId to) {
-    return network
-        .rig()
-        .gangOf(part.id())
-        .map(gang -> {
-          String words = part.kind().act(gang.label(), from, to);
-          String moved =
-              gang.kind().moves().stream()
-                  .map(m -> label(m.part()))
-                  .collect(Collectors.joining(", "));
-          return Says.A_SWITCH_MOVES.filled(words.substring(0, words.length() - 1), moved);
-        })
-        .orElseGet(() -> part.kind().act(part.label(), from, to));
   }
 
   /**

@@ -18,7 +18,6 @@ enum Says implements Phrase {
   THERE_IS_NOTHING_TO_FILL("{} There is nothing to fill."),
   DANGER("Danger: {}. {}"),
   IS_NEARLY_EMPTY_LITTLE("{} is nearly empty: little or nothing will come."),
-  A_SWITCH_MOVES("{}: {}."),
   DRY_LINES_TAKE("Dry lines take {} before this is done."),
   THE_FIRST_WATER_COMES("The first water comes to {} after {}; it spits before."),
 

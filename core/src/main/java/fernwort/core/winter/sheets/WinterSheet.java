@@ -129,7 +129,7 @@ public final class WinterSheet {
           new WinterStep(
                   new Operation.Put(part.id(), position),
                   part.place(),
-                  Message.words(part.kind().act(part.label(), from, position)),
+                  Message.words(network.rig().act(part, from, position)),
                   why,
                   position.equals(Kind.UNDONE) ? UNDOING : TURN,
                   false,

@@ -106,11 +106,11 @@ enum Says implements Phrase {
   DOES_AN_OVERFLOW_SIPHON("Does an overflow siphon"),
   EACH_TANK_BRIM_FULL(
       "Each tank brim-full but for a glass, handles as they are, pumps off and taps closed, left"
-          + " for six hours. A tank whose only opening is its overflow is taken to hold its"
-          + " water back by the vacuum over it; a wide hose lets air up beside the water,"
-          + " and may run on."),
+          + " for six hours; as it stands, or after a hose has run it over for two minutes."
+          + " A wide hose lets air up beside the water, and may run on."),
   LOSES_NOTHING("loses nothing"),
   IT_SIPHONS_ADMIT_AIR("△ it siphons: admit air at the crest, or close its travel valve"),
+  IT_SIPHONS_AND("△ it siphons; {}. Admit air at the crest, or close its travel valve"),
   IN_THE_FIRST("{} in the first {}"),
   IT_RUNS_OVER_IN_GULPS_AND_WAS("it runs over in gulps, and was not watched to its end"),
   NOTHING_RUNS_OUT("nothing runs out"),

@@ -18,7 +18,9 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.road.Drive;
 import fernwort.core.road.Road;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Landmarks;
+import fernwort.core.say.Message;
 import fernwort.core.say.Refusal;
 import fernwort.core.say.Times;
 import fernwort.core.tank.Parked;
@@ -240,6 +242,10 @@ final class SlopePage {
   private Question.Row brimFull(BrimFull tank) {
     String label = trip.label(tank.tank());
     String loses = tank.losesNothing() ? Says.LOSES_NOTHING.text() : "loses " + volume(tank.lost());
+    if (tank.folds().isPresent()) {
+      Message more = HappeningWords.runsOn(label, tank.folds().getAsDouble());
+      return new Question.Row(label, loses, Says.IT_SIPHONS_AND.filled(trip.units().say(more)));
+    }
     if (tank.siphons()) {
       return new Question.Row(label, loses, Says.IT_SIPHONS_ADMIT_AIR.text());
     }

@@ -16,6 +16,7 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
+import fernwort.core.run.HappeningWords;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
 import fernwort.core.say.Scale;
@@ -228,7 +229,8 @@ final class AirCheck implements LayoutCheck {
                 Says.UP_TO_FROM_A_FULL_TANK.with(
                     Amount.volume(lost),
                     Scale.rounded(Slope.ROAD, 0),
-                    Amount.volume(plan.network().room(part.id()).capacity())),
+                    HappeningWords.runsOn(
+                        part.label(), plan.network().room(part.id()).capacity())),
                 Says.LEAD_IT_OVER_A_CREST.with(),
                 List.of(part.id(), tail.get().id()),
                 Optional.of(airAtCrest(part, port, line.get()))));

@@ -24,7 +24,7 @@ enum Says implements Phrase {
       "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
   UP_TO_FROM_A_FULL_TANK(
       "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where none does,"
-          + " the walls fold inwards and it goes on: up to {}."),
+          + " {}."),
   LEAD_IT_OVER_A_CREST(
       "Lead it over a crest with an air valve, which stays safe when a handle is forgotten; or"
           + " fit a hand valve and remember it."),

@@ -4,6 +4,8 @@ import fernwort.core.id.ElementId;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import fernwort.core.say.Amount;
+import fernwort.core.say.Message;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
@@ -101,6 +103,17 @@ public final class HappeningWords {
       case FULL, DRY, SIPHONS, CYCLES, RESTS, POURED_OUT, FLOAT_SHUTS, HOT, AWAITED, HAND ->
           Optional.empty();
     };
+  }
+
+  /**
+   * Returns what a run, which holds the walls of its tanks stiff, cannot show: a tank that a siphon
+   * sucks in may fold, and then the siphon runs on.
+   *
+   * @param tank its label
+   * @param holds what it still holds (m³)
+   */
+  public static Message runsOn(String tank, double holds) {
+    return Says.ITS_WALLS_FOLD.with(tank, Amount.volume(holds));
   }
 
   private static String spot(Rig rig, ElementId id) {

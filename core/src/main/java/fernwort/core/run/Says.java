@@ -36,6 +36,7 @@ enum Says implements Phrase {
   WAS_SET("{} was set"),
   WATER_RUNS_OUT_AT_INSIDE("water runs out at {}"),
   IS_SUCKED_IN("{} is sucked in"),
+  ITS_WALLS_FOLD("if the walls of {} fold, the siphon goes on: up to {} more run out"),
   DRAWS_AIR_OF("{} draws air"),
   WASTE_OF_COMES_BACK_UP("waste of {} comes back up"),
   MIN_S("%d min %02d s"),

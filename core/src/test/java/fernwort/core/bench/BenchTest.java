@@ -7,12 +7,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import fernwort.core.Practised;
 import fernwort.core.demo.DemoRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.flow.Fluid;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
+import fernwort.core.jobs.find.Jobs;
+import fernwort.core.jobs.goal.Plan;
+import fernwort.core.jobs.goal.Step;
+import fernwort.core.jobs.mistake.Slips;
+import fernwort.core.jobs.plan.Plans;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.OpenEnd;
 import fernwort.core.kind.end.Plug;
@@ -22,6 +28,7 @@ import fernwort.core.kind.tank.Gauge;
 import fernwort.core.kind.tank.Shape;
 import fernwort.core.kind.tank.TankPort;
 import fernwort.core.network.Network;
+import fernwort.core.review.LayoutReview;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -30,6 +37,7 @@ import fernwort.core.sizing.TimedJug;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Fittings, vents, drains, jugs and brim-full tanks on the bench. */
@@ -188,6 +196,36 @@ class BenchTest {
     assertThat(high.siphons()).isFalse();
     assertThat(high.losesNothing()).isTrue();
     assertThat(high.lost()).isZero();
+  }
+
+  /**
+   * One law of the siphon that sucks its tank in: what follows a fill that nobody ends, that
+   * mistake, the calculator and the review of the layout all say that it may run on.
+   */
+  @Test
+  void everybodySaysOfATankThatItsSiphonSucksInThatItMayRunOn() {
+    Network trailer = Network.of(Practised.rig("siphoning"));
+    State open =
+        new State(
+            trailer.rig().atRest().with(PartId.of("travel-valve"), PositionId.of("open")),
+            Map.of(PartId.of("tank"), 0.14),
+            Slope.LEVEL);
+    Plans plans = Plans.of(trailer);
+    Plan fill = plans.plan(Jobs.of(trailer).byId("fill-tank-inlet").orElseThrow(), open);
+    Stream<String> then =
+        fill.steps().stream()
+            .filter(Step.Wait.class::isInstance)
+            .flatMap(s -> ((Step.Wait) s).then().stream())
+            .map(t -> t.words().toString());
+    Stream<String> mistakes =
+        Slips.of(trailer, plans).of(fill.job(), open).stream().map(s -> s.leads().toString());
+    Stream<String> review = LayoutReview.of(trailer).stream().map(f -> f.cost().toString());
+    for (Stream<String> said : List.of(then, mistakes, review)) {
+      assertThat(said).anyMatch(s -> s.contains("if the walls of Tank fold, the siphon goes on"));
+    }
+    BrimFull tank = BrimFull.of(trailer, open).getFirst();
+    assertThat(tank.folds()).isPresent();
+    assertThat(tank.folds().getAsDouble()).isGreaterThan(0.1);
   }
 
   @Test

@@ -119,7 +119,15 @@ final class SlipJudge {
             verdict.begins(thing.getValue());
             verdict.broken |= breaks;
           });
+      if (thing.getKey().kind() == Event.Kind.SUCKED_IN && siphons(came)) {
+        PartId tank = thing.getKey().subject().part();
+        verdict.leads(words.runsOn(tank, came.end().volume(tank)), Slip.Grade.GRAVE);
+      }
     }
+  }
+
+  private static boolean siphons(Trial.Outcome came) {
+    return came.happenings().keySet().stream().anyMatch(t -> t.kind() == Event.Kind.SIPHONS);
   }
 
   /** Pumps that ran dry, or against a closed outlet that no switch heeds, for too long. */

@@ -71,6 +71,11 @@ public final class SlipWords {
         : Says.GIVES_IN_PLACE_OF.with(label(tap), Amount.flow(gives), Amount.flow(should));
   }
 
+  /** Returns that a tank that a siphon sucks in may fold and run on, with what it still holds (m³). */
+  Message runsOn(PartId tank, double holds) {
+    return HappeningWords.runsOn(label(tank), holds);
+  }
+
   /** Returns a volume that ran out where it should not (m³). */
   public Message loss(double volume, PartId end) {
     return Says.RUN_OUT_AT.with(Amount.volume(volume), label(end));

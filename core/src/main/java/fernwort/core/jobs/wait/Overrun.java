@@ -67,6 +67,7 @@ final class Overrun {
   List<Step.Then> of(Job.Until until, StageRun stage, Onward on) {
     List<Step.Then> then = new ArrayList<>();
     Set<Message> said = new HashSet<>();
+    boolean siphons = false;
     for (PartId end : stage.runningOut()) {
       Event begun = new Event(on.time(), Event.Kind.RUNS_OUT, end, true);
       say.overrun(begun)
@@ -77,11 +78,18 @@ final class Overrun {
     for (int i = 0; on.time() < end - 1 && i < MOST_EVENTS_AFTER && then.size() < MOST_THEN; i++) {
       Moment before = on.moment();
       List<Event> found = on.toNext(Math.min(end, on.time() + LOOK));
+      siphons |= found.stream().anyMatch(h -> h.kind() == Event.Kind.SIPHONS && h.begins());
       for (Event h : found) {
         if (h.begins() && !(h.subject().equals(until.part()) && h.kind() == Event.Kind.FULL)) {
           say.overrun(h)
               .filter(said::add)
               .ifPresent(words -> then.add(new Step.Then(h.at(), words, shows(h))));
+        }
+        if (siphons && h.kind() == Event.Kind.SUCKED_IN && h.begins()) {
+          then.add(
+              new Step.Then(
+                  h.at(), say.runsOn(h.subject().part(), on.moment()), Optional.empty()));
+          siphons = false;
         }
       }
       if (found.isEmpty() && on.moment().isSettledSince(before, Waits.NOTICEABLE)) {

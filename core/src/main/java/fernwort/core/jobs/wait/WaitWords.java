@@ -125,6 +125,11 @@ public final class WaitWords {
         : HappeningWords.harm(network.rig(), h).map(Message::words);
   }
 
+  /** Returns that a tank that a siphon sucks in may fold and run on. */
+  public Message runsOn(PartId tank, Moment now) {
+    return HappeningWords.runsOn(label(tank), now.state().volume(tank));
+  }
+
   /** Returns that a full tank may lose so much more by its overflow (m³). */
   public Message maySiphon(PartId part, double more) {
     return Says.MAY_SIPHON_UP_TO_MORE_RUN.with(spot(part(part)), Amount.volume(more));

@@ -109,8 +109,16 @@ class FaultApiController {
       String words,
       List<Answer> answers) {}
 
-  /** What is likely, and what to look at next. */
-  record Found(List<Likely> likely, @Nullable Next next) {}
+  /**
+   * What is likely, and what to look at next.
+   *
+   * @param first what to do before anything, where a sound rig would show the same as it is noted
+   */
+  @JsonInclude(JsonInclude.Include.NON_NULL)
+  record Found(
+      @Nullable String first,
+      List<Likely> likely,
+      @JsonInclude(JsonInclude.Include.ALWAYS) @Nullable Next next) {}
 
   @PostMapping("/fault")
   @Operation(summary = "What is likely wrong by what was seen, and what to look at next")
@@ -132,6 +140,7 @@ class FaultApiController {
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.ONE_BY_ONE);
     FaultWords words = new FaultWords(rig.rig());
     return new Found(
+        found.asNoted() ? words.asNoted(noted).toString() : null,
         found.likely().stream()
             .map(l ->
                 new Likely(

@@ -95,6 +95,9 @@ class FaultController {
     model.addAttribute("stop", words.stop(observations, before));
     FaultFinder.Finding found =
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE);
+    if (found.asNoted()) {
+      model.addAttribute("asNoted", words.asNoted(noted).toString());
+    }
     model.addAttribute("told", told);
     model.addAttribute("seen", seenRows(observations, told, words));
     model.addAttribute(

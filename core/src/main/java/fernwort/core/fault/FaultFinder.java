@@ -111,8 +111,9 @@ public final class FaultFinder {
    * What is likely, and what to look at next.
    *
    * @param next nothing where there is nothing more to learn
+   * @param asNoted whether a sound rig would show all that was seen, as its handles are noted
    */
-  public record Finding(List<Likely> likely, Optional<Next> next) {}
+  public record Finding(List<Likely> likely, Optional<Next> next, boolean asNoted) {}
 
   private FaultFinder(Rig rig) {
     this.rig = rig;
@@ -162,8 +163,9 @@ public final class FaultFinder {
     Fits fits = new Fits(noted, suspects, told);
     List<Likely> all = fits.belief(-1);
     List<Likely> named = all.stream().filter(l -> l.share() > NAMED).toList();
+    boolean asNoted = !told.isEmpty() && fits.odd(noted).isEmpty();
     if (named.isEmpty() || seen.isEmpty()) {
-      return new Finding(named, Optional.empty());
+      return new Finding(named, Optional.empty(), asNoted);
     }
     Group group = group(all);
     // Of several that are mended as one, one is still looked at before it is named.
@@ -174,7 +176,7 @@ public final class FaultFinder {
         doubted.isEmpty() || seen.size() >= LONGEST
             ? Optional.empty()
             : next(noted, seen, new Open(fits, doubted.get(), certain, group.faults(), feeling));
-    return new Finding(next.isEmpty() ? group.first(named) : named, next);
+    return new Finding(next.isEmpty() ? group.first(named) : named, next, asNoted);
   }
 
   /**
@@ -351,7 +353,7 @@ public final class FaultFinder {
     }
     List<Check> checks =
         Checks.of(rig, noted.setting(), open.fits().odd(noted), open.feeling()).stream()
-            .filter(c -> !done.contains(key(noted, c.look())))
+            .filter(c -> !done.contains(key(noted, c.look())) && !isCovered(c.look(), seen))
             .toList();
     // Worked out fault by fault, several at once; what comes after finds the answers there.
     weights.keySet().parallelStream()
@@ -535,6 +537,15 @@ public final class FaultFinder {
         look.kind() == Look.LEVEL && seconds > 900 || look.kind() == Look.WATER && seconds > 60;
     return new Observation(
         look.kind(), look.on(), "", otherwise, late ? Optional.of(1.0) : Optional.empty());
+  }
+
+  /** Who has felt along all lines of a place has felt along each of them. */
+  private boolean isCovered(Observation look, List<Observation> seen) {
+    return (look.kind() == Look.WET || look.kind() == Look.INSPECT)
+        && seen.stream()
+            .filter(o -> o.kind() == look.kind() && !o.value().equals(Observation.UNSURE))
+            .anyMatch(o ->
+                Observation.linesIn(rig, o.on()).anyMatch(l -> l.id().equals(look.on())));
   }
 
   /** Returns every fault that can be looked for on this rig, with its weight, for a table. */

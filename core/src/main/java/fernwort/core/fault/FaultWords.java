@@ -3,6 +3,7 @@ package fernwort.core.fault;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
@@ -10,9 +11,11 @@ import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Place;
 import fernwort.core.rig.Rig;
+import fernwort.core.rig.State;
 import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** What is wrong, what mends it, and what there is to look at, in words. */
 public final class FaultWords {
@@ -159,11 +162,44 @@ public final class FaultWords {
     };
   }
 
-  /** Returns what to do and look at. */
+  /**
+   * Returns what to do first where a sound rig would show what was seen, as its handles are noted:
+   * what is switched off is switched on, or it is told that it is on.
+   */
+  public Message asNoted(State noted) {
+    String off =
+        rig.parts().stream()
+            .filter(p -> p.kind().is(Purpose.DRIVES) && noted.setting().has(p.id(), Kind.OFF))
+            .map(Part::label)
+            .collect(Collectors.joining(", "));
+    return off.isEmpty() ? Says.AS_NOTED.with() : Says.IS_NOTED_OFF.with(off);
+  }
+
+  /** Returns the handles to set and what to look at then. */
   public Message ask(Observation look) {
+    String set =
+        look.positions().entrySet().stream()
+            .filter(e -> !rig.part(e.getKey()).kind().is(Purpose.USE))
+            .map(e -> set(rig.part(e.getKey()), e.getValue()))
+            .collect(Collectors.joining(" "));
+    return set.isEmpty() ? question(look) : Message.of("{} {}", set, question(look));
+  }
+
+  private String set(Part part, PositionId to) {
+    PositionId from =
+        part.kind().positions().stream()
+            .map(Position::id)
+            .filter(p -> !p.equals(to))
+            .findFirst()
+            .orElse(to);
+    return rig.act(part, from, to);
+  }
+
+  private Message question(Observation look) {
     String label = label(look.on().value());
     Optional<String> open =
         look.positions().entrySet().stream()
+            .filter(e -> rig.part(e.getKey()).kind().is(Purpose.USE))
             .filter(e -> !rig.part(e.getKey()).rest().id().equals(e.getValue()))
             .map(e -> opened(e.getKey(), e.getValue()))
             .findFirst();

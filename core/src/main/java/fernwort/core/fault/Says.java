@@ -105,6 +105,13 @@ enum Says implements Phrase {
   FEEL_ALONG("Feel along {}, from end to end. What do you find?"),
   FEEL_ALONG_ALL("Feel along every line in {}. What do you find?"),
 
+  AS_NOTED(
+      "That is what a sound rig does with its handles as Today has them. Look first whether they"
+          + " stand like that."),
+  IS_NOTED_OFF(
+      "Today has {} switched off, and then that is what a sound rig does. Switch it on and look"
+          + " again; if it was on all the while, note that on Today first."),
+
   // BeforeUndoing.
   SWITCH_OFF_FIRST("First switch off: {}."),
   CLOSE_OUTSIDE_TAP("Close the tap outside that feeds {}."),

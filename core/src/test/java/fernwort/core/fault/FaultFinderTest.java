@@ -9,6 +9,7 @@ import fernwort.core.fault.FaultFinder.Feeling;
 import fernwort.core.hazard.Hazards;
 import fernwort.core.hazard.Severity;
 import fernwort.core.hazard.Warning;
+import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.SmallHouses;
@@ -21,6 +22,7 @@ import fernwort.core.rig.State;
 import fernwort.core.run.TankHouses;
 import fernwort.core.ways.OpenWays;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -95,9 +97,14 @@ class FaultFinderTest {
       Feeling feeling) {
     List<Observation> seen = new ArrayList<>(List.of(complaint));
     int lie = lies == null ? -1 : 1 + lies.nextInt(3);
+    FaultWords words = new FaultWords(rig);
+    Set<String> asked = new HashSet<>(Set.of(words.ask(complaint).toString()));
     FaultFinder.Finding finding = finder.find(noted, seen, feeling);
     while (finding.next().isPresent() && seen.size() <= MOST) {
       FaultFinder.Next next = finding.next().get();
+      assertThat(asked.add(words.ask(next.look()).toString()))
+          .as("%s, asked of %s, is asked in words of its own", next.look(), hidden)
+          .isTrue();
       assertThat(dangers(rig, turned(noted, next.look())))
           .as("%s asked of %s", next.look(), hidden)
           .isSubsetOf(dangers(rig, noted));
@@ -317,6 +324,48 @@ class FaultFinderTest {
       finding = finder.find(inUse(rig), seen, Feeling.PLACE_BY_PLACE);
     }
     assertThat(seen.size()).isGreaterThan(3);
+  }
+
+  /** Who has felt along every line of a place is not sent back to feel along one of them. */
+  @Test
+  void aPlaceThatWasFeltAlongStandsForItsLines() {
+    DemoRig rig = DemoRig.called("tern");
+    FaultFinder finder = FaultFinder.of(rig.rig());
+    List<Observation> seen = new ArrayList<>();
+    seen.add(new Observation(Look.WATER, tap(rig), "none", java.util.Map.of(), Optional.empty()));
+    rig.rig().places().forEach(place ->
+        seen.add(new Observation(
+            Look.INSPECT, place.id(), Observation.FINE, java.util.Map.of(), Optional.empty())));
+    FaultFinder.Finding finding = finder.find(inUse(rig), seen, Feeling.ONE_BY_ONE);
+    int asked = 0;
+    while (finding.next().isPresent()) {
+      Observation look = finding.next().get().look();
+      assertThat(look.kind() == Look.INSPECT && look.on() instanceof LineId).isFalse();
+      seen.add(look.seen(Observation.UNSURE));
+      finding = finder.find(inUse(rig), seen, Feeling.ONE_BY_ONE);
+      asked++;
+    }
+    assertThat(asked).isPositive();
+  }
+
+  /** No water with the pump switched off is no fault: that is said first, by its name. */
+  @Test
+  void whatIsSwitchedOffIsNamedBeforeAnythingIsAsked() {
+    DemoRig rig = DemoRig.called("tern");
+    FaultFinder finder = FaultFinder.of(rig.rig());
+    FaultWords words = new FaultWords(rig.rig());
+    List<Observation> none =
+        List.of(
+            new Observation(
+                Look.WATER,
+                tap(rig),
+                "none",
+                java.util.Map.of(tap(rig), PositionId.of("cold")),
+                Optional.empty()));
+    State off = new State(rig.rig().atRest(), inUse(rig).volumes(), inUse(rig).slope());
+    assertThat(finder.find(off, none, Feeling.PLACE_BY_PLACE).asNoted()).isTrue();
+    assertThat(words.asNoted(off).toString()).startsWith("Today has Pump").contains("switched off");
+    assertThat(finder.find(inUse(rig), none, Feeling.PLACE_BY_PLACE).asNoted()).isFalse();
   }
 
   private static PartId tap(DemoRig rig) {

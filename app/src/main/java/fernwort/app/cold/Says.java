@@ -49,7 +49,9 @@ enum Says implements Phrase {
   WORKED_OUT_FROM_THE_WARMTH_EACH(
       "Worked out from the warmth each place keeps. Until you enter yours under Rig that is a"
           + " guess: 60 % inside, none under the floor. Two thermometers measure it: share"
-          + " = (place − outside) ÷ (inside − outside). Leave the gray valve open in frost"
+          + " = (place − outside) ÷ (inside − outside). Nobody knows how warm the water was in the"
+          + " evening: it begins as cold as its place, so each hour is the earliest it can be."
+          + " Leave the gray valve open in frost"
           + " only where local rules permit it. Gas heaters need air, and licensed hands."),
   IN_THE_PLACE("In the place"),
   HOW_WARM_A_PLACE_STAYS("How warm a place stays, by thermometers"),
@@ -62,7 +64,7 @@ enum Says implements Phrase {
   PLACE_OUTSIDE_INSIDE_OUTSIDE("(place − outside) ÷ (inside − outside)"),
   DOWN_TO("Down to {}:"),
   NOTHING_FREEZES("nothing freezes"),
-  FREEZES_FIRST_ABOUT("{} freezes first, about {}"),
+  FREEZES_FIRST_FROM("{} freezes first, at {} at the earliest"),
   ALL_OF_IT_STAYS_ABOVE_0_C("all of it stays above 0 °C"),
   A_FIFTH_OF_IT_IS_ICE("a fifth of it is ice {}"),
   ANY_NIGHT("any night"),
@@ -81,7 +83,7 @@ enum Says implements Phrase {
   A_TAP_LEFT_DRIPPING("A tap left dripping through the first three"),
   AN_HOUR("{} an hour"),
   OVER_THE_NIGHT_GRAY_HAS_TO_TAKE("{} over the night; gray has to take it"),
-  AT_0_C_ABOUT("at 0 °C about {}"),
+  AT_0_C_FROM("at 0 °C at {} at the earliest"),
   WHAT_FREEZES_TONIGHT_EACH("what freezes tonight, each with its hour"),
   GAS_FOR_THE_NIGHT("Gas for the night"),
   AT_G_AN_HOUR_THE_KG(

@@ -149,7 +149,7 @@ final class TonightPage {
             Says.DOWN_TO.filled(trip.show(Measure.TEMPERATURE, asked.outside().lowest())),
             frozen.isEmpty()
                 ? Says.NOTHING_FREEZES.text()
-                : Says.FREEZES_FIRST_ABOUT.filled(
+                : Says.FREEZES_FIRST_FROM.filled(
                     frozen.getFirst().label(), clock(frozen.getFirst().zero())),
             frozen.isEmpty()
                 ? Says.ALL_OF_IT_STAYS_ABOVE_0_C.text()
@@ -222,7 +222,7 @@ final class TonightPage {
               ? Marked.Weight.DANGER
               : later < LATE ? Marked.Weight.WARNING : Marked.Weight.NONE;
       String at = clock(e.zero());
-      marks.put(e.id().value(), new Marked.Mark(weight, at, Says.AT_0_C_ABOUT.filled(at)));
+      marks.put(e.id().value(), new Marked.Mark(weight, at, Says.AT_0_C_FROM.filled(at)));
     }
     return new Marked(
         Says.WHAT_FREEZES_TONIGHT_EACH.text(),

@@ -185,15 +185,15 @@ class ColdJourneyTest {
     typeTheNight(page);
     typeLowest(page, "-40");
     Locator said = page.locator("#tonight-answer [data-answer]").first();
-    assertThat(said).containsText(Pattern.compile("-40 °C:\\s+.* freezes first, about "));
+    assertThat(said).containsText(Pattern.compile("-40 °C:\\s+.* freezes first, at "));
     String answer = said.textContent();
     String first =
         answer
             .strip()
-            .replaceAll("(?s).*:\\s+(.*) freezes first, about (\\d\\d:\\d\\d).*", "$1|$2");
+            .replaceAll("(?s).*:\\s+(.*) freezes first, at (\\d\\d:\\d\\d).*", "$1|$2");
     assertThat(COPY.copy().get(rig + "/next").body())
         .contains(
-            "Frost tonight, down to -40 °C: %s freezes first, about %s."
+            "Frost tonight, down to -40 °C: %s freezes first, at %s at the earliest."
                 .formatted((Object[]) first.split("\\|")));
   }
 

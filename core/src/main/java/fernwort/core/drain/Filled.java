@@ -21,10 +21,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 
 /**
  * A rig in use, as draining finds it: supply lines and bodies full; vents, overflows and what runs
- * to the gray tanks dry; the line behind a gray tank's drain full where the tank covers it.
+ * to the gray tanks dry; the line behind a gray tank's drain full where the tank covers it; a
+ * filler's hose full up to the level of its tank.
  */
 public final class Filled {
 
@@ -45,6 +47,7 @@ public final class Filled {
         lines.put(line.id(), List.of(new Stretch(0, line.length())));
       }
     }
+    fillers(network, levels).forEach(lines::replace);
     Map<PartId, Double> bodies = new TreeMap<>();
     for (Part part : rig.parts()) {
       if (part.volume() > 0) {
@@ -75,6 +78,45 @@ public final class Filled {
             .flatMap(p -> p.kind().ports().stream().map(p::port))
             .toList();
     return new Walk(rig, p -> false).lines(from);
+  }
+
+  /** What is poured in runs on into the tank: its hose is empty above the level. */
+  private static Map<LineId, List<Stretch>> fillers(Network network, Levels levels) {
+    Rig rig = network.rig();
+    Map<LineId, List<Stretch>> below = new TreeMap<>();
+    for (Part filler : rig.parts()) {
+      if (!filler.kind().is(Purpose.POURED_INTO)) {
+        continue;
+      }
+      List<PortRef> from = filler.kind().ports().stream().map(filler::port).toList();
+      Set<LineId> hose = new Walk(rig, p -> p.kind().is(Purpose.JOINS)).lines(from);
+      double surface =
+          rig.lines().stream()
+              .filter(l -> hose.contains(l.id()))
+              .flatMap(l -> Stream.of(l.from().part(), l.to().part()))
+              .filter(p -> rig.part(p).kind().is(Purpose.HOLDS))
+              .mapToDouble(levels::surface)
+              .max()
+              .orElse(Double.POSITIVE_INFINITY);
+      rig.lines().stream()
+          .filter(l -> hose.contains(l.id()) && l.profile().isEmpty())
+          .forEach(l -> below.put(l.id(), below(l, levels, surface)));
+    }
+    return below;
+  }
+
+  /** The stretch of a straight line that lies below a height (m). */
+  private static List<Stretch> below(Line line, Levels levels, double surface) {
+    double from = levels.height(line.from());
+    double to = levels.height(line.to());
+    if (Math.min(from, to) >= surface) {
+      return List.of();
+    }
+    if (Math.max(from, to) <= surface) {
+      return List.of(new Stretch(0, line.length()));
+    }
+    double wet = line.length() * (surface - Math.min(from, to)) / Math.abs(to - from);
+    return List.of(from < to ? new Stretch(0, wet) : new Stretch(line.length() - wet, line.length()));
   }
 
   private static Set<LineId> waste(Rig rig) {

@@ -70,7 +70,7 @@ final class TanksPage implements GuidePage {
         Field.number(
             t + "litres",
             Says.CAPACITY_ON_THE_LABEL.text(),
-            tank.litres().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
+            tank.said().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
             units.unit(Measure.VOLUME).sign(),
             Says.ENOUGH_TO_GO_ON_ITS_SIZES.text()));
     fields.add(
@@ -290,7 +290,7 @@ final class TanksPage implements GuidePage {
             "t" + number,
             (fresh ? "Fresh" : "Gray") + (same == 0 ? "" : " " + (same + 1)),
             contents,
-            Optional.of(fresh ? 0.08 : 0.06),
+            Optional.of(TankAnswers.start(contents)),
             Optional.empty(),
             false,
             new Spot(1, fresh ? 0 : 1),

@@ -145,16 +145,30 @@ final class PortRows {
     String what = "Opening " + (typed.isEmpty() ? Says.WITHOUT_A_NAME.text() : "“" + typed + "”");
     Optional<TankPort.Use> use =
         v.guarded(p + "use", () -> Optional.of(use(v.text(p + "use"), what)), Optional.empty());
+    Point at =
+        new Point(
+            v.amount(p + "x", Says.FROM_THE_REAR_OF.filled(what), Measure.LENGTH),
+            v.amount(p + "y", Says.FROM_THE_RIGHT_OF.filled(what), Measure.LENGTH),
+            v.amount(p + "z", Says.FROM_THE_BOTTOM_OF.filled(what), Measure.LENGTH));
+    v.guarded(p + "x", () -> free(at, what, others), at);
     return use.map(u ->
         new TankPort(
             typed.isEmpty() ? PortId.of(freeName(Values.key(u), others)) : PortId.of(typed),
             u,
-            new Point(
-                v.amount(p + "x", Says.FROM_THE_REAR_OF.filled(what), Measure.LENGTH),
-                v.amount(p + "y", Says.FROM_THE_RIGHT_OF.filled(what), Measure.LENGTH),
-                v.amount(p + "z", Says.FROM_THE_BOTTOM_OF.filled(what), Measure.LENGTH)),
+            at,
             v.optional(p + "bore", Says.ITS_BORE.filled(what), Measure.LENGTH),
             v.optional(p + "passes", Says.ITS_FLOAT_PASSES.filled(what), Measure.FLOW)));
+  }
+
+  /** Two openings cannot be cut at one spot. */
+  private static Point free(Point at, String what, List<TankPort> others) {
+    others.stream()
+        .filter(o -> o.at().equals(at))
+        .findFirst()
+        .ifPresent(o -> {
+          throw new Refusal(Says.IS_CUT_WHERE_ANOTHER_IS.with(what, o.id()));
+        });
+    return at;
   }
 
   private static TankPort.Use use(String text, String what) {

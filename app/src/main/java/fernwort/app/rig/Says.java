@@ -148,6 +148,7 @@ enum Says implements Phrase {
   ITS_BORE("{}, its bore"),
   ITS_FLOAT_PASSES("{}, its float passes"),
   WITHOUT_A_NAME("without a name"),
+  IS_CUT_WHERE_ANOTHER_IS("{} is at the very spot of “{}”: measure where its own hole goes"),
   IS_NOT_A_USE_CHOOSE_FILL_FEED(
       "{}: “{}” is not a use; choose fill, feed, vent, drain, gauge, link or float"),
 

@@ -103,6 +103,22 @@ class GuidePagesTest extends Answering {
     assertThat(page.locator(".guide-holds")).containsText("95 L fresh");
   }
 
+  /** The litres that stand there before anybody has said any are on nobody's label. */
+  @Test
+  void sizesTakeThePlaceOfLitresThatNobodyGave() {
+    page = COPY.page();
+    begin("Ruler " + System.nanoTime());
+    goOn("Tanks");
+    press("A fresh tank");
+    assertThat(page.locator("[name='t1-litres']")).hasValue("80");
+    type("t1-size", "700 x 300 x 250");
+    page.locator("[name='t1-size']").blur();
+    assertThat(page.locator(".guide-holds")).containsText("48 L fresh");
+    page.reload();
+    assertThat(page.locator("[name='t1-litres']")).hasValue("");
+    assertThat(page.locator("main")).not().containsText("its label says");
+  }
+
   @Test
   void anOpeningIsTappedOnTheTanksFacesAndMeasuredWhereOneWants() throws IOException {
     onPhone();

@@ -209,6 +209,19 @@ class KindFormTest {
             slips -> assertThat(slips.byField()).containsOnlyKeys("wall", "sizes", "port-0-x"));
   }
 
+  @Test
+  void noHoleIsCutWhereAnotherOneIs() {
+    assertThatThrownBy(() ->
+            changed(
+                (Tank) NewParts.of("tank").kind(),
+                Units.METRIC,
+                Map.of("port-1-x", "50", "port-1-y", "340", "port-1-z", "220")))
+        .isInstanceOfSatisfying(
+            FieldErrors.class,
+            slips ->
+                assertThat(slips.byField().get("port-1-x")).contains("very spot of “fill”"));
+  }
+
   @ParameterizedTest
   @ValueSource(strings = {"", "US gal,in,psi"})
   void partsLinesAndPlacesSentBackAsTheyWereShownAreWhatTheyWere(String signs) {

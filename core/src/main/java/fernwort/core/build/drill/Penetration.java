@@ -64,7 +64,9 @@ public record Penetration(
       }
     }
     for (Part part : rig.parts()) {
-      if (part.kind().is(Purpose.INLET) || part.kind().is(Purpose.POURED_INTO)) {
+      boolean mouth = part.kind().is(Purpose.INLET) || part.kind().is(Purpose.POURED_INTO);
+      // Under the floor there is no wall to cut: its line goes through the floor.
+      if (mouth && part.height() >= floor) {
         Point at = new Point(part.x(), part.y(), part.height());
         holes.add(hole(rig, part.label(), true, at, INLET));
       }

@@ -70,6 +70,16 @@ public record TankAnswers(
     openings = List.copyOf(Objects.requireNonNullElse(openings, List.of()));
   }
 
+  /** Returns the litres that are filled in before anybody has said any (m³); own choice. */
+  public static double start(Contents contents) {
+    return contents == Contents.FRESH ? 0.08 : 0.06;
+  }
+
+  /** Returns what its label says: what was filled in for a start is nobody's once it has sizes. */
+  public Optional<Double> said() {
+    return size.isPresent() ? litres.filter(v -> v != start(contents)) : litres;
+  }
+
   /**
    * Makes a tank that is filled from no other, its openings where they usually are.
    *

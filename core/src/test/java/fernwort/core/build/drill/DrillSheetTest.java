@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.SmallVan;
 import fernwort.core.demo.DemoRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
 import fernwort.core.id.PartId;
@@ -244,5 +245,22 @@ class DrillSheetTest {
     assertThat(holes).isNotEmpty();
     assertThat(holes.stream().filter(h -> !h.wall()))
         .allSatisfy(h -> assertThat(h.at().z()).isEqualTo(marginalia.vehicle().floor()));
+  }
+
+  /** An inlet under the floor has no wall to be cut: only its line goes through the floor. */
+  @Test
+  void whatComesThroughTheFloorIsNotCutThroughAWallAsWell() {
+    Rig marginalia = DemoRig.all().getFirst().rig();
+    PartId inlet = PartId.of("inlet");
+    Rig low =
+        RigEdit.of(marginalia)
+            .change(inlet, p -> p.atHeight(marginalia.vehicle().floor() - 0.2));
+    String label = low.part(inlet).label();
+    assertThat(Penetration.of(marginalia).stream().filter(Penetration::wall))
+        .extracting(Penetration::what)
+        .contains(label);
+    assertThat(Penetration.of(low).stream().filter(Penetration::wall))
+        .extracting(Penetration::what)
+        .doesNotContain(label);
   }
 }

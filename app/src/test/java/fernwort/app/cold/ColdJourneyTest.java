@@ -188,9 +188,7 @@ class ColdJourneyTest {
     assertThat(said).containsText(Pattern.compile("-40 °C:\\s+.* freezes first, at "));
     String answer = said.textContent();
     String first =
-        answer
-            .strip()
-            .replaceAll("(?s).*:\\s+(.*) freezes first, at (\\d\\d:\\d\\d).*", "$1|$2");
+        answer.strip().replaceAll("(?s).*:\\s+(.*) freezes first, at (\\d\\d:\\d\\d).*", "$1|$2");
     assertThat(COPY.copy().get(rig + "/next").body())
         .contains(
             "Frost tonight, down to -40 °C: %s freezes first, at %s at the earliest."

@@ -218,8 +218,7 @@ class KindFormTest {
                 Map.of("port-1-x", "50", "port-1-y", "340", "port-1-z", "220")))
         .isInstanceOfSatisfying(
             FieldErrors.class,
-            slips ->
-                assertThat(slips.byField().get("port-1-x")).contains("very spot of “fill”"));
+            slips -> assertThat(slips.byField().get("port-1-x")).contains("very spot of “fill”"));
   }
 
   @ParameterizedTest

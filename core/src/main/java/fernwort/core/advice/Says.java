@@ -6,7 +6,8 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // AdviceWords: what is advised, with {} for what is filled in.
   YOU_ARE_IN_THE_MIDDLE_OF("You are in the middle of: {}."),
-  FROST_TONIGHT_DOWN_TO_FREEZES("Frost tonight, down to {}: {} freezes first, at {} at the earliest."),
+  FROST_TONIGHT_DOWN_TO_FREEZES(
+      "Frost tonight, down to {}: {} freezes first, at {} at the earliest."),
   FROST_TONIGHT_SIMULATED(
       "Frost tonight (simulated weather), down to {}: {} freezes first, at {} at the earliest."),
   WATER_FOR_THEN("Water for {}; then {}."),

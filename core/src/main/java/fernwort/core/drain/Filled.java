@@ -116,7 +116,8 @@ public final class Filled {
       return List.of(new Stretch(0, line.length()));
     }
     double wet = line.length() * (surface - Math.min(from, to)) / Math.abs(to - from);
-    return List.of(from < to ? new Stretch(0, wet) : new Stretch(line.length() - wet, line.length()));
+    return List.of(
+        from < to ? new Stretch(0, wet) : new Stretch(line.length() - wet, line.length()));
   }
 
   private static Set<LineId> waste(Rig rig) {

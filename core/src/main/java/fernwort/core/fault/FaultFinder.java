@@ -544,8 +544,8 @@ public final class FaultFinder {
     return (look.kind() == Look.WET || look.kind() == Look.INSPECT)
         && seen.stream()
             .filter(o -> o.kind() == look.kind() && !o.value().equals(Observation.UNSURE))
-            .anyMatch(o ->
-                Observation.linesIn(rig, o.on()).anyMatch(l -> l.id().equals(look.on())));
+            .anyMatch(
+                o -> Observation.linesIn(rig, o.on()).anyMatch(l -> l.id().equals(look.on())));
   }
 
   /** Returns every fault that can be looked for on this rig, with its weight, for a table. */

@@ -229,8 +229,7 @@ final class AirCheck implements LayoutCheck {
                 Says.UP_TO_FROM_A_FULL_TANK.with(
                     Amount.volume(lost),
                     Scale.rounded(Slope.ROAD, 0),
-                    HappeningWords.runsOn(
-                        part.label(), plan.network().room(part.id()).capacity())),
+                    HappeningWords.runsOn(part.label(), plan.network().room(part.id()).capacity())),
                 Says.LEAD_IT_OVER_A_CREST.with(),
                 List.of(part.id(), tail.get().id()),
                 Optional.of(airAtCrest(part, port, line.get()))));

@@ -168,6 +168,11 @@ public record Drive(String words, List<Stretch> stretches) {
         ranges(least.tanks(), middle.tanks(), most.stream().map(Gone::tanks).toList()));
   }
 
+  /** Returns what is lost at each end as is expected, and no range with it, by id (m³). */
+  public Map<PartId, Double> loses(Road road, State start) {
+    return run(road, road.late(), shutDown(road.network().rig(), start), 1).ends();
+  }
+
   private static Map<PartId, Lost> ranges(
       Map<PartId, Double> least, Map<PartId, Double> middle, List<Map<PartId, Double>> most) {
     Set<PartId> ids = new HashSet<>(least.keySet());

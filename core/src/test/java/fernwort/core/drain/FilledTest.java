@@ -44,12 +44,10 @@ class FilledTest {
             seen++;
             double low = levels.height(line.to());
             double high = levels.height(line.from());
-            double wet =
-                Math.clamp((levels.surface(line.to().part()) - low) / (high - low), 0, 1);
+            double wet = Math.clamp((levels.surface(line.to().part()) - low) / (high - low), 0, 1);
             assertThat(filled.wetness().volume(line))
                 .as(network.rig().name() + ", " + line.label())
-                .isCloseTo(
-                    wet * line.volume(), within(1e-9));
+                .isCloseTo(wet * line.volume(), within(1e-9));
           }
         }
       }

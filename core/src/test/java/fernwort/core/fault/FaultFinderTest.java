@@ -333,9 +333,16 @@ class FaultFinderTest {
     FaultFinder finder = FaultFinder.of(rig.rig());
     List<Observation> seen = new ArrayList<>();
     seen.add(new Observation(Look.WATER, tap(rig), "none", java.util.Map.of(), Optional.empty()));
-    rig.rig().places().forEach(place ->
-        seen.add(new Observation(
-            Look.INSPECT, place.id(), Observation.FINE, java.util.Map.of(), Optional.empty())));
+    rig.rig()
+        .places()
+        .forEach(place ->
+            seen.add(
+                new Observation(
+                    Look.INSPECT,
+                    place.id(),
+                    Observation.FINE,
+                    java.util.Map.of(),
+                    Optional.empty())));
     FaultFinder.Finding finding = finder.find(inUse(rig), seen, Feeling.ONE_BY_ONE);
     int asked = 0;
     while (finding.next().isPresent()) {

@@ -138,6 +138,22 @@ class OthersJobsTest {
         .isEmpty();
   }
 
+  /** A travel valve left open after a fill harms nobody until somebody goes over a pass. */
+  @Test
+  void aMistakeIsJudgedOverTheNextDriveAsWell() {
+    Network trailer = Network.of(Practised.rig("two-travel-valves"));
+    State from = Practised.filled(trailer, 0.8);
+    Slips slips = Slips.of(trailer, Plans.of(trailer));
+    Job fill = Jobs.of(trailer).byId("fill-rear-inlet").orElseThrow();
+    assertThat(slips.of(fill, from))
+        .filteredOn(s -> s.words().toString().startsWith("Rear travel valve is left out"))
+        .anySatisfy(s -> {
+          assertThat(s.leads().toString())
+              .containsPattern("\\d L run out at Rear overflow on the next drive over a pass");
+          assertThat(s.grade()).isEqualTo(Slip.Grade.BAD);
+        });
+  }
+
   /** The switch that draws the tank down heats as well: the heater cools after that, not before. */
   @Test
   void aWinterSheetNamesTheSwitchAndLetsTheHeaterCoolAfterIt() {

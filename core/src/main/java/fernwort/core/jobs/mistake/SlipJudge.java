@@ -7,13 +7,17 @@ import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.jobs.wait.StageRun;
 import fernwort.core.kind.Kind;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Driven;
 import fernwort.core.kind.machine.DryRun;
 import fernwort.core.kind.machine.Pump;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
+import fernwort.core.road.Drive;
+import fernwort.core.road.Road;
 import fernwort.core.run.Event;
+import fernwort.core.run.Landmarks;
 import fernwort.core.say.Message;
 import java.util.ArrayList;
 import java.util.List;
@@ -32,12 +36,18 @@ final class SlipJudge {
   /** A pump that runs dry for longer than this wears, even if it bears more (s). */
   private static final double WEARS = 60;
 
+  /** The drive that follows a job some time. */
+  private static final Drive NEXT = Drive.READY.getFirst();
+
   private final Network network;
   private final SlipWords words;
+  private final Road road;
+  private volatile Optional<Drove> drove = Optional.empty();
 
   SlipJudge(Network network) {
     this.network = network;
     words = new SlipWords(network.rig());
+    road = Road.of(Landmarks.of(network));
   }
 
   /**
@@ -54,6 +64,9 @@ final class SlipJudge {
     running(meant, came, verdict);
     losses(meant, came, verdict);
     spills(meant, came, verdict);
+    if (verdict.grade == Slip.Grade.HARMLESS && areValvesElsewhere(meant.end(), came.end())) {
+      driven(meant.end(), came.end(), verdict);
+    }
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
       Message undone =
           weakest(meant, came)
@@ -178,6 +191,39 @@ final class SlipJudge {
       }
     }
   }
+
+  private boolean areValvesElsewhere(State meant, State came) {
+    return network
+        .rig()
+        .handles()
+        .filter(p -> p.kind().is(Purpose.TURNS))
+        .anyMatch(p -> !came.setting().has(p.id(), meant.setting().of(p.id())));
+  }
+
+  /** What sloshes out on the next drive for a handle that nobody missed until then. */
+  private void driven(State meant, State came, Verdict verdict) {
+    Map<PartId, Double> right = right(meant);
+    NEXT.loses(road, came)
+        .forEach((end, volume) -> {
+          double more = volume - right.getOrDefault(end, 0.0);
+          if (more > StageRun.SPLASH) {
+            verdict.lost += more;
+            verdict.leads(words.onTheDrive(more, end), Slip.Grade.BAD);
+          }
+        });
+  }
+
+  /** What the job done right loses on that drive, worked out once for all slips of it (m³). */
+  private Map<PartId, Double> right(State meant) {
+    Drove last =
+        drove
+            .filter(d -> d.from.equals(meant))
+            .orElseGet(() -> new Drove(meant, NEXT.loses(road, meant)));
+    drove = Optional.of(last);
+    return last.lost;
+  }
+
+  private record Drove(State from, Map<PartId, Double> lost) {}
 
   /** What was lost at an end, but for what ran over somebody's hands there. */
   private static double lost(Trial.Outcome of, PartId end) {

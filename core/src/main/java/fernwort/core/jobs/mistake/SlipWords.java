@@ -71,7 +71,9 @@ public final class SlipWords {
         : Says.GIVES_IN_PLACE_OF.with(label(tap), Amount.flow(gives), Amount.flow(should));
   }
 
-  /** Returns that a tank that a siphon sucks in may fold and run on, with what it still holds (m³). */
+  /**
+   * Returns that a tank that a siphon sucks in may fold and run on, with what it still holds (m³).
+   */
   Message runsOn(PartId tank, double holds) {
     return HappeningWords.runsOn(label(tank), holds);
   }
@@ -79,6 +81,11 @@ public final class SlipWords {
   /** Returns a volume that ran out where it should not (m³). */
   public Message loss(double volume, PartId end) {
     return Says.RUN_OUT_AT.with(Amount.volume(volume), label(end));
+  }
+
+  /** Returns a volume that sloshes out on the next drive (m³). */
+  Message onTheDrive(double volume, PartId end) {
+    return Says.RUN_OUT_ON_THE_DRIVE.with(Amount.volume(volume), label(end));
   }
 
   /** Returns the whole of what a slip leads to. */

@@ -87,8 +87,7 @@ final class Overrun {
         }
         if (siphons && h.kind() == Event.Kind.SUCKED_IN && h.begins()) {
           then.add(
-              new Step.Then(
-                  h.at(), say.runsOn(h.subject().part(), on.moment()), Optional.empty()));
+              new Step.Then(h.at(), say.runsOn(h.subject().part(), on.moment()), Optional.empty()));
           siphons = false;
         }
       }

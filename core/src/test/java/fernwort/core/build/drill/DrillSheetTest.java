@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.build.SmallVan;
 import fernwort.core.demo.DemoRig;
-import fernwort.core.describe.RigEdit;
 import fernwort.core.demo.ReadyRig;
 import fernwort.core.describe.Fittings;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.kind.Kind;
@@ -253,8 +253,7 @@ class DrillSheetTest {
     Rig marginalia = DemoRig.all().getFirst().rig();
     PartId inlet = PartId.of("inlet");
     Rig low =
-        RigEdit.of(marginalia)
-            .change(inlet, p -> p.atHeight(marginalia.vehicle().floor() - 0.2));
+        RigEdit.of(marginalia).change(inlet, p -> p.atHeight(marginalia.vehicle().floor() - 0.2));
     String label = low.part(inlet).label();
     assertThat(Penetration.of(marginalia).stream().filter(Penetration::wall))
         .extracting(Penetration::what)

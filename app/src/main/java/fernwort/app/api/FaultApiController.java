@@ -140,7 +140,7 @@ class FaultApiController {
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.ONE_BY_ONE);
     FaultWords words = new FaultWords(rig.rig());
     return new Found(
-        found.asNoted() ? words.asNoted(noted).toString() : null,
+        found.asNoted() ? words.asNoted(noted, observations).toString() : null,
         found.likely().stream()
             .map(l ->
                 new Likely(

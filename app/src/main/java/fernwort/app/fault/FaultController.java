@@ -95,9 +95,6 @@ class FaultController {
     model.addAttribute("stop", words.stop(observations, before));
     FaultFinder.Finding found =
         desk.of(rig).find(noted, observations, FaultFinder.Feeling.PLACE_BY_PLACE);
-    if (found.asNoted()) {
-      model.addAttribute("asNoted", words.asNoted(noted).toString());
-    }
     model.addAttribute("told", told);
     model.addAttribute("seen", seenRows(observations, told, words));
     model.addAttribute(
@@ -108,6 +105,14 @@ class FaultController {
                 l -> new LikelyRow(words.wrong(l.fault()).toString(), FaultWords.likely(l.share())))
             .toList());
     model.addAttribute("drawing", drawings.toPick(rig, noted));
+    if (found.asNoted()) {
+      model.addAttribute("asNoted", words.asNoted(noted, observations).toString());
+      if (!words.switchedOff(noted, observations).isEmpty()) {
+        // Nobody takes a rig apart whose pump is off.
+        model.addAttribute("likely", List.of());
+        return "fault/find";
+      }
+    }
     found
         .next()
         .ifPresentOrElse(

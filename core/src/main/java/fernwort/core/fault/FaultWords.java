@@ -166,13 +166,19 @@ public final class FaultWords {
    * Returns what to do first where a sound rig would show what was seen, as its handles are noted:
    * what is switched off is switched on, or it is told that it is on.
    */
-  public Message asNoted(State noted) {
-    String off =
-        rig.parts().stream()
-            .filter(p -> p.kind().is(Purpose.DRIVES) && noted.setting().has(p.id(), Kind.OFF))
-            .map(Part::label)
-            .collect(Collectors.joining(", "));
+  public Message asNoted(State noted, List<Observation> seen) {
+    String off = String.join(", ", switchedOff(noted, seen));
     return off.isEmpty() ? Says.AS_NOTED.with() : Says.IS_NOTED_OFF.with(off);
+  }
+
+  /** Returns what is switched off that the water comes by, or that was looked at itself. */
+  public List<String> switchedOff(State noted, List<Observation> seen) {
+    return rig.parts().stream()
+        .filter(p -> p.kind().is(Purpose.DRIVES) && noted.setting().has(p.id(), Kind.OFF))
+        .filter(p ->
+            p.kind().is(Purpose.SUPPLIES) || seen.stream().anyMatch(o -> o.on().equals(p.id())))
+        .map(Part::label)
+        .toList();
   }
 
   /** Returns the handles to set and what to look at then. */

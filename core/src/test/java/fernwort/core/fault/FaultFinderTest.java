@@ -371,7 +371,7 @@ class FaultFinderTest {
                 Optional.empty()));
     State off = new State(rig.rig().atRest(), inUse(rig).volumes(), inUse(rig).slope());
     assertThat(finder.find(off, none, Feeling.PLACE_BY_PLACE).asNoted()).isTrue();
-    assertThat(words.asNoted(off).toString()).startsWith("Today has Pump").contains("switched off");
+    assertThat(words.asNoted(off, none).toString()).startsWith("Today has Pump switched off");
     assertThat(finder.find(inUse(rig), none, Feeling.PLACE_BY_PLACE).asNoted()).isFalse();
   }
 

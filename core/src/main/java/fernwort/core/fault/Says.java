@@ -104,7 +104,6 @@ enum Says implements Phrase {
   OPEN_IT("Open or undo {}. What do you find?"),
   FEEL_ALONG("Feel along {}, from end to end. What do you find?"),
   FEEL_ALONG_ALL("Feel along every line in {}. What do you find?"),
-
   AS_NOTED(
       "That is what a sound rig does with its handles as Today has them. Look first whether they"
           + " stand like that."),

@@ -70,7 +70,7 @@ final class TanksPage implements GuidePage {
         Field.number(
             t + "litres",
             Says.CAPACITY_ON_THE_LABEL.text(),
-            tank.said().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
+            tank.litresOnLabel().map(v -> units.number(Measure.VOLUME, v)).orElse(""),
             units.unit(Measure.VOLUME).sign(),
             Says.ENOUGH_TO_GO_ON_ITS_SIZES.text()));
     fields.add(

@@ -191,7 +191,7 @@ class ColdJourneyTest {
         answer.strip().replaceAll("(?s).*:\\s+(.*) freezes first, at (\\d\\d:\\d\\d).*", "$1|$2");
     assertThat(COPY.copy().get(rig + "/next").body())
         .contains(
-            "Frost tonight, down to -40 °C: %s freezes first, at %s at the earliest."
+            "Frost tonight, down to -40 °C: %s freezes first, not before %s."
                 .formatted((Object[]) first.split("\\|")));
   }
 

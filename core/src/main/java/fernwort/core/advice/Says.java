@@ -6,10 +6,9 @@ import fernwort.core.say.Phrase;
 enum Says implements Phrase {
   // AdviceWords: what is advised, with {} for what is filled in.
   YOU_ARE_IN_THE_MIDDLE_OF("You are in the middle of: {}."),
-  FROST_TONIGHT_DOWN_TO_FREEZES(
-      "Frost tonight, down to {}: {} freezes first, at {} at the earliest."),
+  FROST_TONIGHT_DOWN_TO_FREEZES("Frost tonight, down to {}: {} freezes first, not before {}."),
   FROST_TONIGHT_SIMULATED(
-      "Frost tonight (simulated weather), down to {}: {} freezes first, at {} at the earliest."),
+      "Frost tonight (simulated weather), down to {}: {} freezes first, not before {}."),
   WATER_FOR_THEN("Water for {}; then {}."),
   DUMP_IT_IS_FULL_IN("Dump {}: it is full in {}."),
   DUMP_IT_IS_FULL("Dump {}: it is full."),

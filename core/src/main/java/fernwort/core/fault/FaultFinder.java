@@ -539,11 +539,12 @@ public final class FaultFinder {
         look.kind(), look.on(), "", otherwise, late ? Optional.of(1.0) : Optional.empty());
   }
 
-  /** Who has felt along all lines of a place has felt along each of them. */
+  /** Who has felt along all lines of a place, or found it dry, has looked at each of them. */
   private boolean isCovered(Observation look, List<Observation> seen) {
     return (look.kind() == Look.WET || look.kind() == Look.INSPECT)
         && seen.stream()
             .filter(o -> o.kind() == look.kind() && !o.value().equals(Observation.UNSURE))
+            .filter(o -> look.kind() == Look.INSPECT || o.value().equals("dry"))
             .anyMatch(
                 o -> Observation.linesIn(rig, o.on()).anyMatch(l -> l.id().equals(look.on())));
   }

@@ -54,10 +54,10 @@ record TankSizes(Size outside, double wall, Optional<Guess> guess) {
     }
     Form form = tank.form();
     Size size = form.even(outside(tank.size().orElseThrow(), tank.inside()));
-    if (tank.said().isEmpty()) {
+    if (tank.litresOnLabel().isEmpty()) {
       return new TankSizes(size, USUAL_WALL, Optional.empty());
     }
-    double litres = tank.said().orElseThrow();
+    double litres = tank.litresOnLabel().orElseThrow();
     double usual = form.share() * holds(size, USUAL_WALL);
     if (Math.abs(usual - litres) <= AGREES * litres) {
       return new TankSizes(size, USUAL_WALL, Optional.empty());

@@ -157,7 +157,7 @@ class AdvisorTest {
     assertThat(all.getFirst().grade()).isEqualTo(Severity.WARNING);
     assertThat(all.getFirst().words().toString())
         .isEqualTo(
-            "Frost tonight, down to -15 °C: %s freezes first, at %s at the earliest."
+            "Frost tonight, down to -15 °C: %s freezes first, not before %s."
                 .formatted(hard.orElseThrow().part(), hard.orElseThrow().hour()));
   }
 

@@ -76,7 +76,7 @@ public record TankAnswers(
   }
 
   /** Returns what its label says: what was filled in for a start is nobody's once it has sizes. */
-  public Optional<Double> said() {
+  public Optional<Double> litresOnLabel() {
     return size.isPresent() ? litres.filter(v -> v != start(contents)) : litres;
   }
 

@@ -178,7 +178,7 @@ record RunView(
           expected.put(move.part(), move.to());
           onOneSwitch(rig.rig(), move.part())
               .forEach(other -> {
-                expected.remove(other);
+                expected.put(other, rig.rig().turned(now, move.part(), move.to()).of(other));
                 toCome.add(other);
               });
         } else if (row.mark() == Mark.OPEN && toCome.add(move.part())) {

@@ -148,7 +148,7 @@ record BudgetView(
     int people = budget.crew().at(budget.at());
     why.add(
         Says.ON_BOARD_OF_FRESH_WATER.filled(
-            people == 1 ? Says.FOR_1_PERSON.text() : people + " people",
+            EntryWords.people(people),
             units.show(Measure.VOLUME, budget.fresh().volume()),
             units.show(Measure.VOLUME, budget.fresh().doubt())));
     return why;

@@ -43,7 +43,7 @@ final class EntryWords {
                   bought(w.bought(), units));
           case Entry.People w ->
               Says.ON_BOARD.filled(
-                  w.people() == 1 ? Says.FOR_1_PERSON.text() : w.people() + " people",
+                  people(w.people()),
                   w.pets() == 0
                       ? ""
                       : w.pets() == 1 ? Says.AND_1_PET.text() : Says.AND_PETS.filled(w.pets()),
@@ -81,5 +81,10 @@ final class EntryWords {
   private static String label(Rig rig, String part) {
     Part found = rig.partsById().get(PartId.of(part));
     return found == null ? part : found.label();
+  }
+
+  /** Returns how many travel, in words. */
+  static String people(int count) {
+    return count == 1 ? Says.FOR_1_PERSON.text() : count + " people";
   }
 }

@@ -219,16 +219,12 @@ class GaugesController {
               lines));
     }
     model.addAttribute("label", part.label());
-    model.addAttribute("people", fresh ? Says.DAYS_FOR.filled(crew(people)) : "");
+    model.addAttribute("people", fresh ? Says.DAYS_FOR.filled(EntryWords.people(people)) : "");
     model.addAttribute("slope", String.format(Locale.ROOT, Says.PITCH_ROLL.text(), pitch, roll));
     model.addAttribute("strips", strips);
     model.addAttribute("width", Math.max(130, 20 + strips.size() * EACH));
     model.addAttribute("height", TOP + STRIP + 24);
     return "log/dipstick-svg";
-  }
-
-  private static String crew(int people) {
-    return people == 1 ? Says.FOR_1_PERSON.text() : people + " people";
   }
 
   /** For how long so much can be drawn (m³). */

@@ -191,21 +191,8 @@ final class PlanJudge {
               case DRAWS_AIR -> !airIsMeant;
               default -> false;
             })
-        .filter(h -> !happensAnyway(h))
         .findFirst()
         .map(h -> h.kind() + " " + h.subject() + " at " + h.at());
-  }
-
-  /**
-   * Tells whether the same happens about then to the rig as it was found, if nobody does a thing.
-   */
-  private boolean happensAnyway(Event h) {
-    return Simulation.start(network, before.state()).runTo(h.at() + TURN).stream()
-        .anyMatch(u ->
-            u.begins()
-                && u.kind() == h.kind()
-                && u.subject().equals(h.subject())
-                && u.at() > h.at() - TURN);
   }
 
   /** How far a tank's water stands below its lowest vent (m). */

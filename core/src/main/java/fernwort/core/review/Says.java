@@ -23,7 +23,7 @@ enum Says implements Phrase {
   ITS_TAIL_HANGS_LOWER(
       "Its tail hangs lower than the tank's port: once full of water it goes on drawing."),
   UP_TO_FROM_A_FULL_TANK(
-      "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where none does,"
+      "Up to {} from a full tank on a slope of {}° while air comes in elsewhere. Where none does:"
           + " {}."),
   LEAD_IT_OVER_A_CREST(
       "Lead it over a crest with an air valve, which stays safe when a handle is forgotten; or"

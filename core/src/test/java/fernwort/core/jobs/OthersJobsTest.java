@@ -143,9 +143,9 @@ class OthersJobsTest {
   void aMistakeIsJudgedOverTheNextDriveAsWell() {
     Network trailer = Network.of(Practised.rig("two-travel-valves"));
     State from = Practised.filled(trailer, 0.8);
-    Slips slips = Slips.of(trailer, Plans.of(trailer));
+    Slips mistakes = Slips.of(trailer, Plans.of(trailer));
     Job fill = Jobs.of(trailer).byId("fill-rear-inlet").orElseThrow();
-    assertThat(slips.of(fill, from))
+    assertThat(mistakes.of(fill, from))
         .filteredOn(s -> s.words().toString().startsWith("Rear travel valve is left out"))
         .anySatisfy(s -> {
           assertThat(s.leads().toString())

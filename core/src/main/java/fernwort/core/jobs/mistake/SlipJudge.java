@@ -213,7 +213,7 @@ final class SlipJudge {
         });
   }
 
-  /** What the job done right loses on that drive, worked out once for all slips of it (m³). */
+  /** What the job done right loses on that drive, worked out once for all mistakes in it (m³). */
   private Map<PartId, Double> right(State meant) {
     Drove last =
         drove

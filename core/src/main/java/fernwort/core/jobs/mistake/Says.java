@@ -25,6 +25,7 @@ enum Says implements Phrase {
   THE_CAP_STAYS_OFF("The hose comes off {}, and nobody puts its cap on."),
   OR_UNDONE_AGAIN(", or undone again."),
   IS_LEFT_OUT("{} is left out{}"),
+  THE_NEXT_STEP_FIRST("The next step at {} is done before this one."),
   IS_DONE_BEFORE("{} is done before {}."),
   IS_TURNED_IN_PLACE_OF("{} is turned in place of {}."),
   IS_TURNED_TOO_FAR("{} is turned too far: {}."),

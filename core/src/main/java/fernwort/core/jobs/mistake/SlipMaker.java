@@ -130,7 +130,9 @@ final class SlipMaker {
           new Try(
               Slip.Kind.SWAPPED,
               i,
-              Says.IS_DONE_BEFORE.with(rig.part(next.part()).label(), part.label()),
+              next.part().equals(part.id())
+                  ? Says.THE_NEXT_STEP_FIRST.with(part.label())
+                  : Says.IS_DONE_BEFORE.with(rig.part(next.part()).label(), part.label()),
               ended(swapped)));
     }
     for (Part other : neighbours(part)) {

@@ -8,6 +8,7 @@ import fernwort.core.Practised;
 import fernwort.core.describe.RigEdit;
 import fernwort.core.drain.Filled;
 import fernwort.core.drain.Wintering;
+import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.Jobs;
@@ -150,6 +151,27 @@ class OthersJobsTest {
         .anySatisfy(s -> {
           assertThat(s.leads().toString())
               .containsPattern("\\d L run out at Rear overflow on the next drive over a pass");
+          assertThat(s.grade()).isEqualTo(Slip.Grade.BAD);
+        });
+  }
+
+  /** A valve left open between two tanks, by a line so narrow that nobody sees it run. */
+  @Test
+  void aMistakeIsJudgedOverTheNextNightAsWell() {
+    Rig rig = Practised.rig("two-travel-valves");
+    rig = RigEdit.of(rig).change(PartId.of("front"), p -> p.atHeight(1.2));
+    rig = RigEdit.of(rig).changeLine(LineId.of("l13"), l -> l.ofBore(0.002));
+    Network trailer = Network.of(rig);
+    State from =
+        Practised.filled(trailer, 0.85)
+            .with(PartId.of("front-valve"), PositionId.of("open"))
+            .with(PartId.of("front-travel-valve"), PositionId.of("open"))
+            .with(PartId.of("rear-travel-valve"), PositionId.of("open"));
+    Job use = Jobs.of(trailer).byId("run-rear").orElseThrow();
+    assertThat(Slips.of(trailer, Plans.of(trailer)).of(use, from))
+        .filteredOn(s -> s.words().toString().startsWith("Front valve is left out"))
+        .anySatisfy(s -> {
+          assertThat(s.leads()).hasToString("62 L run out at Rear overflow overnight.");
           assertThat(s.grade()).isEqualTo(Slip.Grade.BAD);
         });
   }

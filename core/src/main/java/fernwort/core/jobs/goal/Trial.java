@@ -145,6 +145,15 @@ public final class Trial {
     return going.outcome();
   }
 
+  /** Returns what leaves at each end while nobody touches anything for so long (s), in m³. */
+  public Map<PartId, Double> leftAlone(State from, double seconds) {
+    Simulation run = Simulation.start(landmarks, hydraulics, from, Conditions.ORDINARY);
+    while (run.isBefore(seconds)) {
+      run.runToNext(seconds);
+    }
+    return run.moment().totals().out();
+  }
+
   /** A run with what was noted of it so far. */
   final class Going {
 

@@ -35,7 +35,7 @@ public final class Attempts {
     this.plans = plans;
     trial = new Trial(network, plans.hydraulics());
     maker = new SlipMaker(network.rig(), false);
-    judge = new SlipJudge(network);
+    judge = new SlipJudge(network, trial);
   }
 
   /** Prepares a rig. */

@@ -46,6 +46,7 @@ enum Says implements Phrase {
   RUN_OVER_YOUR_HANDS("{} run over your hands and feet at {} in {}"),
   RUN_OUT_AT("{} run out at {}"),
   RUN_OUT_ON_THE_DRIVE("{} run out at {} on the next drive over a pass"),
+  RUN_OUT_OVERNIGHT("{} run out at {} overnight"),
   NOTHING_HAPPENS("Nothing happens."),
   YES_SET_IT_RIGHT_AND_GO_ON("Yes: set it right and go on."),
   NO_THE_WATER_IS_GONE("No: the water is gone."),

@@ -23,6 +23,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 
 /** What a slip led to, held against the job done right: how bad it is, how soon, what was lost. */
 final class SlipJudge {
@@ -39,13 +40,26 @@ final class SlipJudge {
   /** The drive that follows a job some time. */
   private static final Drive NEXT = Drive.READY.getFirst();
 
+  /** The night that follows a job some time (s). */
+  private static final double NIGHT = 10 * 3600.0;
+
+  /** What comes after a job, whatever it was: it may lose water that the job itself did not. */
+  private enum After {
+    DRIVE,
+    NIGHT
+  }
+
   private final Network network;
+  private final Trial trial;
   private final SlipWords words;
   private final Road road;
-  private volatile Optional<Drove> drove = Optional.empty();
 
-  SlipJudge(Network network) {
+  /** What the job done right loses, worked out once for all mistakes in it. */
+  private final Map<After, Kept> right = new ConcurrentHashMap<>();
+
+  SlipJudge(Network network, Trial trial) {
     this.network = network;
+    this.trial = trial;
     words = new SlipWords(network.rig());
     road = Road.of(Landmarks.of(network));
   }
@@ -64,8 +78,10 @@ final class SlipJudge {
     running(meant, came, verdict);
     losses(meant, came, verdict);
     spills(meant, came, verdict);
-    if (verdict.grade == Slip.Grade.HARMLESS && areValvesElsewhere(meant.end(), came.end())) {
-      driven(meant.end(), came.end(), verdict);
+    for (After next : After.values()) {
+      if (verdict.grade == Slip.Grade.HARMLESS && areValvesElsewhere(meant.end(), came.end())) {
+        later(next, meant.end(), came.end(), verdict);
+      }
     }
     if (verdict.grade == Slip.Grade.HARMLESS && isUndone(meant, came, from)) {
       Message undone =
@@ -200,30 +216,42 @@ final class SlipJudge {
         .anyMatch(p -> !came.setting().has(p.id(), meant.setting().of(p.id())));
   }
 
-  /** What sloshes out on the next drive for a handle that nobody missed until then. */
-  private void driven(State meant, State came, Verdict verdict) {
-    Map<PartId, Double> right = right(meant);
-    NEXT.loses(road, came)
+  /** What is lost on the next drive, or in the next night, for a handle that nobody missed. */
+  private void later(After next, State meant, State came, Verdict verdict) {
+    Map<PartId, Double> right = right(next, meant);
+    loses(next, came)
         .forEach((end, volume) -> {
           double more = volume - right.getOrDefault(end, 0.0);
           if (more > StageRun.SPLASH) {
             verdict.lost += more;
-            verdict.leads(words.onTheDrive(more, end), Slip.Grade.BAD);
+            verdict.leads(
+                switch (next) {
+                  case DRIVE -> words.onTheDrive(more, end);
+                  case NIGHT -> words.overnight(more, end);
+                },
+                Slip.Grade.BAD);
           }
         });
   }
 
-  /** What the job done right loses on that drive, worked out once for all mistakes in it (m³). */
-  private Map<PartId, Double> right(State meant) {
-    Drove last =
-        drove
-            .filter(d -> d.from.equals(meant))
-            .orElseGet(() -> new Drove(meant, NEXT.loses(road, meant)));
-    drove = Optional.of(last);
-    return last.lost;
+  /** What leaves at each end (m³). */
+  private Map<PartId, Double> loses(After next, State from) {
+    return switch (next) {
+      case DRIVE -> NEXT.loses(road, from);
+      case NIGHT -> trial.leftAlone(from, NIGHT);
+    };
   }
 
-  private record Drove(State from, Map<PartId, Double> lost) {}
+  private Map<PartId, Double> right(After next, State meant) {
+    Kept kept = right.get(next);
+    if (kept == null || !kept.from.equals(meant)) {
+      kept = new Kept(meant, loses(next, meant));
+      right.put(next, kept);
+    }
+    return kept.lost;
+  }
+
+  private record Kept(State from, Map<PartId, Double> lost) {}
 
   /** What was lost at an end, but for what ran over somebody's hands there. */
   private static double lost(Trial.Outcome of, PartId end) {

@@ -88,6 +88,10 @@ public final class SlipWords {
     return Says.RUN_OUT_ON_THE_DRIVE.with(Amount.volume(volume), label(end));
   }
 
+  Message overnight(double volume, PartId end) {
+    return Says.RUN_OUT_OVERNIGHT.with(Amount.volume(volume), label(end));
+  }
+
   /** Returns the whole of what a slip leads to. */
   public static Message sentence(List<Message> leads) {
     return leads.isEmpty()

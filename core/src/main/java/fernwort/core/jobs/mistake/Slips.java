@@ -45,7 +45,7 @@ public final class Slips {
     this.plans = plans;
     trial = new Trial(network, hydraulics);
     maker = new SlipMaker(network.rig(), lastLook);
-    judge = new SlipJudge(network);
+    judge = new SlipJudge(network, trial);
     this.lastLook = lastLook;
   }
 

@@ -5,8 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.hazard.Warning;
+import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.id.ElementId;
 import fernwort.core.id.PartId;
+import fernwort.core.jobs.goal.Trial;
 import fernwort.core.jobs.goal.Trial.Outcome;
 import fernwort.core.jobs.goal.Trial.Thing;
 import fernwort.core.network.Network;
@@ -25,7 +27,9 @@ class SlipJudgeTest {
 
   private static final DemoRig TRUCK = DemoRig.all().getFirst();
   private static final State FROM = TRUCK.state();
-  private static final SlipJudge JUDGE = new SlipJudge(Network.of(TRUCK.rig()));
+  private static final Network NETWORK = Network.of(TRUCK.rig());
+  private static final SlipJudge JUDGE =
+      new SlipJudge(NETWORK, new Trial(NETWORK, Hydraulics.of(NETWORK)));
 
   private static final Warning.Key HEATER =
       new Warning.Key(Warning.Code.HEATER_DRY, List.of(PartId.of("heater")));

@@ -7,6 +7,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import javax.net.ssl.TrustManagerFactory;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +28,14 @@ public final class HiveLink implements Link {
   private final Access access;
   private final Listener listener;
   private final Set<String> topics = new HashSet<>();
+
+  /** A thread of its own: the pool that all share may be at work on pages for half a minute. */
+  private final ScheduledExecutorService changing =
+      new ScheduledThreadPoolExecutor(
+          1,
+          Thread.ofPlatform().daemon().name("broker's version").factory(),
+          new ThreadPoolExecutor.DiscardPolicy());
+
   private volatile Wire wire;
   private volatile boolean closed;
   private volatile boolean everConnected;
@@ -77,7 +88,7 @@ public final class HiveLink implements Link {
       // The first time at once: an older broker is nothing unusual.
       long wait = changes == 0 ? 0 : pause;
       changes++;
-      CompletableFuture.delayedExecutor(wait, TimeUnit.SECONDS).execute(this::change);
+      changing.schedule(this::change, wait, TimeUnit.SECONDS);
     }
   }
 
@@ -160,6 +171,7 @@ public final class HiveLink implements Link {
   @Override
   public void close() {
     closed = true;
+    changing.shutdownNow();
     wire.disconnect();
   }
 }

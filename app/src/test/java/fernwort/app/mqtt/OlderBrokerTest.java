@@ -14,6 +14,7 @@ import java.util.Queue;
 import java.util.Set;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -25,6 +26,9 @@ class OlderBrokerTest {
 
   private static final int VERSION_5 = 5;
 
+  /** Nothing takes so long (s), on a machine that does much else. */
+  private static final int LONG = 30;
+
   /** How an older broker takes a client of MQTT 5. */
   private enum Manner {
     /** It answers that it does not speak that version, as 3.1.1 lays down. */
@@ -34,16 +38,19 @@ class OlderBrokerTest {
   }
 
   private HouseBroker house;
+  private BusyPool beside;
   private int inside;
 
   @BeforeEach
   void start() throws IOException {
     inside = free();
     house = HouseBroker.start("127.0.0.1", inside, new HouseBroker.Guest("", ""));
+    beside = new BusyPool();
   }
 
   @AfterEach
   void stop() {
+    beside.close();
     house.close();
   }
 
@@ -58,12 +65,13 @@ class OlderBrokerTest {
     private final ServerSocket door = new ServerSocket(0, 50, InetAddress.getLoopbackAddress());
 
     OlderDoor(Manner manner) throws IOException {
-      Thread.ofVirtual()
+      Thread.ofPlatform()
+          .daemon()
           .start(() -> {
             while (!door.isClosed()) {
               try {
                 Socket guest = door.accept();
-                Thread.ofVirtual().start(() -> receive(guest, manner));
+                Thread.ofPlatform().daemon().start(() -> receive(guest, manner));
               } catch (IOException closed) {
                 return;
               }
@@ -85,7 +93,7 @@ class OlderBrokerTest {
           return;
         }
         broker.getOutputStream().write(first, 0, length);
-        Thread.ofVirtual().start(() -> pass(broker, guest));
+        Thread.ofPlatform().daemon().start(() -> pass(broker, guest));
         pass(guest, broker);
       } catch (IOException e) {
         throw new UncheckedIOException(e);
@@ -129,9 +137,32 @@ class OlderBrokerTest {
     }
   }
 
+  /** What computes in the pool that all share, on a page that takes long. */
+  private static final class BusyPool {
+    private final CountDownLatch enough = new CountDownLatch(1);
+
+    BusyPool() {
+      for (int i = 0; i < ForkJoinPool.getCommonPoolParallelism(); i++) {
+        ForkJoinPool.commonPool().execute(this::compute);
+      }
+    }
+
+    private void compute() {
+      try {
+        enough.await(LONG, TimeUnit.SECONDS);
+      } catch (InterruptedException e) {
+        Thread.currentThread().interrupt();
+      }
+    }
+
+    void close() {
+      enough.countDown();
+    }
+  }
+
   @ParameterizedTest
   @EnumSource
-  void areSpokenToInTheirVersion(Manner manner) throws Exception {
+  void areSpokenToInTheirVersionWhateverIsComputedBeside(Manner manner) throws Exception {
     Heard heard = new Heard();
     HiveLink.Access access =
         new HiveLink.Access("", "", "fernwort-test", new HiveLink.Will("lost", "gone"), null);
@@ -140,14 +171,14 @@ class OlderBrokerTest {
             new HiveLink(BrokerAddress.of("mqtt://127.0.0.1:" + door.port()), access, heard)) {
       link.subscribe(Set.of("van/litres"));
       link.open();
-      assertThat(heard.connected.await(10, TimeUnit.SECONDS)).isTrue();
+      assertThat(heard.connected.await(LONG, TimeUnit.SECONDS)).isTrue();
       Set<String> more = Set.of("van/leak");
-      link.subscribe(more).get(5, TimeUnit.SECONDS);
+      link.subscribe(more).get(LONG, TimeUnit.SECONDS);
       var board = Mqtt3Client.builder().serverHost("127.0.0.1").serverPort(inside).buildBlocking();
       board.connect();
       board.publishWith().topic("van/litres").payload("61.5".getBytes()).send();
       link.publish("van/leak", "wet", false);
-      long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(10);
+      long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(LONG);
       while (heard.messages.size() < 2 && System.nanoTime() < until) {
         Thread.sleep(20);
       }

@@ -20,18 +20,12 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The list of jobs, the page of each and the interface for programs give one answer: on rigs that
- * nobody drew, with their handles anyhow and their tanks anywhere.
- *
- * <p>The list does not run a job: what only its run shows is told by its plan. It looks from
- * handles at rest, too, which now and then finds another way than the plan does from where they
- * are: of 1,024 jobs of 50 rigs 13 times.
+ * nobody drew, with their handles anyhow and their tanks anywhere. The list does not run a job:
+ * what only its run shows is told by its plan.
  */
 class OneAnswerTest {
 
   private static final int RIGS = Integer.getInteger("sweep.answers", 2);
-
-  /** What the list and a plan may say otherwise for where the handles are (share of the jobs). */
-  private static final double BY_THE_HANDLES = 0.02;
 
   /** How a plan begins to say what only its run shows. */
   private static final String RUN = "It does not work as things are now";
@@ -39,7 +33,6 @@ class OneAnswerTest {
   @RegisterExtension static final SharedCopy COPY = new SharedCopy();
 
   private final Client copy = COPY.client();
-  private final List<String> listedOtherwise = new ArrayList<>();
 
   @Test
   void pagesAndProgramsSayTheSameOfEveryJob() throws IOException {
@@ -58,9 +51,7 @@ class OneAnswerTest {
       copy.change("DELETE", "/api/v1" + at, "");
     }
     System.out.printf("ANSWERS seed %d: %d jobs of %d rigs%n", seed, asked, RIGS);
-    listedOtherwise.forEach(o -> System.out.println("ANSWERS " + o));
     assertThat(apart).isEmpty();
-    assertThat(listedOtherwise.size()).isLessThanOrEqualTo((int) (BY_THE_HANDLES * asked));
     assertThat(asked).isGreaterThan(RIGS);
   }
 
@@ -102,7 +93,7 @@ class OneAnswerTest {
     String planned = plan.get("trouble").asString();
     String page = shown(at + "/jobs/" + id);
     if (listed.isEmpty() != planned.isEmpty() && !planned.startsWith(RUN)) {
-      listedOtherwise.add("%s: listed “%s”, planned “%s”".formatted(id, listed, planned));
+      apart.add("%s: listed “%s”, planned “%s”".formatted(id, listed, planned));
     }
     if (!list.contains(job.get("title").asString())) {
       apart.add(id + " is not on the list's page");

@@ -374,7 +374,7 @@ final class Draft {
           }
           return first.isPresent()
               ? unless(stage, first.get())
-              : Optional.of(troubles.blocked(goal, blocked.objection()));
+              : Optional.of(troubles.blocked(goal, blocked));
         }
         case Planner.Found found -> {
           Attempt tried = attempt(stage, scout, found);

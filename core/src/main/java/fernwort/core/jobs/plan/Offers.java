@@ -197,11 +197,17 @@ public final class Offers {
                   .map(danger -> offer(job, assumed, stage.goal().accepting(danger.code())))
                   .orElse(offer);
           if (!offer.isPossible()) {
-            return offer;
+            return job.stages().size() == 1 ? offer : planned(offer, from);
           }
         }
       }
       return new Offer(job, Optional.empty(), false);
+    }
+
+    /** A stage that is done already is left out, and a later one finds what others have left. */
+    private Offer planned(Offer offer, State from) {
+      Optional<Plan.Trouble> trouble = by.plan(offer.job(), from).trouble();
+      return new Offer(offer.job(), trouble, trouble.isPresent() && offer.wanting());
     }
 
     private Offer offer(Job job, State from, Goal goal) {

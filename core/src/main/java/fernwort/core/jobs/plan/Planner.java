@@ -129,19 +129,17 @@ public final class Planner {
     return plan(from, scout, FEW_LOOKS);
   }
 
-  /** Returns why there surely is no way to a goal; empty where there is one, or may be. */
+  /** Returns why no way to a goal is found, as a plan says it; empty where one is. */
   Optional<Blocked> blocked(State from, Goal goal) {
     ConditionEvaluator scout = scout(from, goal);
     Targets targets = new Targets(scout, from.setting());
     Optional<Setting> near = targets.first(FEW_LOOKS);
-    if (near.isEmpty()) {
-      return targets.isThrough()
-          ? Optional.of(new Blocked(targets.inTheWay(), true))
-          : Optional.empty();
+    if (near.isEmpty() && targets.isThrough()) {
+      return Optional.of(new Blocked(targets.inTheWay(), true));
     }
     Sequence sequence = new Sequence(scout, from.setting());
     boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();
-    return !simple && within(from, scout) instanceof Blocked blocked && blocked.proven()
+    return !simple && plan(from, scout) instanceof Blocked blocked
         ? Optional.of(blocked)
         : Optional.empty();
   }

@@ -140,7 +140,7 @@ public final class Plans {
 
   /** How it is said. */
   Plan.Trouble said(Goal goal, Planner.Blocked blocked) {
-    return troubles.blocked(goal, blocked.objection());
+    return troubles.blocked(goal, blocked);
   }
 
   /** Tells whether a danger that is left to care is said on top of a plan. */

@@ -58,6 +58,8 @@ enum Says implements Phrase {
   NO_VALVE_SEPARATES_FROM_MIND("No valve separates {} from {}: mind what still runs, and fit one."),
   NO_VALVE_CLOSES_THE_WATER_OFF("No valve closes the water off here: mind what still runs."),
   IT_DOES_NOT_WORK_AS_THINGS("It does not work as things are now: {}. {}"),
+  NOT_EVERY_POSITION_WAS_TRIED(
+      "No way was found, though not every position of the handles was tried. {}"),
   NO_POSITION_OF_THE_HANDLES_LETS(
       "No position of the handles lets %s breathe. Fit a vent, or open the one it has."),
   ONCE_IS_FULL_NOTHING_LETS(

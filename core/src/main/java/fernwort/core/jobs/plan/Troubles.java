@@ -61,6 +61,27 @@ public final class Troubles {
         .orElseGet(() -> new Plan.Trouble(Message.words(noWay(goal)), Optional.empty()));
   }
 
+  /** The same; where the search was given up that is said, for there may be a way. */
+  Plan.Trouble blocked(Goal goal, Planner.Blocked blocked) {
+    Plan.Trouble trouble = blocked(goal, blocked.objection());
+    boolean certain = blocked.proven() || blocked.objection().filter(Troubles::claimsAll).isEmpty();
+    return certain
+        ? trouble
+        : new Plan.Trouble(
+            Says.NOT_EVERY_POSITION_WAS_TRIED.with(trouble.words()), trouble.hazard());
+  }
+
+  /** Tells whether what is said of it holds only if no other position of the handles is better. */
+  private static boolean claimsAll(Objection objection) {
+    return objection instanceof Objection.Airless
+        || objection instanceof Objection.Stray
+        || objection instanceof Objection.Leaking
+        || objection instanceof Objection.Bare
+        || objection instanceof Objection.Joined
+        || objection instanceof Objection.PumpOn
+        || objection instanceof Objection.Bypassed;
+  }
+
   private Plan.Trouble trouble(Goal goal, Objection objection) {
     return switch (objection) {
       case Objection.Danger f -> danger(f.warning());

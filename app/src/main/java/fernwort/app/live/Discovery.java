@@ -89,6 +89,14 @@ final class Discovery {
         : Optional.empty();
   }
 
+  /** Returns what is known now, to be read on another thread. */
+  Discovery copy() {
+    Discovery copy = new Discovery();
+    devices.forEach((device, told) -> copy.devices.put(device, new LinkedHashMap<>(told)));
+    copy.times.putAll(times);
+    return copy;
+  }
+
   /** Forgets all: another broker has other devices. */
   void clear() {
     devices.clear();

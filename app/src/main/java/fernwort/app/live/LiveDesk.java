@@ -40,6 +40,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -81,6 +82,7 @@ public class LiveDesk implements SmartLifecycle {
   private final Simulated simulated = new Simulated();
   private final Mailbox<Heard> waiting = new Mailbox<>(MOST_WAITING);
   private final Set<String> bound = ConcurrentHashMap.newKeySet();
+  private volatile Set<String> leaks = Set.of();
   private @Nullable Link link;
   private @Nullable Hearing hearing;
   private @Nullable OwnDevice own;
@@ -205,6 +207,7 @@ public class LiveDesk implements SmartLifecycle {
   }
 
   private void note(String rig, Room room) {
+    leaks = rooms.values().stream().flatMap(r -> r.leaks().stream()).collect(Collectors.toSet());
     if (room.topics().isEmpty()) {
       bound.remove(rig);
     } else {
@@ -257,7 +260,9 @@ public class LiveDesk implements SmartLifecycle {
       }
       // What is told last counts most: where too much waits, the oldest is let go.
       boolean first = waiting.add(topic, new Heard(payload, kept));
-      if (first) {
+      if (first && leaks.contains(topic)) {
+        loop.first(() -> takeAll(topic));
+      } else if (first) {
         loop.soon(() -> takeAll(topic));
       }
     }
@@ -336,7 +341,8 @@ public class LiveDesk implements SmartLifecycle {
 
   /** Returns what devices offer. */
   public List<LiveAnswers.FoundNow> found() {
-    return loop.ask(() -> discovery.found().stream().map(LiveAnswers.FoundNow::of).toList());
+    // Only what is shared is asked for there; a long list is made where it is read.
+    return loop.ask(discovery::copy).found().stream().map(LiveAnswers.FoundNow::of).toList();
   }
 
   /**

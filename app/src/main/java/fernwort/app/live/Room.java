@@ -27,7 +27,6 @@ import fernwort.core.live.Value;
 import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
 import fernwort.core.network.Turn;
-import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -102,6 +101,7 @@ final class Room {
   private final Map<String, Double> turned = new HashMap<>();
   private final Map<String, MotorCommand.Progress> published = new HashMap<>();
   private final Map<String, Alarm> unkept = new LinkedHashMap<>();
+  private final Map<PartId, Turned> unwritten = new LinkedHashMap<>();
   private final Set<String> news = new LinkedHashSet<>();
   private final Set<String> states = new HashSet<>();
   private final Minutes minutes = new Minutes();
@@ -186,6 +186,14 @@ final class Room {
     return days;
   }
 
+  /** Returns the topics by which contacts tell of water where none should be. */
+  Set<String> leaks() {
+    return live.signals().stream()
+        .filter(s -> s.kind() == SignalKind.LEAK)
+        .map(s -> s.source().topic())
+        .collect(Collectors.toSet());
+  }
+
   /** Returns the topics it listens to. */
   Set<String> topics() {
     return live.signals().stream().map(s -> s.source().topic()).collect(Collectors.toSet());
@@ -258,27 +266,19 @@ final class Room {
    */
   MotorCommand command(
       String part, String position, boolean anyway, String who, Link link, Now now) {
-    Part moved = rig.rig().part(PartId.of(part));
-    rig.rig().position(PartId.of(part), PositionId.of(position));
-    Signal signal =
-        live.driveOf(PartId.of(part))
-            .orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
-    Signal.Drive drive = signal.drive().orElseThrow();
-    String payload = drive.payloads().get(PositionId.of(position));
-    if (payload == null) {
-      throw new Refusal(Says.SENDS_NOTHING_FOR.with(position, moved.label()));
-    }
+    Turn turn = new Turn(PartId.of(part), PositionId.of(position));
+    Signal.Order order = Signal.order(rig.rig(), live.signals(), turn);
     if (!anyway) {
       danger(part, position, now)
           .ifPresent(w -> {
             throw new StandsAgainst(w);
           });
     }
+    if (!link.command(order.topic(), order.payload())) {
+      throw new Refusal(Says.NO_CONNECTION.with(rig.rig().part(turn.part()).label()));
+    }
     MotorCommand command =
-        live.command(
-            UUID.randomUUID().toString(), PartId.of(part), PositionId.of(position), who, now);
-    link.publish(drive.topic(), payload, false);
-    tellCommands();
+        live.command(UUID.randomUUID().toString(), turn.part(), turn.position(), who, now);
     dirty = true;
     return command;
   }
@@ -303,7 +303,7 @@ final class Room {
       if (published.put(command.id(), command.state()) != command.state()) {
         house.events().tell(id, LiveEvents.Topic.COMMAND, LiveAnswers.CommandNow.of(command));
         if (command.hasArrived()) {
-          turn(command.part().value(), command.position().value(), command.who());
+          turn(command.part(), command.position(), command.who());
         }
       }
     }
@@ -326,24 +326,41 @@ final class Room {
     dirty = false;
     looked = now.steady();
     live.watchCommands(now);
-    tellCommands();
     Set<AlarmCode> off = house.switches().off(id);
-    // Alarms come first: whatever fails after them, they are shown.
+    // Alarms come first, then what makes safe: whatever fails or waits after them, for want of
+    // room on the disk, holds neither up.
     alarms(
         causes(now, link.isPresent()).stream().filter(c -> !off.contains(c.code())).toList(), now);
+    if (!rules.isEmpty() && link.isPresent()) {
+      rules.go(sight(now), hands(link, now), now);
+    }
     keepAlarms();
+    tellCommands();
+    keepTurns();
     Setting noted = house.states().of(rig).state().setting();
     handles = noted.positions();
     followPositions(noted, now);
+    isKept(() -> follow(now));
+    isKept(() -> keep(minutes.ready(now.wall()), now.wall()));
+  }
+
+  private void follow(Now now) {
     if (levels.follow(rig, live.told(now), now)) {
       house
           .events()
           .tell(id, LiveEvents.Topic.BOARD, Map.of("levels", house.levels().of(id).keySet()));
     }
-    if (!rules.isEmpty() && link.isPresent()) {
-      rules.go(sight(now), hands(link, now), now);
+  }
+
+  /** Tells whether something could be kept; a disk that is full ends nothing else. */
+  private boolean isKept(Runnable keeping) {
+    try {
+      keeping.run();
+      return true;
+    } catch (DataAccessException | TransactionException | StoreTrouble e) {
+      LOG.warn("something of {} cannot be kept", id, e);
+      return false;
     }
-    keep(minutes.ready(now.wall()), now.wall());
   }
 
   /** It is looked round at the next turn. */
@@ -390,18 +407,38 @@ final class Room {
 
       @Override
       public PositionId position(PartId part) {
-        return setting.of(part);
+        return arrived(part)
+            .or(() -> Optional.ofNullable(unwritten.get(part)).map(Turned::position))
+            .orElseGet(() -> setting.of(part));
+      }
+
+      /** Where a motor has come to that was told to move, until that is noted. */
+      private Optional<PositionId> arrived(PartId part) {
+        return last(part)
+            .filter(c -> published.get(c.id()) != c.state() && c.hasArrived())
+            .map(MotorCommand::position);
+      }
+
+      @Override
+      public boolean leaves(Turn turn) {
+        return last(turn.part())
+            .filter(c -> c.state() == MotorCommand.Progress.MOVING)
+            .filter(c -> !c.position().equals(turn.position()))
+            .isPresent();
       }
 
       @Override
       public boolean failed(PartId part) {
-        return live.commands().stream()
-            .filter(c -> c.part().equals(part))
-            .reduce((first, last) -> last)
-            .filter(c -> c.state() == MotorCommand.Progress.FAILED)
-            .isPresent();
+        return last(part).filter(c -> c.state() == MotorCommand.Progress.FAILED).isPresent();
       }
     };
+  }
+
+  /** Returns the last command to a part, if there was one. */
+  private Optional<MotorCommand> last(PartId part) {
+    return live.commands().stream()
+        .filter(c -> c.part().equals(part))
+        .reduce((first, last) -> last);
   }
 
   /** How rules reach motors and people; no rule may bring a danger. */
@@ -430,10 +467,8 @@ final class Room {
       @Override
       public void tell(String rule, String words) {
         house.events().tell(id, LiveEvents.Topic.RULE, Map.of("rule", rule, "words", words));
-        house
-            .diary()
-            .add(
-                rig, new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words)), now.wall(), who(rule));
+        Entry.What said = new Entry.Note(Says.THE_RULE_SAYS.filled(rule, words));
+        isKept(() -> house.diary().add(rig, said, now.wall(), who(rule)));
       }
 
       @Override
@@ -476,10 +511,11 @@ final class Room {
   private void followPositions(Setting setting, Now now) {
     for (LiveRig.Told told : live.told(now)) {
       if (told.raw().orElse(null) instanceof Value.Stop stop
+          && !told.kept()
           && told.state().canBeActedOn()
           && !setting.of(told.signal().on().id().part()).equals(stop.position())
           && isDue(turned, told.signal().on().id().value(), TURN_PAUSE, now)) {
-        turn(told.signal().on().id().value(), stop.position().value(), SENSOR);
+        turn(told.signal().on().id().part(), stop.position(), SENSOR);
       }
     }
   }
@@ -493,10 +529,27 @@ final class Room {
     return true;
   }
 
-  private void turn(String part, String position, String who) {
-    if (!house.states().of(rig).state().setting().of(PartId.of(part)).value().equals(position)) {
-      house.states().turn(rig, part, PositionId.of(position), who);
-      house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part));
+  private void turn(PartId part, PositionId position, String who) {
+    unwritten.put(part, new Turned(position, who));
+    keepTurns();
+  }
+
+  /** A handle that moved and cannot be noted yet, and who moved it. */
+  private record Turned(PositionId position, String who) {}
+
+  private void keepTurns() {
+    for (Map.Entry<PartId, Turned> one : List.copyOf(unwritten.entrySet())) {
+      PartId part = one.getKey();
+      Turned turned = one.getValue();
+      boolean kept =
+          house.states().of(rig).state().setting().has(part, turned.position())
+              || isKept(
+                  () -> house.states().turn(rig, part.value(), turned.position(), turned.who()));
+      if (!kept) {
+        return;
+      }
+      unwritten.remove(part);
+      house.events().tell(id, LiveEvents.Topic.BOARD, Map.of("part", part.value()));
     }
   }
 
@@ -528,7 +581,9 @@ final class Room {
     for (Alarm alarm : List.copyOf(alarms)) {
       AlarmCause.Key key = new AlarmCause.Key(alarm.code(), alarm.about());
       double last = caused.getOrDefault(key, Double.NEGATIVE_INFINITY);
-      if (alarm.gone().isEmpty() && now.steady() - last > alarm.code().goneAfter()) {
+      if (alarm.gone().isEmpty()
+          && now.steady() - last > alarm.code().goneAfter()
+          && live.canSee(alarm.code(), alarm.about(), now)) {
         set(alarm.gone(now.wall()));
       }
     }
@@ -549,13 +604,10 @@ final class Room {
   /** A disk that is full keeps no alarm from being shown: it is kept when that can be. */
   private void keepAlarms() {
     for (Alarm alarm : List.copyOf(unkept.values())) {
-      try {
-        house.store().keep(id, alarm);
-        unkept.remove(alarm.id());
-      } catch (DataAccessException | TransactionException | StoreTrouble e) {
-        LOG.warn("an alarm of {} cannot be kept yet", id, e);
+      if (!isKept(() -> house.store().keep(id, alarm))) {
         return;
       }
+      unkept.remove(alarm.id());
     }
   }
 

@@ -1,9 +1,11 @@
 package fernwort.app.live;
 
 import fernwort.app.store.LiveStore;
+import fernwort.app.store.StoreTrouble;
 import fernwort.core.id.PartId;
 import fernwort.core.live.Now;
 import fernwort.core.live.Signal;
+import fernwort.core.live.SignalKind;
 import fernwort.core.live.rule.Rule;
 import fernwort.core.live.rule.RuleRun;
 import fernwort.core.live.rule.Sight;
@@ -11,6 +13,7 @@ import fernwort.core.network.Turn;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -18,8 +21,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
+import org.springframework.transaction.TransactionException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -65,12 +71,21 @@ final class RuleBook {
       this.state = state;
       run = new RuleRun(rule);
     }
+
+    Set<PartId> parts() {
+      return run.rule().parts();
+    }
   }
 
   private final String rig;
   private final LiveStore store;
   private final JsonMapper mapper;
   private final Map<String, Entry> entries = new LinkedHashMap<>();
+
+  /** What each is in the middle of, where that is still to be kept, by the rule's name. */
+  private final Map<String, String> left = new LinkedHashMap<>();
+
+  private Set<String> leaks = Set.of();
 
   RuleBook(String rig, LiveStore store, JsonMapper mapper) {
     this.rig = rig;
@@ -121,6 +136,7 @@ final class RuleBook {
   void put(String name, RuleText text, String state, Hands hands) {
     end(name, hands);
     entries.put(name, new Entry(text, text.rule(name), state));
+    left.remove(name);
     keep(name, "");
   }
 
@@ -131,14 +147,22 @@ final class RuleBook {
    * @param triedWith what a trial holds for now
    */
   void distrust(Rig rig, List<Signal> signals, String triedWith) {
+    leaks =
+        signals.stream()
+            .filter(signal -> signal.kind() == SignalKind.LEAK)
+            .map(Signal::name)
+            .collect(Collectors.toSet());
     for (Map.Entry<String, Entry> one : entries.entrySet()) {
       Entry entry = one.getValue();
       String before = entry.state;
       try {
         entry.run.rule().checked(rig, signals);
-        if (entry.state.equals(LIVE) && !triedWith.equals(entry.text.triedWith())) {
-          entry.state = TELLS;
-          entry.told = Says.TRY_IT_ANEW.text();
+        if (entry.state.equals(LIVE)) {
+          untried(entry, rig, signals, triedWith)
+              .ifPresent(why -> {
+                entry.state = TELLS;
+                entry.told = why;
+              });
         }
       } catch (Refusal gone) {
         entry.state = OFF;
@@ -147,13 +171,28 @@ final class RuleBook {
       if (!entry.state.equals(before)) {
         // What it was in the middle of is put safe before it stops.
         entry.toPutSafe |= entry.run.isActing();
-        keep(one.getKey(), entry.toPutSafe ? ACTING : "");
+        left.put(one.getKey(), entry.toPutSafe ? ACTING : "");
       }
     }
+    keepLeft();
+  }
+
+  /** Says why a rule may not act any more, if it may not. */
+  private static Optional<String> untried(
+      Entry entry, Rig rig, List<Signal> signals, String triedWith) {
+    try {
+      entry.run.rule().canAct(rig, signals);
+    } catch (Refusal lacking) {
+      return Optional.of(lacking.saying().toString());
+    }
+    return triedWith.equals(entry.text.triedWith())
+        ? Optional.empty()
+        : Optional.of(Says.TRY_IT_ANEW.text());
   }
 
   boolean remove(String name, Hands hands) {
     end(name, hands);
+    left.remove(name);
     entries.remove(name);
     return store.remove(rig, name);
   }
@@ -189,39 +228,91 @@ final class RuleBook {
     }
   }
 
+  /** A disk that is full holds up nothing that a rule does. */
+  private void keepLeft() {
+    for (Map.Entry<String, String> one : List.copyOf(left.entrySet())) {
+      try {
+        keep(one.getKey(), one.getValue());
+        left.remove(one.getKey());
+      } catch (DataAccessException | TransactionException | StoreTrouble e) {
+        LOG.warn("what a rule of {} is in the middle of cannot be kept yet", rig, e);
+        return;
+      }
+    }
+  }
+
   /** Tells whether some rule has to be looked at. */
   boolean isEmpty() {
     return entries.isEmpty();
   }
 
-  /** Lets all rules go on. */
+  /**
+   * Lets all rules go on. One that makes safe after a leak has the first word: whatever else moves
+   * the same parts is broken off at once, and does not begin again before the leak is over.
+   */
   void go(Sight sight, Hands hands, Now now) {
+    List<Entry> urgent = entries.values().stream().filter(this::isUrgent).toList();
+    List<Entry> others = entries.values().stream().filter(e -> !isUrgent(e)).toList();
     Set<PartId> held = new HashSet<>();
-    for (Entry entry : entries.values()) {
+    urgent.stream().filter(e -> e.run.isActing()).forEach(e -> held.addAll(e.parts()));
+    urgent.forEach(e -> goOn(e, held, sight, hands, now));
+    urgent.stream().filter(e -> e.run.isSpent()).forEach(e -> held.addAll(e.parts()));
+    others.stream().filter(e -> e.run.isActing()).forEach(e -> held.addAll(e.parts()));
+    others.forEach(e -> goOn(e, held, sight, hands, now));
+    keepLeft();
+  }
+
+  private boolean isUrgent(Entry entry) {
+    return entry.state.equals(LIVE) && entry.run.rule().isBegunBy(leaks);
+  }
+
+  private void goOn(Entry entry, Set<PartId> held, Sight sight, Hands hands, Now now) {
+    if (entry.toPutSafe) {
+      entry.toPutSafe = false;
+      entry.run.breakOff(RuleRun.Why.STOPPED).forEach(d -> take(entry, d, hands));
+    } else if (!entry.state.equals(OFF)) {
+      boolean acting = entry.run.isActing();
+      boolean free = acting || entry.parts().stream().noneMatch(held::contains);
+      boolean pressed = entry.run.isPressed();
+      List<RuleRun.Deed> deeds = entry.run.go(sight, free, now.steady());
+      if (pressed && deeds.isEmpty()) {
+        tell(entry, Says.IT_COULD_NOT_BEGIN.text(), hands);
+      }
+      if (entry.state.equals(TELLS) && !deeds.isEmpty()) {
+        entry.run.letBe();
+        would(entry, hands);
+      } else {
+        List<Due> due = new ArrayList<>();
+        deeds.forEach(d -> due.add(new Due(entry, d)));
+        if (isUrgent(entry) && deeds.stream().anyMatch(RuleRun.Begun.class::isInstance)) {
+          makeWay(entry, due);
+        }
+        // What moves comes before what is written and told, which may take long.
+        due.sort(Comparator.comparing(d -> !(d.deed() instanceof RuleRun.Moves)));
+        due.forEach(d -> take(d.entry(), d.deed(), hands));
+      }
       if (entry.run.isActing()) {
-        held.addAll(entry.run.rule().parts());
+        held.addAll(entry.parts());
       }
     }
-    for (Entry entry : entries.values()) {
-      if (entry.toPutSafe) {
-        entry.toPutSafe = false;
-        entry.run.breakOff(RuleRun.Why.STOPPED).forEach(d -> take(entry, d, hands));
-      } else if (!entry.state.equals(OFF)) {
-        boolean acting = entry.run.isActing();
-        boolean free = acting || entry.run.rule().parts().stream().noneMatch(held::contains);
-        boolean pressed = entry.run.isPressed();
-        List<RuleRun.Deed> deeds = entry.run.go(sight, free, now.steady());
-        if (pressed && deeds.isEmpty()) {
-          tell(entry, Says.IT_COULD_NOT_BEGIN.text(), hands);
-        }
-        if (entry.state.equals(TELLS) && !deeds.isEmpty()) {
-          entry.run.letBe();
-          would(entry, hands);
-        } else {
-          deeds.forEach(d -> take(entry, d, hands));
-        }
-        if (entry.run.isActing()) {
-          held.addAll(entry.run.rule().parts());
+  }
+
+  private record Due(Entry entry, RuleRun.Deed deed) {}
+
+  /** Breaks off whatever else moves the parts of a rule; those are left to it. */
+  private void makeWay(Entry urgent, List<Due> due) {
+    for (Entry other : entries.values()) {
+      boolean inTheWay =
+          !isUrgent(other)
+              && other.run.isActing()
+              && other.parts().stream().anyMatch(urgent.parts()::contains);
+      if (inTheWay) {
+        for (RuleRun.Deed deed : other.run.breakOff(RuleRun.Why.GIVES_WAY)) {
+          boolean left =
+              deed instanceof RuleRun.Moves(Turn turn) && urgent.parts().contains(turn.part());
+          if (!left) {
+            due.add(new Due(other, deed));
+          }
         }
       }
     }
@@ -242,7 +333,7 @@ final class RuleBook {
     String name = entry.run.rule().name();
     switch (deed) {
       case RuleRun.Begun begun -> {
-        keep(name, ACTING);
+        left.put(name, ACTING);
         tell(entry, Says.THE_RULE_HAS_BEGUN.text(), hands);
       }
       case RuleRun.Moves moves -> {
@@ -254,11 +345,11 @@ final class RuleBook {
       }
       case RuleRun.Tells tells -> tell(entry, tells.words(), hands);
       case RuleRun.Ended ended -> {
-        keep(name, "");
+        left.put(name, "");
         tell(entry, Says.THE_RULE_HAS_ENDED.text(), hands);
       }
       case RuleRun.BrokenOff off -> {
-        keep(name, "");
+        left.put(name, "");
         tell(entry, why(off.why()), hands);
         hands.brokenOff(name, off.why());
       }
@@ -276,6 +367,7 @@ final class RuleBook {
       case MOTOR_FAILED -> Says.BROKEN_OFF_MOTOR.text();
       case TOO_LONG -> Says.BROKEN_OFF_TIME.text();
       case STOPPED -> Says.BROKEN_OFF_STOP.text();
+      case GIVES_WAY -> Says.BROKEN_OFF_LEAK.text();
     };
   }
 }

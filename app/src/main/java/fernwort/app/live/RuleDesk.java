@@ -101,6 +101,11 @@ public class RuleDesk {
               return room.asBuilt();
             });
     if (acts) {
+      try {
+        rule.canAct(asked.rig().rig(), asked.signals());
+      } catch (Refusal lacking) {
+        throw new Refusal(Says.IT_STAYS.with(name, lacking.saying()));
+      }
       trials()
           .refusal(trials().wait(asked, rule))
           .ifPresent(why -> {

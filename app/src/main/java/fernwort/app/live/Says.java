@@ -12,12 +12,11 @@ enum Says implements Phrase {
   TOO_MANY_WATCH("{} pages watch this rig already; close one"),
 
   // LiveDesk: what is bound, told and commanded.
-  NO_ANSWER_IN_TIME("Live is busy and did not answer in time; try again"),
+  NO_ANSWER_IN_TIME("Live is busy and did not answer in time; nothing was done, try again"),
+  BEGUN_AND_NOT_DONE("Live has begun with it and is not done yet; look whether it is"),
   THERE_IS_NO_SIGNAL("The rig has no signal “{}”; see which there are"),
   THERE_IS_NO_ALARM("There is no such alarm; it may be over"),
   SO_MANY_SIGNALS("A rig can have {} signals; take one away first"),
-  CANNOT_BE_TOLD("{} cannot be told to move; bind its motor on Devices first"),
-  SENDS_NOTHING_FOR("Nothing is sent for “{}” of {}; give its text on Devices"),
   NO_CONNECTION_AT_ALL("There is no connection to the broker; do it by hand, or see Devices"),
   NO_CONNECTION("There is no connection to the broker; turn {} by hand"),
   QUIET_FOR("Quiet can be from 1 minute to a day; choose a time"),
@@ -42,6 +41,7 @@ enum Says implements Phrase {
   BROKEN_OFF_MOTOR("Broken off: a motor did not arrive, or could not be told to move"),
   BROKEN_OFF_TIME("Broken off: it took longer than it may"),
   BROKEN_OFF_STOP("Broken off: it was stopped in the middle"),
+  BROKEN_OFF_LEAK("Broken off: water was told where none should be, and that comes first"),
   THERE_IS_NO_RULE("The rig has no rule “{}”; see which there are"),
   A_RULE_IS("A rule is off, tells or live, not “{}”"),
   IT_STAYS("“{}” stays at tells only: {}"),

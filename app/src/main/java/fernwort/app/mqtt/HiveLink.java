@@ -7,10 +7,12 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import javax.net.ssl.TrustManagerFactory;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -23,6 +25,12 @@ public final class HiveLink implements Link {
 
   /** The pause before the other version is tried grows no longer after so many times. */
   private static final int MOST_DOUBLINGS = 6;
+
+  /** A broker that is there answers within so long (ms); own choice. */
+  private static final long KNOCK = 1000;
+
+  /** One that did not is not asked again for so long (ns): who asks waits each time; own choice. */
+  private static final long SILENCE = TimeUnit.SECONDS.toNanos(2);
 
   private final BrokerAddress address;
   private final Access access;
@@ -40,6 +48,7 @@ public final class HiveLink implements Link {
   private volatile boolean closed;
   private volatile boolean everConnected;
   private volatile int changes;
+  private volatile long silent = System.nanoTime() - SILENCE;
 
   /** A message that the broker keeps under a topic when a connection breaks. */
   public record Will(String topic, String payload) {}
@@ -165,6 +174,39 @@ public final class HiveLink implements Link {
   public void publish(String topic, String payload, boolean kept) {
     if (wire.isConnected()) {
       wire.publish(topic, payload.getBytes(StandardCharsets.UTF_8), kept);
+    }
+  }
+
+  @Override
+  public boolean command(String topic, String payload) {
+    Wire now = wire;
+    if (!now.isConnected() || !answers(now)) {
+      return false;
+    }
+    now.command(topic, payload.getBytes(StandardCharsets.UTF_8));
+    return true;
+  }
+
+  /**
+   * Tells whether the broker answers. Of a cable that is out nothing else tells for half a minute,
+   * and what is sent meanwhile arrives when it is in again.
+   */
+  private boolean answers(Wire now) {
+    if (System.nanoTime() - silent < SILENCE) {
+      return false;
+    }
+    try {
+      now.knock().get(KNOCK, TimeUnit.MILLISECONDS);
+      return now.isConnected();
+    } catch (TimeoutException e) {
+      silent = System.nanoTime();
+      return false;
+    } catch (ExecutionException e) {
+      LOG.debug("the broker does not answer", e);
+      return false;
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      return false;
     }
   }
 

@@ -47,6 +47,14 @@ public interface Link extends AutoCloseable {
    */
   void publish(String topic, String payload, boolean kept);
 
+  /**
+   * Tells something to move, now or never: nothing is sent where the broker does not answer, and
+   * nothing is kept for a box that is away. Waits for the broker's answer, a second at most.
+   *
+   * @return whether it was sent
+   */
+  boolean command(String topic, String payload);
+
   /** Ends it; never waits long. */
   @Override
   void close();

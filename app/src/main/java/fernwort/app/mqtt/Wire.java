@@ -19,6 +19,12 @@ interface Wire {
   /** A silent connection is tried so often (s); own choice. */
   int KEEP_ALIVE = 15;
 
+  /** A command that was not passed on within so long (s) is let go; own choice. */
+  long HOLDS = 2;
+
+  /** Nobody ever asks for this: to want it no longer changes nothing, and has to be answered. */
+  String NOTHING = "fernwort/nothing";
+
   /** What a client is told of its own connection. */
   record Ears(
       MqttClientConnectedListener connected,
@@ -42,6 +48,12 @@ interface Wire {
 
   /** Sends a message. */
   void publish(String topic, byte[] payload, boolean kept);
+
+  /** Sends a message that holds for a moment only: who is not there then never gets it. */
+  void command(String topic, byte[] payload);
+
+  /** Asks for something that changes nothing; done when the broker answers. */
+  CompletableFuture<?> knock();
 
   /** Ends it. */
   void disconnect();

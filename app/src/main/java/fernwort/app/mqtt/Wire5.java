@@ -96,6 +96,23 @@ final class Wire5 implements Wire {
   }
 
   @Override
+  public void command(String topic, byte[] payload) {
+    // At most once: neither this side nor the broker sends it again to whoever was away.
+    client
+        .publishWith()
+        .topic(topic)
+        .payload(payload)
+        .qos(MqttQos.AT_MOST_ONCE)
+        .messageExpiryInterval(HOLDS)
+        .send();
+  }
+
+  @Override
+  public CompletableFuture<?> knock() {
+    return client.unsubscribeWith().topicFilter(NOTHING).send();
+  }
+
+  @Override
   public void disconnect() {
     client.disconnect();
   }

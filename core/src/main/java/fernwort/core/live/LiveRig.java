@@ -90,6 +90,7 @@ public final class LiveRig {
    * @param raw what was told last
    * @param at when that was
    * @param age how old it is (s)
+   * @param kept whether the broker kept it for those who come later, so that it may be of any age
    */
   public record Told(
       Signal signal,
@@ -97,6 +98,7 @@ public final class LiveRig {
       Optional<Value> raw,
       Instant at,
       double age,
+      boolean kept,
       SignalState state) {
 
     /** Returns the amount that counts (in the unit of the kind), where it can be acted on. */
@@ -124,6 +126,7 @@ public final class LiveRig {
         track.raw(),
         track.at(),
         track.age(now),
+        track.isKept(),
         track.state(now));
   }
 
@@ -151,6 +154,21 @@ public final class LiveRig {
       }
     });
     return value;
+  }
+
+  /**
+   * Tells whether the reason of an alarm can be seen to be gone: what its sensors told before a
+   * restart, or before they fell silent, says nothing of now. A leak is over when its contact says
+   * so itself.
+   */
+  public boolean canSee(AlarmCode code, String about, Now now) {
+    return tracks.values().stream()
+        .filter(t -> t.signal().name().equals(about) || t.signal().on().id().value().equals(about))
+        .filter(t -> code != AlarmCode.LEAK || t.signal().kind() == SignalKind.LEAK)
+        .allMatch(t ->
+            code == AlarmCode.LEAK
+                ? !t.isKept() && t.state(now).canBeActedOn()
+                : t.raw().isPresent());
   }
 
   /** The device of a signal says that it is gone. */

@@ -11,6 +11,8 @@ enum Says implements Phrase {
   GIVE_THE_TOPIC("Give the topic that the device writes to, at most {} characters"),
   A_TOPIC_WITH_WILDCARDS("“{}” has a wildcard; give the whole topic without # and +"),
   A_TOPIC_OF_THE_BROKER("“{}” belongs to the broker; give the topic of a device"),
+  CANNOT_BE_TOLD("{} cannot be told to move; bind its motor on Devices first"),
+  SENDS_NOTHING_FOR("Nothing is sent for “{}” of {}; give its text on Devices"),
   A_POINTER_BEGINS_WITH("“{}” is no JSON pointer; it begins with /, such as /wet"),
   THE_POINTER_IS_TOO_LONG("The JSON pointer is too long; the most is {} characters"),
   THE_SCALE_MUST_BE_A_NUMBER("Scale and offset must be numbers, and the scale not 0"),

@@ -4,10 +4,12 @@ import fernwort.core.id.ElementId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -108,6 +110,36 @@ public record Signal(
         throw new Refusal(Says.TWO_POSITIONS_SEND_THE_SAME.with());
       }
     }
+  }
+
+  /**
+   * What is sent to turn something.
+   *
+   * @param topic where it is sent
+   * @param payload what is sent
+   */
+  public record Order(String topic, String payload) {}
+
+  /**
+   * Returns what is sent to turn something.
+   *
+   * @param signals what is bound
+   * @throws Refusal naming what is missing
+   */
+  public static Order order(Rig rig, Collection<Signal> signals, Turn turn) {
+    Part moved = rig.part(turn.part());
+    rig.position(turn.part(), turn.position());
+    Drive drive =
+        signals.stream()
+            .filter(s -> s.on().id().equals(turn.part()))
+            .flatMap(s -> s.drive().stream())
+            .findFirst()
+            .orElseThrow(() -> new Refusal(Says.CANNOT_BE_TOLD.with(moved.label())));
+    String payload = drive.payloads().get(turn.position());
+    if (payload == null) {
+      throw new Refusal(Says.SENDS_NOTHING_FOR.with(turn.position(), moved.label()));
+    }
+    return new Order(drive.topic(), payload);
   }
 
   /**

@@ -17,6 +17,12 @@ final class SignalTrack {
   /** A level is the median of what was told in this time (s); own choice. */
   static final double WINDOW = 30;
 
+  /** Of a sensor that speaks seldom so many are looked at: a single spike is never the median. */
+  private static final int FEWEST = 3;
+
+  /** Those may be so old (s); own choice. */
+  private static final double LONGEST_SEEN = 300;
+
   /** A level that swings moves within this time (s); own choice. */
   static final double SWING_TIME = 10;
 
@@ -113,9 +119,15 @@ final class SignalTrack {
   }
 
   private void forget(Now now) {
-    while (window.size() > 1 && window.getFirst().steady() < now.steady() - WINDOW) {
+    double oldest = Math.max(LONGEST_SEEN, TIMES_OLD * usual());
+    while (window.size() > FEWEST && isOlder(window.getFirst(), WINDOW, now)
+        || window.size() > 1 && isOlder(window.getFirst(), oldest, now)) {
       window.removeFirst();
     }
+  }
+
+  private static boolean isOlder(Sample sample, double seconds, Now now) {
+    return sample.steady() < now.steady() - seconds;
   }
 
   /** Its device says that it is gone. */
@@ -133,19 +145,29 @@ final class SignalTrack {
     return at;
   }
 
+  /** Tells whether the broker kept it, so that nobody knows how old it is. */
+  boolean isKept() {
+    return unknownAge;
+  }
+
   /** Returns how old it is (s). */
   double age(Now now) {
     return now.steady() - heard;
   }
 
   /**
-   * Returns what counts: of a level the median of the last half minute, else what was told last.
+   * Returns what counts: of a level the median of the last half minute, or of the last three where
+   * fewer came; else what was told last.
    */
   Optional<Value> value(Now now) {
     if (signal.kind() != SignalKind.LEVEL || window.isEmpty()) {
       return last;
     }
     forget(now);
+    if (window.size() < FEWEST) {
+      // Of two that differ nobody knows which is wrong: the earlier counts until a third came.
+      return Optional.of(new Value.Amount(window.getFirst().amount()));
+    }
     double[] amounts = window.stream().mapToDouble(Sample::amount).sorted().toArray();
     int half = amounts.length / 2;
     double median =

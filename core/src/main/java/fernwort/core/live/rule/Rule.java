@@ -155,6 +155,16 @@ public record Rule(
     return this;
   }
 
+  /**
+   * Checks that all that it turns can be told to.
+   *
+   * @param signals what is bound
+   * @throws Refusal naming what cannot
+   */
+  public void canAct(Rig rig, Collection<Signal> signals) {
+    turns().forEach(turn -> Signal.order(rig, signals, turn));
+  }
+
   private static void check(Rig rig, Map<String, Signal> signals, Test test) {
     switch (test) {
       case Amount amount -> {
@@ -180,6 +190,13 @@ public record Rule(
     if (signal.kind().form() != form) {
       throw new Refusal(Says.THE_SIGNAL_IS_OF_ANOTHER_FORM.with(name));
     }
+  }
+
+  /** Tells whether it begins because one of these contacts is on. */
+  public boolean isBegunBy(Set<String> contacts) {
+    return when.stream()
+        .flatMap(t -> t instanceof Any any ? any.of().stream() : Stream.of(t))
+        .anyMatch(t -> t instanceof Contact c && c.on() && contacts.contains(c.signal()));
   }
 
   /** Tells whether it begins when somebody presses its button. */

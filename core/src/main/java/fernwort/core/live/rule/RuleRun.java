@@ -41,7 +41,9 @@ public final class RuleRun {
     /** It took too long. */
     TOO_LONG,
     /** Fernwort or the link stopped in the middle. */
-    STOPPED
+    STOPPED,
+    /** A leak was told, and the rule for that moves the same parts. */
+    GIVES_WAY
   }
 
   /** What was pressed and not looked at for so long counts no more (s): the link was away. */
@@ -78,6 +80,11 @@ public final class RuleRun {
   /** Tells whether it is in the middle. */
   public boolean isActing() {
     return phase != Phase.WATCHING;
+  }
+
+  /** Tells whether it has acted and what made it act has not been seen to be over since. */
+  public boolean isSpent() {
+    return phase == Phase.WATCHING && !armed;
   }
 
   /** Returns which of its steps it is at. */
@@ -188,7 +195,7 @@ public final class RuleRun {
 
   /** Returns whether it is there; tells it to move, and breaks off where it does not arrive. */
   private boolean arrives(Turn turn, Sight sight, List<Deed> deeds) {
-    if (sight.position(turn.part()).equals(turn.position())) {
+    if (sight.position(turn.part()).equals(turn.position()) && !sight.leaves(turn)) {
       return true;
     }
     if (!told) {

@@ -321,6 +321,11 @@ final class RuleTrial implements Actor, Sight {
   }
 
   @Override
+  public boolean leaves(Turn turn) {
+    return turning.keySet().stream().anyMatch(t -> t.part().equals(turn.part()) && !t.equals(turn));
+  }
+
+  @Override
   public boolean failed(PartId part) {
     return failed.contains(part);
   }

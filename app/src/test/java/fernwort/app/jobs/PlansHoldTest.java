@@ -194,6 +194,43 @@ class PlansHoldTest {
     assertThat(new PlanJudge(network, job, from).judge(plan)).isEmpty();
   }
 
+  /**
+   * Gray is dumped over a valve that stands too high while a tap stands open: it takes its time,
+   * and the pump of the tap must not run dry meanwhile.
+   */
+  @Test
+  void aPumpThatRunsBesideADumpIsNotWhatItWaitsFor() throws IOException {
+    Rig rig;
+    try (InputStream in = getClass().getResourceAsStream("/plans/dump-beside-a-tap.json")) {
+      rig = new RigFormat().read(in.readAllBytes());
+    }
+    Network network = Network.of(rig);
+    State from =
+        new State(
+            rig.atRest()
+                .with(PartId.of("pump"), PositionId.of("on"))
+                .with(PartId.of("sink"), PositionId.of("open"))
+                .with(PartId.of("house-drain"), PositionId.of("on"))
+                .with(PartId.of("outlet"), PositionId.of("hose"))
+                .with(PartId.of("suction"), PositionId.of("tank")),
+            Map.of(PartId.of("gray"), 0.04945, PartId.of("fresh"), 0.029376),
+            Slope.LEVEL);
+    Job job = Jobs.of(network).byId("empty-gray-outlet").orElseThrow();
+    Plan plan = Plans.of(network).plan(job, from);
+    assertThat(plan.trouble()).isEmpty();
+    assertThat(plan.steps().stream().map(s -> words(s)))
+        .containsSubsequence("Close Sink.", "Open Gray dump.")
+        .noneMatch(w -> w.contains("draws air"));
+    assertThat(new PlanJudge(network, job, from).judge(plan)).isEmpty();
+  }
+
+  private static String words(Step step) {
+    return switch (step) {
+      case Step.Move move -> move.words().toString();
+      case Step.Wait wait -> wait.words().toString();
+    };
+  }
+
   @Test
   void theJudgeSeesAForgottenHandle() {
     DemoRig truck = DemoRig.all().getFirst();

@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 
 /**
  * A stage of a plan, done in the simulation as it is written: its turns one after another, then
@@ -163,7 +164,7 @@ public final class StageRun {
   /** Puts a part somewhere and looks on for so long (s). */
   private void put(PartId part, PositionId position, double seconds) {
     if (harm.isEmpty()) {
-      note(run.set(part, position), Set.of());
+      note(run.set(part, position), h -> false);
       pass(seconds);
     }
   }
@@ -171,21 +172,21 @@ public final class StageRun {
   private void pass(double seconds) {
     double until = run.time() + seconds;
     while (run.isBefore(until) && harm.isEmpty()) {
-      note(run.runToNext(until), Set.of());
+      note(run.runToNext(until), h -> false);
     }
   }
 
   /**
    * Takes note of what began.
    *
-   * @param meant kinds of happening that the stage waits for
+   * @param meant whether something that begins is what the stage waits for
    */
-  void note(List<Event> happenings, Set<Event.Kind> meant) {
+  void note(List<Event> happenings, Predicate<Event> meant) {
     for (Event h : happenings) {
       if (h.kind() == Event.Kind.AWAITED && !h.begins()) {
         arrivals.putIfAbsent(h.subject(), h.at() - before.time());
       }
-      if (h.begins() && !meant.contains(h.kind()) && harm.isEmpty()) {
+      if (h.begins() && !meant.test(h) && harm.isEmpty()) {
         harm = harmOf(h);
       }
     }

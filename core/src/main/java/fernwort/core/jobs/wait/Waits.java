@@ -8,6 +8,7 @@ import fernwort.core.jobs.goal.Step;
 import fernwort.core.kind.Kind;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.machine.Pump;
+import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -16,6 +17,8 @@ import fernwort.core.run.Event;
 import fernwort.core.run.Moment;
 import fernwort.core.run.Simulation;
 import fernwort.core.say.Message;
+import fernwort.core.ways.OpenWays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -262,13 +265,13 @@ public final class Waits {
     Simulation run = stage.run();
     double until = run.time() + LONGEST;
     int events = 0;
-    Set<Event.Kind> meant = Set.of(Event.Kind.DRAWS_AIR);
+    Set<ElementId> emptying = emptying(run.moment().state(), kind, aim);
     while (run.time() < until - 1) {
       Moment before = run.moment();
       double slice = aim.slice(before);
       List<Event> found = run.runToNext(Math.min(until, run.time() + slice));
       Optional<Ended> end = ended(run, found, kind, aim);
-      stage.note(found, kind == Event.Kind.HOT ? Set.of() : meant);
+      stage.note(found, h -> h.kind() == Event.Kind.DRAWS_AIR && emptying.contains(h.subject()));
       if (stage.harm().isPresent()) {
         return Ended.of(WaitEnd.HARMED, run.time());
       }
@@ -284,6 +287,26 @@ public final class Waits {
       }
     }
     return Ended.of(WaitEnd.ENDLESS, run.time());
+  }
+
+  /**
+   * The pumps of which air tells that a wait is over. One that runs beside a tank that is emptied,
+   * and draws from another, only comes to harm.
+   */
+  private Set<ElementId> emptying(State from, Event.Kind kind, Aim aim) {
+    if (kind == Event.Kind.HOT) {
+      return Set.of();
+    }
+    boolean any = kind != Event.Kind.DRY;
+    Set<ElementId> pumps = new HashSet<>();
+    if (any) {
+      network.rig().parts().stream().map(Part::id).forEach(pumps::add);
+    } else {
+      OpenWays.find(network, from.setting(), Levels.of(network, from)).ways().stream()
+          .filter(w -> aim.concerns(w.source().part()))
+          .forEach(w -> w.drive().pump().ifPresent(pumps::add));
+    }
+    return pumps;
   }
 
   static Optional<Ended> ended(Simulation run, List<Event> found, Event.Kind kind, Aim aim) {

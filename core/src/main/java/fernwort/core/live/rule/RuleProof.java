@@ -32,9 +32,10 @@ import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * Tries a rule on the simulated rig before it may act: from several levels and with a tap open,
- * with nothing wrong and with each single fault. Harm counts that does not come about in the same
- * run without the rule. So "held" means: in these runs; it is no proof in the sense of mathematics.
+ * Tries a rule on the simulated rig before it may act: in use, for what it is for; and from several
+ * levels and with a tap open, with nothing wrong and with each single fault. Harm counts that does
+ * not come about in the same run without the rule. So "held" means: in these runs; it is no proof
+ * in the sense of mathematics.
  */
 public final class RuleProof {
 
@@ -155,6 +156,9 @@ public final class RuleProof {
         }
       }
     }
+    new RulePurpose(network, signals)
+        .missed(rule, now)
+        .ifPresent(missed -> stories.add(new Story(RuleFault.NONE, missed, List.of())));
     return new Verdict(runs, acted, reached, stories);
   }
 

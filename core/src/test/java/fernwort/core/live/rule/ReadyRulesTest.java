@@ -25,6 +25,7 @@ import fernwort.core.rig.RigBuilder;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -102,9 +103,10 @@ class ReadyRulesTest {
           RuleRigs.signal("feed", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "k"),
           RuleRigs.signal("loop", SignalKind.TEMPERATURE, SignalKind.Where.LINE, "r"));
 
+  private Slope slope = Slope.LEVEL;
+
   private State now() {
-    return new State(
-            rig.atRest(), Map.of(PartId.of("left"), 0.05, PartId.of("right"), 0.05), Slope.LEVEL)
+    return new State(rig.atRest(), Map.of(PartId.of("left"), 0.05, PartId.of("right"), 0.05), slope)
         .with(PartId.of("frost"), PositionId.of("shut"));
   }
 
@@ -189,6 +191,68 @@ class ReadyRulesTest {
                 .with(PartId.of("pump"), PositionId.of("on")));
     assertThat(verdict.stories()).isEmpty();
     assertThat(verdict.held()).isTrue();
+  }
+
+  /** Acts that do no harm and come to their end, and are not what the rule is for. */
+  private String missed(String signal, boolean above, double amount, Turn... turns) {
+    List<Rule.Act> acts = new ArrayList<>();
+    for (Turn turn : turns) {
+      acts.add(new Rule.Move(turn));
+    }
+    Rule rule =
+        new Rule(
+            "rule",
+            List.of(
+                signal.equals("leak")
+                    ? new Rule.Contact(signal, true, 0)
+                    : new Rule.Amount(signal, above, amount, 0.001, 5)),
+            List.of(),
+            acts,
+            600,
+            List.of(),
+            List.of(turns));
+    List<Signal> signals = new ArrayList<>(SIGNALS);
+    signals.add(RuleRigs.signal("leak", SignalKind.LEAK, SignalKind.Where.PLACE, "here"));
+    State now = now().with(PartId.of("from-left"), PositionId.of("open"));
+    return RuleProof.of(network, signals).verdict(rule, now).stories().stream()
+        .filter(story -> story.fault() == RuleFault.NONE)
+        .map(RuleProof.Story::harm)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static Turn turn(String part, String position) {
+    return new Turn(PartId.of(part), PositionId.of(position));
+  }
+
+  @Test
+  void aChangeIsProvenByThePumpThatDrawsFromTheOtherTank() {
+    Turn right = turn("from-right", "open");
+    assertThat(missed("left", false, 0.01, right, turn("from-left", "shut"))).isEmpty();
+    assertThat(missed("left", false, 0.01, turn("from-left", "open"), turn("from-right", "shut")))
+        .as("turned to the empty tank")
+        .startsWith("Pump draws air after it, though Right has water");
+    assertThat(missed("left", false, 0.01, turn("fill-right", "open")))
+        .as("another valve")
+        .startsWith("Pump draws air after it, though Right has water");
+    slope = new Slope(5, 0);
+    assertThat(missed("left", false, 0.0001, right, turn("from-left", "shut")))
+        .as("a mark below what the tank strands on a slope")
+        .startsWith("Pump draws air before the rule begins");
+  }
+
+  @Test
+  void aFillIsProvenToHaveStopped() {
+    assertThat(missed("left", true, 0.04, turn("fill-left", "shut"))).isEmpty();
+    assertThat(missed("left", true, 0.04, turn("fill-right", "shut")))
+        .startsWith("Left goes on filling after it");
+  }
+
+  @Test
+  void aLeakRuleIsProvenByTheTapThatGivesNothingMore() {
+    assertThat(missed("leak", true, 0, turn("pump", "off"))).isEmpty();
+    assertThat(missed("leak", true, 0, turn("fill-left", "shut")))
+        .startsWith("water still comes at Tap after it");
   }
 
   @Test

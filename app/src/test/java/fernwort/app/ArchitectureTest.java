@@ -104,6 +104,15 @@ class ArchitectureTest {
           .dependOnClassesThat()
           .resideInAPackage("fernwort.app..");
 
+  /** No other table could give out what a spreadsheet works out. */
+  private static final ArchRule ONE_WRITER_OF_TABLES =
+      noClasses()
+          .that()
+          .doNotHaveFullyQualifiedName("fernwort.app.web.CsvTable")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("de.siegmar.fastcsv.writer");
+
   private static final ArchRule THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL =
       noClasses()
           .that()
@@ -149,6 +158,7 @@ class ArchitectureTest {
         NO_SCREEN_LEANS_ON_ANOTHER,
         NO_SERVICE_KNOWS_A_SCREEN,
         THE_CORE_KNOWS_NOTHING_OF_THE_APPLICATION,
+        ONE_WRITER_OF_TABLES,
         THE_LAUNCHER_ALONE_SPEAKS_TO_THE_TERMINAL,
         PAGES_SHOW_TEXTS_WHERE_THE_CORE_HAS_IDS);
   }

@@ -6,6 +6,7 @@ import fernwort.app.live.RuleDesk;
 import fernwort.app.live.RuleText;
 import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
+import fernwort.app.web.CsvTable;
 import fernwort.core.hazard.Warning;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
@@ -113,17 +114,11 @@ class LiveApiController {
       @PathVariable String name,
       @RequestParam Optional<Instant> from,
       @RequestParam Optional<Instant> to) {
-    StringBuilder table = new StringBuilder("at,value,span (s)\n");
-    history(id, name, from, to)
-        .forEach(p ->
-            table
-                .append(p.at())
-                .append(',')
-                .append(p.value())
-                .append(',')
-                .append(p.span())
-                .append('\n'));
-    return table.toString();
+    return CsvTable.of(
+        List.of("at", "value", "span (s)"),
+        history(id, name, from, to).stream()
+            .map(p -> List.of(p.at().toString(), p.value().toString(), Integer.toString(p.span())))
+            .toList());
   }
 
   @GetMapping("/rigs/{id}/live/alarms")

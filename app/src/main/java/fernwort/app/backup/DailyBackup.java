@@ -38,12 +38,15 @@ final class DailyBackup implements SmartLifecycle {
     running = true;
   }
 
-  private void make() {
+  /** What goes wrong once must not end it: it is tried again half an hour later. */
+  void make() {
     try {
       backups.letGoOfOld();
       backups.today().ifPresent(LOG::warn);
     } catch (UncheckedIOException e) {
       LOG.warn("{}: {}", e.getMessage(), String.valueOf(e.getCause()));
+    } catch (RuntimeException e) {
+      LOG.warn("no backup was made today", e);
     }
   }
 

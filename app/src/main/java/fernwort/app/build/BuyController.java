@@ -1,6 +1,5 @@
 package fernwort.app.build;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
 import fernwort.app.questions.Form;
 import fernwort.app.questions.Question;
 import fernwort.app.questions.QuestionDesk;
@@ -9,7 +8,7 @@ import fernwort.app.questions.Trip;
 import fernwort.app.services.Descriptions;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
-import fernwort.app.web.PlainCell;
+import fernwort.app.web.CsvTable;
 import fernwort.core.build.cut.CutList;
 import fernwort.core.build.cut.Cutting;
 import fernwort.core.build.drill.DrillSheet;
@@ -17,9 +16,6 @@ import fernwort.core.build.joints.BuyList;
 import fernwort.core.build.joints.Region;
 import fernwort.core.kind.Shop;
 import fernwort.core.rig.Part;
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
@@ -311,44 +307,46 @@ class BuyController {
   @GetMapping("/list.csv")
   ResponseEntity<String> csv(@PathVariable String id, @ModelAttribute("units") Units units) {
     Trip trip = desk.trip(id, units);
-    StringWriter out = new StringWriter();
-    try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord(
-          "shop", "what", "needed", "spare", "buy", "places", Says.PRICE_EACH.text(), "bought");
-      for (BuyList.Item item : items(trip)) {
-        Row row = row(trip, item);
-        csv.writeRecord(
-            item.shop().title(),
-            PlainCell.of(row.what()),
-            Integer.toString(row.needed()),
-            Integer.toString(row.spare()),
-            Integer.toString(row.all()),
-            PlainCell.of(row.places()),
-            row.price(),
-            row.box() ? "yes" : "no");
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    List<List<String>> rows = new ArrayList<>();
+    for (BuyList.Item item : items(trip)) {
+      Row row = row(trip, item);
+      rows.add(
+          List.of(
+              item.shop().title(),
+              row.what(),
+              Integer.toString(row.needed()),
+              Integer.toString(row.spare()),
+              Integer.toString(row.all()),
+              row.places(),
+              row.price(),
+              row.box() ? "yes" : "no"));
     }
-    return csv(id + "-buy.csv", out.toString());
+    return csv(
+        id + "-buy.csv",
+        CsvTable.of(
+            List.of(
+                "shop",
+                "what",
+                "needed",
+                "spare",
+                "buy",
+                "places",
+                Says.PRICE_EACH.text(),
+                "bought"),
+            rows));
   }
 
   /** The pieces to cut. */
   @GetMapping("/cut.csv")
   ResponseEntity<String> cutCsv(@PathVariable String id) {
-    StringWriter out = new StringWriter();
-    try (CsvWriter csv = CsvWriter.builder().build(out)) {
-      csv.writeRecord("sort", "mark", Says.LENGTH_M.text());
-      for (CutList list : CutList.of(rigs.open(id).rig())) {
-        for (Cutting.Piece piece : list.pieces()) {
-          csv.writeRecord(
-              list.sort(), piece.mark(), String.format(Locale.ROOT, "%.3f", piece.length()));
-        }
+    List<List<String>> rows = new ArrayList<>();
+    for (CutList list : CutList.of(rigs.open(id).rig())) {
+      for (Cutting.Piece piece : list.pieces()) {
+        String length = String.format(Locale.ROOT, "%.3f", piece.length());
+        rows.add(List.of(list.sort(), piece.mark(), length));
       }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
     }
-    return csv(id + "-cut.csv", out.toString());
+    return csv(id + "-cut.csv", CsvTable.of(List.of("sort", "mark", Says.LENGTH_M.text()), rows));
   }
 
   private static ResponseEntity<String> csv(String name, String text) {

@@ -3,17 +3,15 @@ package fernwort.app.log;
 import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.NamedCsvRecord;
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import fernwort.app.services.OpenRig;
 import fernwort.app.store.DiaryStore;
+import fernwort.app.web.CsvTable;
 import fernwort.app.web.PlainCell;
 import fernwort.core.diary.Entry;
 import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
-import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
@@ -69,16 +67,7 @@ final class DiaryCsv {
 
   /** Writes entries as a table. */
   static String write(List<DiaryStore.Kept> all) {
-    StringWriter out = new StringWriter();
-    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
-      csv.writeRecord(COLUMNS);
-      for (DiaryStore.Kept kept : all) {
-        csv.writeRecord(row(kept));
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return out.toString();
+    return CsvTable.of(COLUMNS, all.stream().map(DiaryCsv::row).toList());
   }
 
   private static List<String> row(DiaryStore.Kept kept) {
@@ -87,7 +76,7 @@ final class DiaryCsv {
     switch (what) {
       case Entry.Reading w -> {
         cells.volume = litres(w.volume());
-        cells.shown = PlainCell.of(w.shown());
+        cells.shown = w.shown();
         cells.reckoned = yes(w.reckoned());
       }
       case Entry.Fill w -> {
@@ -114,7 +103,7 @@ final class DiaryCsv {
         kept.entry().id(),
         kept.entry().at().toString(),
         what.kind().name().toLowerCase(Locale.ROOT),
-        PlainCell.of(what.part().value()),
+        what.part().value(),
         cells.volume,
         cells.shown,
         cells.reckoned,
@@ -127,8 +116,8 @@ final class DiaryCsv {
         cells.place,
         cells.treated,
         cells.doubtful,
-        PlainCell.of(what.note()),
-        PlainCell.of(kept.who()),
+        what.note(),
+        kept.who(),
         kept.made().toString(),
         Double.toString(kept.slope().pitch()),
         Double.toString(kept.slope().roll()),
@@ -153,7 +142,7 @@ final class DiaryCsv {
 
     private void bought(Entry.Bought bought) {
       price = bought.price().map(BigDecimal::toPlainString).orElse("");
-      place = PlainCell.of(bought.place());
+      place = bought.place();
       treated = bought.treated().map(DiaryCsv::yes).orElse("");
     }
   }
@@ -271,7 +260,7 @@ final class DiaryCsv {
       if (!part.isEmpty() && tank) {
         rig.rig().part(PartId.of(part));
       }
-      String given = row.text("id");
+      String given = row.words("id");
       byte[] content = (rig.id() + row.line().getFields()).getBytes(StandardCharsets.UTF_8);
       String id = given.isEmpty() ? UUID.nameUUIDFromBytes(content).toString() : given;
       String author = row.words("who");
@@ -284,7 +273,7 @@ final class DiaryCsv {
               row.read(Says.PITCH.text(), Double::parseDouble, "number").orElse(0.0),
               row.read(Says.ROLL.text(), Double::parseDouble, "number").orElse(0.0)),
           standing.isEmpty() ? DiaryStore.Standing.STANDS : DiaryStore.standing(standing),
-          row.text("replaces"));
+          row.words("replaces"));
     } catch (Refusal e) {
       String line = "Line " + row.line().getStartingLineNumber();
       throw e.getMessage().startsWith("Line ")

@@ -1,7 +1,5 @@
 package fernwort.app.log;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import de.siegmar.fastcsv.writer.LineDelimiter;
 import fernwort.app.questions.Chart;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.Diary;
@@ -10,6 +8,7 @@ import fernwort.app.services.States;
 import fernwort.app.store.DiaryStore;
 import fernwort.app.store.Logbook;
 import fernwort.app.units.Units;
+import fernwort.app.web.CsvTable;
 import fernwort.app.web.When;
 import fernwort.core.budget.Budget;
 import fernwort.core.budget.ConsumptionFilter;
@@ -20,8 +19,6 @@ import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Part;
 import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
@@ -305,31 +302,27 @@ class LogController {
   ResponseEntity<String> csv(@PathVariable String id) {
     OpenRig rig = rigs.open(id);
     Map<PartId, Part> parts = rig.rig().partsById();
-    StringWriter out = new StringWriter();
-    try (CsvWriter csv = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
-      csv.writeRecord(COLUMNS);
-      for (Logbook.Entry e : states.journal(rig, Integer.MAX_VALUE).reversed()) {
-        Part part = parts.get(PartId.of(e.subject()));
-        csv.writeRecord(
-            Long.toString(e.seq()),
-            e.at().toString(),
-            e.who(),
-            e.kind().name(),
-            e.subject(),
-            part == null ? "" : part.label(),
-            e.before(),
-            e.after(),
-            e.standing());
-      }
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
+    List<List<String>> rows = new ArrayList<>();
+    for (Logbook.Entry e : states.journal(rig, Integer.MAX_VALUE).reversed()) {
+      Part part = parts.get(PartId.of(e.subject()));
+      rows.add(
+          List.of(
+              Long.toString(e.seq()),
+              e.at().toString(),
+              e.who(),
+              e.kind().name(),
+              e.subject(),
+              part == null ? "" : part.label(),
+              e.before(),
+              e.after(),
+              e.standing()));
     }
     return ResponseEntity.ok()
         .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename(id + "-journal.csv").build().toString())
-        .body(out.toString());
+        .body(CsvTable.of(List.of(COLUMNS), rows));
   }
 
   /** What was noted, with its trace, as a table that can be brought in again. */

@@ -13,11 +13,15 @@ public final class PlainCell {
 
   private static final Pattern MARKED = Pattern.compile("'+[=+\\-@\\t\\r].*", Pattern.DOTALL);
 
+  /** A number is one already. */
+  private static final Pattern NUMBER = Pattern.compile("[+\\-]?\\d+(\\.\\d+)?([eE][+\\-]?\\d+)?");
+
   private PlainCell() {}
 
   /** Returns a text as it goes into a cell. */
   public static String of(String text) {
-    return WORKED_OUT.matcher(text).matches() ? "'" + text : text;
+    boolean workedOut = WORKED_OUT.matcher(text).matches() && !NUMBER.matcher(text).matches();
+    return workedOut ? "'" + text : text;
   }
 
   /** Returns the text of a cell that was written so; any other is as it stands. */

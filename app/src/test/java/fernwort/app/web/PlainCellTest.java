@@ -2,6 +2,7 @@ package fernwort.app.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -22,12 +23,21 @@ class PlainCellTest {
       }
       String cell = PlainCell.of(note.toString());
       assertThat(PlainCell.read(cell)).isEqualTo(note.toString());
-      assertThat(cell).doesNotMatch("(?s)[=+\\-@\\t\\r].*");
+      assertThat(cell).doesNotMatch("(?s)(?![+\\-]?\\d+$)[=+\\-@\\t\\r].*");
     }
   }
 
+  @Test
+  void aTableGivesOutNoFormulaInAnyOfItsCells() {
+    assertThat(
+            CsvTable.of(
+                List.of("part", "who", "pitch"),
+                List.of(List.of("=1+1", "@ada", "-1.5"), List.of("a,b", "\t+x", "0"))))
+        .isEqualTo("part,who,pitch\n'=1+1,'@ada,-1.5\n\"a,b\",'\t+x,0\n");
+  }
+
   @ParameterizedTest
-  @ValueSource(strings = {"", "Tank full", "1,5", "it's fine", "'quoted'"})
+  @ValueSource(strings = {"", "Tank full", "1,5", "it's fine", "'quoted'", "-1.5", "+2e3"})
   void ordinaryTextStaysAsItIs(String text) {
     assertThat(PlainCell.of(text)).isEqualTo(text);
     assertThat(PlainCell.read(text)).isEqualTo(text);

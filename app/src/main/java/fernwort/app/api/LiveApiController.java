@@ -115,7 +115,7 @@ class LiveApiController {
       @RequestParam Optional<Instant> from,
       @RequestParam Optional<Instant> to) {
     return CsvTable.of(
-        List.of("at", "value", "span (s)"),
+        List.of("at", "value", Says.SPAN_S.text()),
         history(id, name, from, to).stream()
             .map(p -> List.of(p.at().toString(), p.value().toString(), Integer.toString(p.span())))
             .toList());

@@ -71,7 +71,10 @@ enum Says implements Phrase {
   THE_FIELD_SECONDS_IS_MISSING("The field “seconds” is missing or out of range; give up to %.0f"),
   TOO_MANY_ACTS_GIVE_UP_TO("Too many acts; give up to {}"),
   AN_ACT_IS_OUTSIDE_THE_RUN("An act is outside the run; give “at” from 0 to “seconds”"),
-  EVERY_MAKES_MORE_THAN_SAMPLES("“every” makes more than {} samples; give a longer time");
+  EVERY_MAKES_MORE_THAN_SAMPLES("“every” makes more than {} samples; give a longer time"),
+
+  // LiveApiController: a signal's past as a table.
+  SPAN_S("span (s)");
 
   private final String text;
 

@@ -41,7 +41,7 @@ public final class HiveLink implements Link {
   private final ScheduledExecutorService changing =
       new ScheduledThreadPoolExecutor(
           1,
-          Thread.ofPlatform().daemon().name("broker's version").factory(),
+          Thread.ofPlatform().daemon().name("broker-version").factory(),
           new ThreadPoolExecutor.DiscardPolicy());
 
   private volatile Wire wire;

@@ -74,7 +74,7 @@ public final class Offers {
    */
   public Offer of(Job job, State now) {
     Offer ever = of(job);
-    if (!ever.isPossible()) {
+    if (!ever.isPossible() && job.stages().size() == 1) {
       return ever;
     }
     State levels = now.with(rest.setting());
@@ -91,9 +91,17 @@ public final class Offers {
   private Offer at(Job job, State levels) {
     Already already = new Already(plans.network(), job);
     Optional<Plan.Trouble> nothing = already.empty(levels).or(() -> already.full(levels));
-    return nothing.isPresent()
-        ? new Offer(job, nothing, false)
-        : new Looked(plans.forJob(job)).offer(job, levels);
+    if (nothing.isPresent()) {
+      return new Offer(job, nothing, false);
+    }
+    Offer offer = new Looked(plans.forJob(job)).offer(job, levels);
+    return offer.isPossible() || job.stages().size() == 1 ? offer : planned(offer, levels);
+  }
+
+  /** A stage that is done already is left out, and a later one finds what others have left. */
+  private Offer planned(Offer offer, State levels) {
+    Optional<Plan.Trouble> trouble = plans.brief().plan(offer.job(), levels).trouble();
+    return new Offer(offer.job(), trouble, trouble.isPresent() && offer.wanting());
   }
 
   /** Looks at every job with what the tanks hold. */
@@ -197,17 +205,11 @@ public final class Offers {
                   .map(danger -> offer(job, assumed, stage.goal().accepting(danger.code())))
                   .orElse(offer);
           if (!offer.isPossible()) {
-            return job.stages().size() == 1 ? offer : planned(offer, from);
+            return offer;
           }
         }
       }
       return new Offer(job, Optional.empty(), false);
-    }
-
-    /** A stage that is done already is left out, and a later one finds what others have left. */
-    private Offer planned(Offer offer, State from) {
-      Optional<Plan.Trouble> trouble = by.plan(offer.job(), from).trouble();
-      return new Offer(offer.job(), trouble, trouble.isPresent() && offer.wanting());
     }
 
     private Offer offer(Job job, State from, Goal goal) {

@@ -232,14 +232,18 @@ final class RulePurpose {
 
   // --- how it is tried --------------------------------------------------------------------------
 
-  /** The first jobs of these kinds that go as things stand, each in the middle. */
+  /**
+   * The first jobs of these kinds that go as things stand, each in the middle: those in which a
+   * rule has something to turn, if there are such.
+   */
   private List<Use> uses(Rule rule, State from, Set<Job.Kind> kinds) {
     Plans plans = Plans.of(network).brief();
-    List<Use> uses = new ArrayList<>();
+    List<Use> touched = new ArrayList<>();
+    List<Use> others = new ArrayList<>();
     for (Job job : Jobs.of(network).all()) {
       boolean such = kinds.contains(job.kind());
       boolean taps = job.kind().is(Job.Is.RUNS_TAPS);
-      if (!such || taps && job.taps().isEmpty() || uses.size() == MOST) {
+      if (!such || taps && job.taps().isEmpty() || touched.size() == MOST) {
         continue;
       }
       Plan plan = plans.plan(job, from);
@@ -249,11 +253,18 @@ final class RulePurpose {
           state = state.with(tap.getKey(), tap.getValue());
         }
         if (mayBegin(rule, state)) {
-          uses.add(new Use(job, state));
+          (turns(rule, state) ? touched : others).add(new Use(job, state));
         }
       }
     }
-    return uses;
+    return touched.isEmpty() ? others.stream().limit(MOST).toList() : touched;
+  }
+
+  private static boolean turns(Rule rule, State state) {
+    return rule.acts().stream()
+        .filter(Rule.Move.class::isInstance)
+        .map(a -> ((Rule.Move) a).turn())
+        .anyMatch(t -> !state.setting().has(t.part(), t.position()));
   }
 
   /**

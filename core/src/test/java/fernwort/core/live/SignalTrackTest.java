@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import fernwort.core.live.SignalKind.Where;
 import fernwort.core.rig.Slope;
 import java.time.Instant;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 
 /** How far a value can be trusted, by the clock that nobody can set. */
@@ -22,6 +23,30 @@ class SignalTrackTest {
     bench.say("litres", "70");
     assertThat(bench.amount("litres")).isCloseTo(0.040, within(1e-12));
     assertThat(bench.told("litres").raw()).contains(new Value.Amount(0.07));
+  }
+
+  /** Half a minute holds two of these, and two have no median. */
+  @Test
+  void oneSpikeOfASensorThatSpeaksSeldomMovesNothing() {
+    for (String litres : List.of("40", "40", "5", "40")) {
+      bench.say("litres", litres);
+      assertThat(bench.amount("litres")).isCloseTo(0.040, within(1e-12));
+      bench.later(20);
+    }
+    bench.say("litres", "30");
+    bench.later(20);
+    bench.say("litres", "30");
+    assertThat(bench.amount("litres")).as("two in a row").isCloseTo(0.030, within(1e-12));
+  }
+
+  /** What a contact told before a restart, or before it fell silent, ends no alarm. */
+  @Test
+  void aLeakIsOverWhenItsContactSaysSoItself() {
+    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isFalse();
+    bench.say("leak", "dry");
+    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isTrue();
+    bench.live().lose("leak");
+    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isFalse();
   }
 
   @Test

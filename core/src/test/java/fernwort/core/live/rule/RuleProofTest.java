@@ -182,6 +182,33 @@ class RuleProofTest {
   }
 
   @Test
+  void whatNobodyBoundCannotAct() {
+    Rig rig = rig(PositionId.of("shut"));
+    Rule rule = keep(rig, 0.75);
+    assertThatThrownBy(() -> rule.canAct(rig, LEVEL))
+        .isInstanceOf(Refusal.class)
+        .hasMessageContaining("Fill motor cannot be told to move");
+    List<Signal> bound = new ArrayList<>(LEVEL);
+    bound.add(motor(Map.of(PositionId.of("open"), "1")));
+    assertThatThrownBy(() -> rule.canAct(rig, bound)).hasMessageContaining("Nothing is sent for");
+    bound.set(1, motor(Map.of(PositionId.of("open"), "1", PositionId.of("shut"), "0")));
+    rule.canAct(rig, bound);
+  }
+
+  private static Signal motor(Map<PositionId, String> payloads) {
+    Signal told = RuleRigs.signal("motor", SignalKind.POSITION, SignalKind.Where.PART, "motor");
+    return new Signal(
+        told.name(),
+        told.kind(),
+        told.on(),
+        told.as(),
+        Optional.empty(),
+        "",
+        told.source(),
+        Optional.of(new Signal.Drive("van/motor/set", payloads, PositionId.NONE)));
+  }
+
+  @Test
   void whatARuleNamesHasToBeThere() {
     Rig rig = rig(PositionId.of("shut"));
     Rule good = keep(rig, 0.75);

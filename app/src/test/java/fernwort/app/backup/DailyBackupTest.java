@@ -3,8 +3,9 @@ package fernwort.app.backup;
 import static org.assertj.core.api.Assertions.assertThatCode;
 
 import fernwort.app.OwnCopy;
+import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
-import org.jooq.DSLContext;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -13,10 +14,12 @@ class DailyBackupTest {
 
   @TempDir Path home;
 
+  /** Beside the backups lies a file of somebody, called after a day that no calendar has. */
   @Test
-  void aStoreThatCannotBeReadEndsNothing() {
+  void whatNobodyThoughtOfEndsNothing() throws IOException {
     try (OwnCopy copy = OwnCopy.start(home.resolve("data"))) {
-      copy.bean(DSLContext.class).execute("drop all objects");
+      Path backups = Files.createDirectories(home.resolve("data").resolve("backups"));
+      Files.writeString(backups.resolve("2026-13-45.json.gz"), "");
       assertThatCode(() -> copy.bean(DailyBackup.class).make()).doesNotThrowAnyException();
     }
   }

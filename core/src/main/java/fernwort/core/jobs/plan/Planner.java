@@ -133,9 +133,9 @@ public final class Planner {
   Optional<Blocked> blocked(State from, Goal goal) {
     ConditionEvaluator scout = scout(from, goal);
     Targets targets = new Targets(scout, from.setting());
-    Optional<Setting> near = targets.first(FEW_LOOKS);
-    if (near.isEmpty() && targets.isThrough()) {
-      return Optional.of(new Blocked(targets.inTheWay(), true));
+    Optional<Setting> near = targets.first(MOST_LOOKS);
+    if (near.isEmpty()) {
+      return Optional.of(new Blocked(targets.inTheWay(), targets.isThrough()));
     }
     Sequence sequence = new Sequence(scout, from.setting());
     boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();

@@ -57,7 +57,7 @@ public final class Offers {
 
   /** Looks whether a job can be done. */
   public Offer of(Job job) {
-    return known.computeIfAbsent(job.id(), id -> new Looked(plans.forJob(job)).offer(job));
+    return known.computeIfAbsent(job.id(), id -> new Looked(plans.forJob(job), true).offer(job));
   }
 
   /**
@@ -94,7 +94,7 @@ public final class Offers {
     if (nothing.isPresent()) {
       return new Offer(job, nothing, false);
     }
-    Offer offer = new Looked(plans.forJob(job)).offer(job, levels);
+    Offer offer = new Looked(plans.forJob(job), false).offer(job, levels);
     return offer.isPossible() || job.stages().size() == 1 ? offer : planned(offer, levels);
   }
 
@@ -134,8 +134,14 @@ public final class Offers {
 
     private final Plans by;
 
-    Looked(Plans by) {
+    /**
+     * Whether what may be possible counts as that; with real levels it is looked as a plan does.
+     */
+    private final boolean surely;
+
+    Looked(Plans by, boolean surely) {
       this.by = by;
+      this.surely = surely;
     }
 
     /**
@@ -213,7 +219,7 @@ public final class Offers {
     }
 
     private Offer offer(Job job, State from, Goal goal) {
-      return by.blocked(from, goal)
+      return by.blocked(from, goal, surely)
           .map(blocked ->
               new Offer(
                   job,

@@ -129,17 +129,26 @@ public final class Planner {
     return plan(from, scout, FEW_LOOKS);
   }
 
+  /** Returns why there surely is no way to a goal; empty where there is one, or may be. */
+  Optional<Blocked> surelyBlocked(State from, Goal goal) {
+    return blocked(from, goal, FEW_LOOKS).filter(Blocked::proven);
+  }
+
   /** Returns why no way to a goal is found, as a plan says it; empty where one is. */
   Optional<Blocked> blocked(State from, Goal goal) {
+    return blocked(from, goal, MOST_LOOKS);
+  }
+
+  private Optional<Blocked> blocked(State from, Goal goal, int looks) {
     ConditionEvaluator scout = scout(from, goal);
     Targets targets = new Targets(scout, from.setting());
-    Optional<Setting> near = targets.first(MOST_LOOKS);
+    Optional<Setting> near = targets.first(looks);
     if (near.isEmpty()) {
       return Optional.of(new Blocked(targets.inTheWay(), targets.isThrough()));
     }
     Sequence sequence = new Sequence(scout, from.setting());
     boolean simple = near.map(sequence::turnsTo).flatMap(sequence::order).isPresent();
-    return !simple && plan(from, scout) instanceof Blocked blocked
+    return !simple && plan(from, scout, looks) instanceof Blocked blocked
         ? Optional.of(blocked)
         : Optional.empty();
   }

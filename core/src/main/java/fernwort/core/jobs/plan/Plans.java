@@ -134,8 +134,8 @@ public final class Plans {
   }
 
   /** What stands in the way of a goal that is begun with, wherever the handles are. */
-  Optional<Planner.Blocked> blocked(State rest, Goal goal) {
-    return planner.blocked(rest, goal);
+  Optional<Planner.Blocked> blocked(State rest, Goal goal, boolean surely) {
+    return surely ? planner.surelyBlocked(rest, goal) : planner.blocked(rest, goal);
   }
 
   /** How it is said. */

@@ -583,7 +583,7 @@ final class Room {
       double last = caused.getOrDefault(key, Double.NEGATIVE_INFINITY);
       if (alarm.gone().isEmpty()
           && now.steady() - last > alarm.code().goneAfter()
-          && live.canSee(alarm.code(), alarm.about(), now)) {
+          && live.canSee(alarm, now)) {
         set(alarm.gone(now.wall()));
       }
     }

@@ -13,7 +13,7 @@ enum Says implements Phrase {
 
   // LiveDesk: what is bound, told and commanded.
   NO_ANSWER_IN_TIME("Live is busy and did not answer in time; nothing was done, try again"),
-  BEGUN_AND_NOT_DONE("Live has begun with it and is not done yet; look whether it is"),
+  BEGUN_AND_NOT_DONE("Live has begun and is not done yet; look again in a moment"),
   THERE_IS_NO_SIGNAL("The rig has no signal “{}”; see which there are"),
   THERE_IS_NO_ALARM("There is no such alarm; it may be over"),
   SO_MANY_SIGNALS("A rig can have {} signals; take one away first"),
@@ -41,7 +41,7 @@ enum Says implements Phrase {
   BROKEN_OFF_MOTOR("Broken off: a motor did not arrive, or could not be told to move"),
   BROKEN_OFF_TIME("Broken off: it took longer than it may"),
   BROKEN_OFF_STOP("Broken off: it was stopped in the middle"),
-  BROKEN_OFF_LEAK("Broken off: water was told where none should be, and that comes first"),
+  BROKEN_OFF_LEAK("Broken off: a leak was told, and that comes first"),
   THERE_IS_NO_RULE("The rig has no rule “{}”; see which there are"),
   A_RULE_IS("A rule is off, tells or live, not “{}”"),
   IT_STAYS("“{}” stays at tells only: {}"),

@@ -120,7 +120,7 @@ class LeakFirstTest {
     assertThat(until(() -> !isActing("fill") && !isActing("leak"))).isTrue();
     assertThat(rules())
         .filteredOn(r -> r.name().equals("fill"))
-        .allSatisfy(r -> assertThat(r.told()).startsWith("Broken off: water was told"));
+        .allSatisfy(r -> assertThat(r.told()).startsWith("Broken off: a leak was told"));
     // It is empty anew, and the leak is still there.
     for (int litres : List.of(30, 30, 30, 10, 10, 10)) {
       broker.say("van/fore", Integer.toString(litres));

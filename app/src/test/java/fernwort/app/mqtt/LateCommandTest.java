@@ -15,7 +15,6 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.locks.ReentrantLock;
 import org.junit.jupiter.api.AfterEach;
@@ -32,7 +31,7 @@ class LateCommandTest {
   private Cable cable;
   private Link link;
   private int port;
-  private final CountDownLatch connected = new CountDownLatch(1);
+  private final Heard heard = new Heard();
 
   /** A way to the broker that can be cut without either end being told. */
   private static final class Cable implements AutoCloseable {
@@ -102,20 +101,9 @@ class LateCommandTest {
         new HiveLink(
             BrokerAddress.of("mqtt://127.0.0.1:" + cable.door.getLocalPort()),
             new HiveLink.Access("", "", "fernwort-test", new HiveLink.Will("lost", "gone"), null),
-            new Link.Listener() {
-              @Override
-              public void connected() {
-                connected.countDown();
-              }
-
-              @Override
-              public void disconnected(String why) {}
-
-              @Override
-              public void message(String topic, byte[] payload, boolean kept) {}
-            });
+            heard);
     link.open();
-    assertThat(connected.await(LONG, TimeUnit.SECONDS)).isTrue();
+    assertThat(heard.connected.await(LONG, TimeUnit.SECONDS)).isTrue();
   }
 
   @AfterEach

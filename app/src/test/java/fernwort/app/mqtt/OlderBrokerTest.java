@@ -10,9 +10,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.util.Queue;
 import java.util.Set;
-import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.TimeUnit;
@@ -116,24 +114,6 @@ class OlderBrokerTest {
     @Override
     public void close() throws IOException {
       door.close();
-    }
-  }
-
-  private static final class Heard implements Link.Listener {
-    final CountDownLatch connected = new CountDownLatch(1);
-    final Queue<String> messages = new ConcurrentLinkedQueue<>();
-
-    @Override
-    public void connected() {
-      connected.countDown();
-    }
-
-    @Override
-    public void disconnected(String why) {}
-
-    @Override
-    public void message(String topic, byte[] payload, boolean kept) {
-      messages.add(topic + " " + new String(payload, StandardCharsets.UTF_8));
     }
   }
 

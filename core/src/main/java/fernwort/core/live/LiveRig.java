@@ -159,15 +159,17 @@ public final class LiveRig {
   /**
    * Tells whether the reason of an alarm can be seen to be gone: what its sensors told before a
    * restart, or before they fell silent, says nothing of now. A leak is over when its contact says
-   * so itself.
+   * so itself; where the broker kept that for it, once somebody has seen the alarm as well.
    */
-  public boolean canSee(AlarmCode code, String about, Now now) {
+  public boolean canSee(Alarm alarm, Now now) {
+    AlarmCode code = alarm.code();
+    String about = alarm.about();
     return tracks.values().stream()
         .filter(t -> t.signal().name().equals(about) || t.signal().on().id().value().equals(about))
         .filter(t -> code != AlarmCode.LEAK || t.signal().kind() == SignalKind.LEAK)
         .allMatch(t ->
             code == AlarmCode.LEAK
-                ? !t.isKept() && t.state(now).canBeActedOn()
+                ? (!t.isKept() || alarm.seen().isPresent()) && t.state(now).canBeActedOn()
                 : t.raw().isPresent());
   }
 

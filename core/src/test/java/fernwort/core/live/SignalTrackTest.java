@@ -12,6 +12,8 @@ import org.junit.jupiter.api.Test;
 /** How far a value can be trusted, by the clock that nobody can set. */
 class SignalTrackTest {
 
+  private static final Instant NOON = Instant.parse("2026-06-01T12:00:00Z");
+
   private final LiveBench bench =
       new LiveBench()
           .with("litres", SignalKind.LEVEL, Where.PART, LiveBench.TANK.value())
@@ -42,11 +44,17 @@ class SignalTrackTest {
   /** What a contact told before a restart, or before it fell silent, ends no alarm. */
   @Test
   void aLeakIsOverWhenItsContactSaysSoItself() {
-    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isFalse();
+    Alarm wet =
+        Alarm.raised(
+            "1", new AlarmCause(AlarmCode.LEAK, "garage", AlarmCode.noLink().words()), NOON);
+    assertThat(bench.live().canSee(wet, bench.now)).as("nothing told").isFalse();
+    bench.live().take("leak", "dry", true, Slope.LEVEL, bench.now);
+    assertThat(bench.live().canSee(wet, bench.now)).as("kept by the broker").isFalse();
+    assertThat(bench.live().canSee(wet.seen("ada", NOON), bench.now)).as("and seen").isTrue();
     bench.say("leak", "dry");
-    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isTrue();
+    assertThat(bench.live().canSee(wet, bench.now)).as("by itself").isTrue();
     bench.live().lose("leak");
-    assertThat(bench.live().canSee(AlarmCode.LEAK, "garage", bench.now)).isFalse();
+    assertThat(bench.live().canSee(wet.seen("ada", NOON), bench.now)).as("silent").isFalse();
   }
 
   @Test

@@ -56,6 +56,11 @@ public final class Trial {
   /** Each tap that the job is for is opened for a moment, to see what comes. */
   public record Serve() implements Act {}
 
+  /**
+   * So many things happen to a rig that is left alone until it is looked no further; own choice.
+   */
+  private static final int MOST_EVENTS = 500;
+
   /** A run is looked at so often (s). */
   private static final double SLICE = 45;
 
@@ -145,10 +150,13 @@ public final class Trial {
     return going.outcome();
   }
 
-  /** Returns what leaves at each end while nobody touches anything for so long (s), in m³. */
+  /**
+   * Returns what leaves at each end while nobody touches anything for so long (s), in m³; at least
+   * so much where a pump starts so often that it is looked no further.
+   */
   public Map<PartId, Double> leftAlone(State from, double seconds) {
     Simulation run = Simulation.start(landmarks, hydraulics, from, Conditions.ORDINARY);
-    while (run.isBefore(seconds)) {
+    for (int events = 0; run.isBefore(seconds) && events < MOST_EVENTS; events++) {
       run.runToNext(seconds);
     }
     return run.moment().totals().out();

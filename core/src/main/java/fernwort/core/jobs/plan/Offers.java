@@ -36,6 +36,7 @@ public final class Offers {
   private static final double DRAWN = 0.3;
 
   private final Plans plans;
+  private final Plans brief;
   private final List<Job> jobs;
   private final State rest;
   private final Map<String, Offer> known = new ConcurrentHashMap<>();
@@ -44,6 +45,7 @@ public final class Offers {
 
   Offers(Plans plans, Jobs jobs) {
     this.plans = plans;
+    brief = plans.brief();
     this.jobs = jobs.all();
     Network network = plans.network();
     rest = new State(network.rig().atRest(), network.halfFull(), Slope.LEVEL);
@@ -100,7 +102,7 @@ public final class Offers {
 
   /** A stage that is done already is left out, and a later one finds what others have left. */
   private Offer planned(Offer offer, State levels) {
-    Optional<Plan.Trouble> trouble = plans.brief().plan(offer.job(), levels).trouble();
+    Optional<Plan.Trouble> trouble = brief.plan(offer.job(), levels).trouble();
     return new Offer(offer.job(), trouble, trouble.isPresent() && offer.wanting());
   }
 
@@ -134,9 +136,7 @@ public final class Offers {
 
     private final Plans by;
 
-    /**
-     * Whether what may be possible counts as that; with real levels it is looked as a plan does.
-     */
+    /** Whether only what surely cannot be done counts; else what a plan does not find. */
     private final boolean surely;
 
     Looked(Plans by, boolean surely) {

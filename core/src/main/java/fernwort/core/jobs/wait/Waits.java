@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 
 /** What to wait for at the end of a stage: how long, how much, and how one knows. */
 public final class Waits {
@@ -265,13 +266,13 @@ public final class Waits {
     Simulation run = stage.run();
     double until = run.time() + LONGEST;
     int events = 0;
-    Set<ElementId> emptying = emptying(run.moment().state(), kind, aim);
+    Predicate<Event> meant = meant(run.moment().state(), kind, aim);
     while (run.time() < until - 1) {
       Moment before = run.moment();
       double slice = aim.slice(before);
       List<Event> found = run.runToNext(Math.min(until, run.time() + slice));
       Optional<Ended> end = ended(run, found, kind, aim);
-      stage.note(found, h -> h.kind() == Event.Kind.DRAWS_AIR && emptying.contains(h.subject()));
+      stage.note(found, meant);
       if (stage.harm().isPresent()) {
         return Ended.of(WaitEnd.HARMED, run.time());
       }
@@ -290,23 +291,21 @@ public final class Waits {
   }
 
   /**
-   * The pumps of which air tells that a wait is over. One that runs beside a tank that is emptied,
-   * and draws from another, only comes to harm.
+   * Tells of what happens whether it is what a wait is for: air at a pump, but for one that runs
+   * beside a tank that is emptied and draws from another. That one only comes to harm.
    */
-  private Set<ElementId> emptying(State from, Event.Kind kind, Aim aim) {
-    if (kind == Event.Kind.HOT) {
-      return Set.of();
-    }
-    boolean any = kind != Event.Kind.DRY;
-    Set<ElementId> pumps = new HashSet<>();
-    if (any) {
-      network.rig().parts().stream().map(Part::id).forEach(pumps::add);
-    } else {
-      OpenWays.find(network, from.setting(), Levels.of(network, from)).ways().stream()
-          .filter(w -> aim.concerns(w.source().part()))
-          .forEach(w -> w.drive().pump().ifPresent(pumps::add));
-    }
-    return pumps;
+  private Predicate<Event> meant(State from, Event.Kind kind, Aim aim) {
+    return switch (kind) {
+      case HOT -> h -> false;
+      case DRY -> {
+        Set<PartId> pumps = new HashSet<>();
+        OpenWays.find(network, from.setting(), Levels.of(network, from)).ways().stream()
+            .filter(w -> aim.concerns(w.source().part()))
+            .forEach(w -> w.drive().pump().ifPresent(pumps::add));
+        yield h -> h.kind() == Event.Kind.DRAWS_AIR && pumps.contains(h.subject().part());
+      }
+      default -> h -> h.kind() == Event.Kind.DRAWS_AIR;
+    };
   }
 
   static Optional<Ended> ended(Simulation run, List<Event> found, Event.Kind kind, Aim aim) {

@@ -16,6 +16,7 @@ import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import fernwort.core.run.Acted;
+import fernwort.core.run.Actor;
 import fernwort.core.run.Event;
 import fernwort.core.run.HappeningWords;
 import fernwort.core.run.Simulation;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.stream.Collectors;
 
 /**
@@ -46,10 +48,10 @@ public final class RuleProof {
   private static final double SLICE = 300;
 
   /** It is watched no longer (s); own choice: a run costs time. */
-  private static final double LONGEST = 2 * 3600;
+  static final double LONGEST = 2 * 3600;
 
   /** A pump that draws air for a shorter time comes to no harm (s). */
-  private static final double SPUTTERS = 60;
+  static final double SPUTTERS = 60;
 
   /** How full the other tanks are (share); own choice. */
   private static final double[] OTHERS = {0.15, 0.85};
@@ -150,15 +152,14 @@ public final class RuleProof {
           for (String harm : harms(course, drains)) {
             boolean known = without.contains(harm) || before.contains(harm);
             if (!known && told.add(fault + harm)) {
-              stories.add(new Story(fault, harm, story(course)));
+              stories.add(
+                  new Story(fault, harm, story(course.told(), course.turns(), course.events())));
             }
           }
         }
       }
     }
-    new RulePurpose(network, signals)
-        .missed(rule, now)
-        .ifPresent(missed -> stories.add(new Story(RuleFault.NONE, missed, List.of())));
+    new RulePurpose(this, network, signals).missed(rule, now).ifPresent(stories::add);
     return new Verdict(runs, acted, reached, stories);
   }
 
@@ -318,12 +319,7 @@ public final class RuleProof {
     List<Event> events = new ArrayList<>();
     List<Line> turns = new ArrayList<>();
     double end = Math.min(LONGEST, rule.atMost() + AFTER);
-    Acted acted =
-        new Acted(
-            run,
-            List.of(trial),
-            events::add,
-            (at, act) -> turns.add(new Line(at, words(new Turn(act.part(), act.position())))));
+    Acted acted = new Acted(run, List.of(trial), events::add, noting(turns));
     for (double at = SLICE; at < end + SLICE; at += SLICE) {
       acted.runTo(Math.min(at, end));
       double now = at;
@@ -332,6 +328,11 @@ public final class RuleProof {
       }
     }
     return new Course(trial.told(), standing, events, turns, end);
+  }
+
+  /** Notes what is set in a run, as lines of its story. */
+  BiConsumer<Double, Actor.Act> noting(List<Line> turns) {
+    return (at, act) -> turns.add(new Line(at, words(new Turn(act.part(), act.position()))));
   }
 
   private String words(Turn turn) {
@@ -394,9 +395,9 @@ public final class RuleProof {
     }
   }
 
-  private List<Line> story(Course course) {
-    List<Line> story = new ArrayList<>(course.turns());
-    for (RuleTrial.Told told : course.told()) {
+  List<Line> story(List<RuleTrial.Told> tolds, List<Line> turns, List<Event> events) {
+    List<Line> story = new ArrayList<>(turns);
+    for (RuleTrial.Told told : tolds) {
       switch (told.deed()) {
         case RuleRun.Begun begun -> story.add(new Line(told.at(), Says.THE_RULE_BEGINS.text()));
         case RuleRun.Ended ended -> story.add(new Line(told.at(), Says.THE_RULE_ENDS.text()));
@@ -407,7 +408,7 @@ public final class RuleProof {
             story.add(new Line(told.at(), Says.IT_TURNS.filled(words(moves.turn()))));
       }
     }
-    for (Event event : course.events()) {
+    for (Event event : events) {
       if (HappeningWords.isSerious(event)) {
         story.add(new Line(event.at(), HappeningWords.of(network.rig(), event)));
       }

@@ -17,6 +17,7 @@ import fernwort.core.kind.tank.Contents;
 import fernwort.core.live.Signal;
 import fernwort.core.live.SignalKind;
 import fernwort.core.network.Network;
+import fernwort.core.network.Turn;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Setting;
 import fernwort.core.rig.State;
@@ -33,6 +34,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Whether a rule does what it is for, tried in use: a tap runs or a tank fills until the rule acts,
@@ -44,17 +46,11 @@ final class RulePurpose {
   /** It is looked so often (s). */
   private static final double SLICE = 30;
 
-  /** A rule has so long to begin and to end (s); own choice. */
-  private static final double LONGEST = 2 * 3600;
-
   /** Ordinary use goes on for so long after it (s). */
   private static final double AFTER = 3600;
 
   /** What is on its way when a rule ends has so long to stop, or to come (s); own choice. */
   private static final double SETTLES = 120;
-
-  /** A pump that draws air for a shorter time comes to no harm (s). */
-  private static final double SPUTTERS = 60;
 
   /** The level is so far on this side of the mark when it is begun (share of the tank). */
   private static final double BEFORE = 0.03;
@@ -73,11 +69,13 @@ final class RulePurpose {
   private static final Set<Job.Kind> FILLS =
       Set.of(Job.Kind.FILL_FROM_MAINS, Job.Kind.FILL_FROM_OUTSIDE, Job.Kind.MOVE);
 
+  private final RuleProof proof;
   private final Network network;
   private final Map<String, Signal> signals;
   private final Set<String> leaks;
 
-  RulePurpose(Network network, Map<String, Signal> signals) {
+  RulePurpose(RuleProof proof, Network network, Map<String, Signal> signals) {
+    this.proof = proof;
     this.network = network;
     this.signals = signals;
     leaks =
@@ -87,8 +85,8 @@ final class RulePurpose {
             .collect(Collectors.toSet());
   }
 
-  /** Says what a rule is for and did not come about; empty where it did, or cannot be told. */
-  Optional<String> missed(Rule rule, State now) {
+  /** Tells how a rule missed what it is for; empty where it did not, or where nobody can tell. */
+  Optional<RuleProof.Story> missed(Rule rule, State now) {
     if (rule.isBegunBy(leaks)) {
       return comesStill(rule, now);
     }
@@ -112,7 +110,7 @@ final class RulePurpose {
 
   // --- a tank that runs dry ---------------------------------------------------------------------
 
-  private Optional<String> runsDry(Rule rule, Rule.Amount mark, State now) {
+  private Optional<RuleProof.Story> runsDry(Rule rule, Rule.Amount mark, State now) {
     PartId tank = tank(mark);
     return uses(rule, levels(mark, now), Set.of(Job.Kind.RUN_FROM_TANK)).stream()
         .filter(u -> first(u.job()).filter(n -> n.source().part().equals(tank)).isPresent())
@@ -120,50 +118,58 @@ final class RulePurpose {
         .flatMap(use -> runsDry(rule, tank, use));
   }
 
-  private Optional<String> runsDry(Rule rule, PartId tank, Use use) {
+  private Optional<RuleProof.Story> runsDry(Rule rule, PartId tank, Use use) {
     PartId tap = tap(use);
-    boolean stops =
-        rule.turns().stream()
-            .anyMatch(t ->
-                network.rig().part(t.part()).kind().is(Purpose.DRIVES)
-                    && t.position().equals(Position.OFF.id()));
     Trying trying = new Trying(rule, use.state());
     double dry = Double.NaN;
-    while (trying.time() < trying.ended().orElse(LONGEST) + AFTER) {
+    while (trying.time() < trying.ended().orElse(RuleProof.LONGEST) + AFTER) {
       trying.goOn();
-      List<Part> others = others(tank, trying.state());
-      Optional<Part> fullest = others.stream().max(Comparator.comparing(o -> share(o, trying)));
-      if (fullest.isEmpty() || others.stream().anyMatch(o -> share(o, trying) < LITTLE)) {
-        // The tank that it changed to has been used up as well.
-        return Optional.empty();
-      }
+      List<Part> others = others(tank);
+      Optional<Part> fullest =
+          others.stream()
+              .max(Comparator.comparing(o -> share(o, trying)))
+              .filter(o -> share(o, trying) > LITTLE);
       Optional<PartId> air = trying.drawsAir();
-      if (air.isPresent()) {
-        return Optional.of(
-            trying.begun()
-                ? Says.IT_DRAWS_AIR_AFTER.filled(label(air.get()), fullest.get().label())
-                : Says.IT_DRAWS_AIR_BEFORE.filled(label(air.get())));
+      if (air.isPresent() && !trying.begun()) {
+        return trying.story(Says.IT_DRAWS_AIR_BEFORE.filled(label(air.get())));
       }
-      boolean runs = trying.flow(tap) > Flows.TRICKLE;
-      dry = runs ? Double.NaN : Double.isNaN(dry) ? trying.time() : dry;
+      boolean done = trying.ended().isPresent();
+      if (air.isPresent() && done && (fullest.isPresent() || stopsAPump(rule))) {
+        return trying.story(Says.IT_DRAWS_AIR_AFTER.filled(label(air.get())));
+      }
+      dry = trying.flow(tap) > Flows.TRICKLE ? Double.NaN : Double.isNaN(dry) ? trying.time() : dry;
       boolean stays = trying.time() - dry > SETTLES;
       if (stays && !trying.begun()) {
-        return Optional.of(Says.NOTHING_COMES_BEFORE.filled(label(tap)));
+        return trying.story(Says.NOTHING_COMES_BEFORE.filled(label(tap)));
       }
-      if (stays && !stops && trying.ended().isPresent()) {
-        return Optional.of(Says.NOTHING_COMES_AFTER.filled(label(tap), fullest.get().label()));
+      if (stays && done && fullest.isPresent() && !stopsAPump(rule)) {
+        return trying.story(Says.NOTHING_COMES_AFTER.filled(label(tap), fullest.get().label()));
       }
-      if (stops && trying.ended().filter(e -> trying.time() - e > SETTLES).isPresent()) {
+      if (others.stream().anyMatch(o -> share(o, trying) < LITTLE)) {
+        // The tank that it changed to has been used up as well.
         return Optional.empty();
       }
     }
     return Optional.empty();
   }
 
-  private List<Part> others(PartId tank, State state) {
+  /** Tells whether it is for a pump to stop, and not for one to go on. */
+  private boolean stopsAPump(Rule rule) {
+    return moves(rule)
+        .anyMatch(t ->
+            network.rig().part(t.part()).kind().is(Purpose.DRIVES)
+                && t.position().equals(Position.OFF.id()));
+  }
+
+  private static Stream<Turn> moves(Rule rule) {
+    return Stream.concat(
+        rule.acts().stream().filter(Rule.Move.class::isInstance).map(a -> ((Rule.Move) a).turn()),
+        rule.then().stream());
+  }
+
+  private List<Part> others(PartId tank) {
     return network.tanks().stream()
         .filter(t -> !t.id().equals(tank) && t.kind().holds(Contents.FRESH))
-        .filter(t -> state.volume(t.id()) > 0)
         .toList();
   }
 
@@ -173,21 +179,26 @@ final class RulePurpose {
 
   // --- a tank that is full ----------------------------------------------------------------------
 
-  private Optional<String> fillsOn(Rule rule, Rule.Amount mark, State now) {
+  private Optional<RuleProof.Story> fillsOn(Rule rule, Rule.Amount mark, State now) {
     PartId tank = tank(mark);
     boolean fresh = network.rig().part(tank).kind().holds(Contents.FRESH);
     List<Use> uses =
         uses(rule, levels(mark, now), fresh ? FILLS : RUNS).stream()
             .filter(u -> !fresh || filled(u.job()).filter(tank::equals).isPresent())
             .toList();
-    return uses.isEmpty() || uses.stream().anyMatch(u -> hasStopped(rule, u, tank))
-        ? Optional.empty()
-        : Optional.of(Says.IT_FILLS_ON.filled(label(tank)));
+    List<Trying> tried = new ArrayList<>();
+    for (Use use : uses) {
+      Trying trying = settled(rule, use);
+      if (hasStopped(trying, tank)) {
+        return Optional.empty();
+      }
+      tried.add(trying);
+    }
+    return tried.stream().findFirst().flatMap(t -> t.story(Says.IT_FILLS_ON.filled(label(tank))));
   }
 
   /** Tells whether a tank gains no more once a rule has acted, and never came to run over. */
-  private boolean hasStopped(Rule rule, Use use, PartId tank) {
-    Trying trying = settled(rule, use);
+  private static boolean hasStopped(Trying trying, PartId tank) {
     double before = trying.state().volume(tank);
     trying.goOn();
     return trying.ended().isPresent()
@@ -206,20 +217,22 @@ final class RulePurpose {
   // --- a leak -----------------------------------------------------------------------------------
 
   /** Something stops: a tap, or a tank that fills. What has no motor no rule can stop. */
-  private Optional<String> comesStill(Rule rule, State now) {
-    List<Use> runs = uses(rule, levels(now), RUNS);
-    List<Use> fills = uses(rule, levels(now), FILLS);
-    boolean stopped =
-        runs.stream()
-                .anyMatch(use -> {
-                  Trying trying = settled(rule, use);
-                  return trying.ended().isPresent() && trying.flow(tap(use)) <= Flows.TRICKLE;
-                })
-            || fills.stream()
-                .anyMatch(u -> filled(u.job()).filter(t -> hasStopped(rule, u, t)).isPresent());
-    return stopped
-        ? Optional.empty()
-        : runs.stream().findFirst().map(u -> Says.IT_COMES_STILL.filled(label(tap(u))));
+  private Optional<RuleProof.Story> comesStill(Rule rule, State now) {
+    Optional<RuleProof.Story> missed = Optional.empty();
+    for (Use use : uses(rule, levels(now), RUNS)) {
+      Trying trying = settled(rule, use);
+      if (trying.ended().isPresent() && trying.flow(tap(use)) <= Flows.TRICKLE) {
+        return Optional.empty();
+      }
+      missed = missed.or(() -> trying.story(Says.IT_COMES_STILL.filled(label(tap(use)))));
+    }
+    for (Use use : uses(rule, levels(now), FILLS)) {
+      Trying trying = settled(rule, use);
+      if (filled(use.job()).filter(t -> hasStopped(trying, t)).isPresent()) {
+        return Optional.empty();
+      }
+    }
+    return missed;
   }
 
   private static PartId tap(Use use) {
@@ -261,10 +274,7 @@ final class RulePurpose {
   }
 
   private static boolean turns(Rule rule, State state) {
-    return rule.acts().stream()
-        .filter(Rule.Move.class::isInstance)
-        .map(a -> ((Rule.Move) a).turn())
-        .anyMatch(t -> !state.setting().has(t.part(), t.position()));
+    return moves(rule).anyMatch(t -> !state.setting().has(t.part(), t.position()));
   }
 
   /**
@@ -325,16 +335,19 @@ final class RulePurpose {
     private final RuleTrial trial;
     private final Simulation run;
     private final Acted acted;
+    private final List<Event> events = new ArrayList<>();
+    private final List<RuleProof.Line> turns = new ArrayList<>();
     private final Map<PartId, Double> air = new HashMap<>();
     private final Set<PartId> full = new HashSet<>();
 
     Trying(Rule rule, State from) {
       trial = new RuleTrial(network, signals, rule, RuleFault.NONE, 0, true);
       run = Simulation.start(network, Hydraulics.of(network), from, Conditions.ORDINARY);
-      acted = new Acted(run, List.of(trial), this::note, (at, act) -> {});
+      acted = new Acted(run, List.of(trial), this::note, proof.noting(turns));
     }
 
     private void note(Event event) {
+      events.add(event);
       if (event.kind() == Event.Kind.DRAWS_AIR && event.begins()) {
         air.put(event.subject().part(), event.at());
       } else if (event.kind() == Event.Kind.DRAWS_AIR) {
@@ -342,6 +355,11 @@ final class RulePurpose {
       } else if (event.kind() == Event.Kind.FULL && event.begins()) {
         full.add(event.subject().part());
       }
+    }
+
+    Optional<RuleProof.Story> story(String harm) {
+      return Optional.of(
+          new RuleProof.Story(RuleFault.NONE, harm, proof.story(trial.told(), turns, events)));
     }
 
     void goOn() {
@@ -363,7 +381,7 @@ final class RulePurpose {
     /** The pump that has drawn air for longer than one that sputters. */
     Optional<PartId> drawsAir() {
       return air.entrySet().stream()
-          .filter(e -> run.time() - e.getValue() > SPUTTERS)
+          .filter(e -> run.time() - e.getValue() > RuleProof.SPUTTERS)
           .map(Map.Entry::getKey)
           .findFirst();
     }
@@ -382,7 +400,9 @@ final class RulePurpose {
 
     /** Tells whether the rule has not come to its end so long ago, and still may. */
     boolean isBefore(double after) {
-      return ended().map(e -> run.time() < e + after).orElseGet(() -> run.time() < LONGEST);
+      return ended()
+          .map(e -> run.time() < e + after)
+          .orElseGet(() -> run.time() < RuleProof.LONGEST);
     }
   }
 }

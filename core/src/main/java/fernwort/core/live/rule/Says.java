@@ -37,13 +37,14 @@ enum Says implements Phrase {
   THE_RULE_IS_BROKEN_OFF("The rule is broken off and puts safe what it can"),
   IT_TURNS("It turns {}"),
 
-  // RulePurpose: what a rule is for and did not come about, after "when nothing goes wrong,".
+  // RulePurpose: what a rule is for and did not come about, after "when nothing else goes wrong,".
   IT_DRAWS_AIR_BEFORE("{} draws air before the rule begins; set its mark higher"),
-  IT_DRAWS_AIR_AFTER("{} draws air after it, though {} has water; see which way it turns"),
+  IT_DRAWS_AIR_AFTER("{} still draws air when the rule is done; see what it turns, and which way"),
   NOTHING_COMES_BEFORE("no more water comes at {} before the rule begins; set its mark higher"),
-  NOTHING_COMES_AFTER("no water comes at {} after it, though {} has some; see which way it turns"),
-  IT_FILLS_ON("{} goes on filling after it; see which valve it turns"),
-  IT_COMES_STILL("water still comes at {} after it; see which valve it turns"),
+  NOTHING_COMES_AFTER(
+      "no water comes at {} when the rule is done, though {} has some; see what it turns"),
+  IT_FILLS_ON("{} goes on filling when the rule is done; see which valve it turns"),
+  IT_COMES_STILL("water still comes at {} when the rule is done; see which valve it turns"),
 
   // ReadyRules: rules made from what a rig can do.
   NO_LEVEL_OF("There is no level sensor on {}; add one on Devices first"),

@@ -231,10 +231,10 @@ class ReadyRulesTest {
     assertThat(missed("left", false, 0.01, right, turn("from-left", "shut"))).isEmpty();
     assertThat(missed("left", false, 0.01, turn("from-left", "open"), turn("from-right", "shut")))
         .as("turned to the empty tank")
-        .startsWith("Pump draws air after it, though Right has water");
+        .startsWith("Pump still draws air when the rule is done");
     assertThat(missed("left", false, 0.01, turn("fill-right", "open")))
         .as("another valve")
-        .startsWith("Pump draws air after it, though Right has water");
+        .startsWith("Pump still draws air when the rule is done");
     slope = new Slope(5, 0);
     assertThat(missed("left", false, 0.0001, right, turn("from-left", "shut")))
         .as("a mark below what the tank strands on a slope")
@@ -245,14 +245,14 @@ class ReadyRulesTest {
   void aFillIsProvenToHaveStopped() {
     assertThat(missed("left", true, 0.04, turn("fill-left", "shut"))).isEmpty();
     assertThat(missed("left", true, 0.04, turn("fill-right", "shut")))
-        .startsWith("Left goes on filling after it");
+        .startsWith("Left goes on filling when the rule is done");
   }
 
   @Test
   void aLeakRuleIsProvenByTheTapThatGivesNothingMore() {
     assertThat(missed("leak", true, 0, turn("pump", "off"))).isEmpty();
     assertThat(missed("leak", true, 0, turn("fill-left", "shut")))
-        .startsWith("water still comes at Tap after it");
+        .startsWith("water still comes at Tap when the rule is done");
   }
 
   @Test

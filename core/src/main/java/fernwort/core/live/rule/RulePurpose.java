@@ -33,6 +33,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -112,10 +113,17 @@ final class RulePurpose {
 
   private Optional<RuleProof.Story> runsDry(Rule rule, Rule.Amount mark, State now) {
     PartId tank = tank(mark);
-    return uses(rule, levels(mark, now), Set.of(Job.Kind.RUN_FROM_TANK)).stream()
-        .filter(u -> first(u.job()).filter(n -> n.source().part().equals(tank)).isPresent())
+    Predicate<Job> drawsFromIt =
+        job -> job.kind() == Job.Kind.RUN_FROM_TANK && drawsFrom(job, tank);
+    return uses(rule, levels(mark, now), drawsFromIt).stream()
         .findFirst()
         .flatMap(use -> runsDry(rule, tank, use));
+  }
+
+  /** Tells whether a job draws from a tank, and from no other. */
+  private static boolean drawsFrom(Job job, PartId tank) {
+    List<Need> needs = job.stages().getFirst().goal().needs();
+    return !needs.isEmpty() && needs.stream().allMatch(n -> n.source().part().equals(tank));
   }
 
   private Optional<RuleProof.Story> runsDry(Rule rule, PartId tank, Use use) {
@@ -182,10 +190,12 @@ final class RulePurpose {
   private Optional<RuleProof.Story> fillsOn(Rule rule, Rule.Amount mark, State now) {
     PartId tank = tank(mark);
     boolean fresh = network.rig().part(tank).kind().holds(Contents.FRESH);
-    List<Use> uses =
-        uses(rule, levels(mark, now), fresh ? FILLS : RUNS).stream()
-            .filter(u -> !fresh || filled(u.job()).filter(tank::equals).isPresent())
-            .toList();
+    Predicate<Job> fillsIt =
+        job ->
+            fresh
+                ? FILLS.contains(job.kind()) && filled(job).filter(tank::equals).isPresent()
+                : RUNS.contains(job.kind());
+    List<Use> uses = uses(rule, levels(mark, now), fillsIt);
     List<Trying> tried = new ArrayList<>();
     for (Use use : uses) {
       Trying trying = settled(rule, use);
@@ -219,14 +229,14 @@ final class RulePurpose {
   /** Something stops: a tap, or a tank that fills. What has no motor no rule can stop. */
   private Optional<RuleProof.Story> comesStill(Rule rule, State now) {
     Optional<RuleProof.Story> missed = Optional.empty();
-    for (Use use : uses(rule, levels(now), RUNS)) {
+    for (Use use : uses(rule, levels(now), job -> RUNS.contains(job.kind()))) {
       Trying trying = settled(rule, use);
       if (trying.ended().isPresent() && trying.flow(tap(use)) <= Flows.TRICKLE) {
         return Optional.empty();
       }
       missed = missed.or(() -> trying.story(Says.IT_COMES_STILL.filled(label(tap(use)))));
     }
-    for (Use use : uses(rule, levels(now), FILLS)) {
+    for (Use use : uses(rule, levels(now), job -> FILLS.contains(job.kind()))) {
       Trying trying = settled(rule, use);
       if (filled(use.job()).filter(t -> hasStopped(trying, t)).isPresent()) {
         return Optional.empty();
@@ -246,31 +256,34 @@ final class RulePurpose {
   // --- how it is tried --------------------------------------------------------------------------
 
   /**
-   * The first jobs of these kinds that go as things stand, each in the middle: those in which a
-   * rule has something to turn, if there are such.
+   * The first jobs of this sort that go as things stand, each in the middle: those in which a rule
+   * has something to turn, if there are such.
    */
-  private List<Use> uses(Rule rule, State from, Set<Job.Kind> kinds) {
+  private List<Use> uses(Rule rule, State from, Predicate<Job> such) {
     Plans plans = Plans.of(network).brief();
     List<Use> touched = new ArrayList<>();
     List<Use> others = new ArrayList<>();
     for (Job job : Jobs.of(network).all()) {
-      boolean such = kinds.contains(job.kind());
       boolean taps = job.kind().is(Job.Is.RUNS_TAPS);
-      if (!such || taps && job.taps().isEmpty() || touched.size() == MOST) {
+      if (!such.test(job) || taps && job.taps().isEmpty() || touched.size() == MOST) {
         continue;
       }
       Plan plan = plans.plan(job, from);
       if (plan.trouble().isEmpty()) {
         State state = from.with(underWay(plan, from.setting(), taps));
-        for (Map.Entry<PartId, PositionId> tap : job.taps().entrySet()) {
-          state = state.with(tap.getKey(), tap.getValue());
-        }
-        if (mayBegin(rule, state)) {
-          (turns(rule, state) ? touched : others).add(new Use(job, state));
+        Use use = new Use(job, taps ? opened(job, state) : state);
+        if (mayBegin(rule, use.state())) {
+          (turns(rule, use.state()) ? touched : others).add(use);
         }
       }
     }
     return touched.isEmpty() ? others.stream().limit(MOST).toList() : touched;
+  }
+
+  /** One tap runs, as it mostly does. */
+  private static State opened(Job job, State state) {
+    Map.Entry<PartId, PositionId> tap = job.taps().entrySet().iterator().next();
+    return state.with(tap.getKey(), tap.getValue());
   }
 
   private static boolean turns(Rule rule, State state) {

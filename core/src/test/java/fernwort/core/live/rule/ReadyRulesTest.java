@@ -241,6 +241,41 @@ class ReadyRulesTest {
         .startsWith("Pump draws air before the rule begins");
   }
 
+  /** A van with three tanks, five taps and jobs that draw from several tanks at once. */
+  @Test
+  void aChangeOfAWholeVanIsProvenAsWell() {
+    DemoRig tern = DemoRig.called("tern");
+    Turn foreOpen = turn("fore-motor", "open");
+    Turn foreShut = turn("fore-motor", "shut");
+    assertThat(changed(tern, foreShut, turn("aft-motor", "open"))).isEmpty();
+    assertThat(changed(tern, foreOpen, turn("aft-motor", "shut")))
+        .singleElement()
+        .asString()
+        .startsWith("Pump still draws air when the rule is done");
+  }
+
+  private static List<String> changed(DemoRig rig, Turn... turns) {
+    List<Rule.Act> acts = new ArrayList<>();
+    for (Turn turn : turns) {
+      acts.add(new Rule.Move(turn));
+    }
+    Rule rule =
+        new Rule(
+            "change",
+            List.of(new Rule.Amount("fore", false, 0.01, 0, 0)),
+            List.of(),
+            acts,
+            600,
+            List.of(),
+            List.of(turns));
+    List<Signal> fore =
+        List.of(RuleRigs.signal("fore", SignalKind.LEVEL, SignalKind.Where.PART, "fore"));
+    return RuleProof.of(Network.of(rig.rig()), fore).verdict(rule, rig.state()).stories().stream()
+        .filter(story -> story.fault() == RuleFault.NONE)
+        .map(RuleProof.Story::harm)
+        .toList();
+  }
+
   @Test
   void aFillIsProvenToHaveStopped() {
     assertThat(missed("left", true, 0.04, turn("fill-left", "shut"))).isEmpty();

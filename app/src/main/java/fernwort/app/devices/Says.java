@@ -83,7 +83,8 @@ enum Says implements Phrase {
   HELD_IN("It held in {} simulated runs, with each single fault. It may act."),
   NEVER_ENDED(
       "In the simulation it never came to its end, as the handles are now. See what has to be open."),
-  ENDED_IN_HARM("It may not act yet. In the simulation it did harm, each time as told below."),
+  ENDED_IN_HARM(
+      "It may not act yet. In the simulation it did harm, or not what it is for: see below."),
   WHEN("When {}: {}"),
   IS_NOW("{} is now {}."),
   TELLS_ONLY("tells only"),

@@ -20,6 +20,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.ProfilePoint;
+import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.Fixture;
 import fernwort.core.kind.end.GravityFiller;
 import fernwort.core.kind.end.Plug;
@@ -230,7 +231,12 @@ class GuidedLawsTest {
         for (Map.Entry<PartId, PositionId> handle : guided.running().entrySet()) {
           set = set.with(handle.getKey(), handle.getValue());
         }
-        set = set.with(PartId.of("pump"), PositionId.of("off"));
+        // Some draw by gravity alone and have none.
+        for (Part pump : rig.parts()) {
+          if (pump.kind().is(Purpose.PUMPS)) {
+            set = set.with(pump.id(), pump.rest().id());
+          }
+        }
       } else {
         set =
             set.with(id(rig, "Valve for " + tank.label()), PositionId.of("open"))

@@ -137,7 +137,7 @@ public final class FaultFinder {
    * @param noted handles and levels as far as anybody knows
    */
   public void prepare(State noted) {
-    Suspects.of(rig, noted.setting()).parallelStream().forEach(this::under);
+    Suspects.of(network, noted.setting()).parallelStream().forEach(this::under);
   }
 
   /** How lines are felt along: one by one, as programs ask, or all in a place, as people do. */
@@ -157,7 +157,7 @@ public final class FaultFinder {
     List<Observation> told =
         seen.stream().filter(o -> !o.value().equals(Observation.UNSURE)).toList();
     List<Suspect> suspects =
-        Suspects.of(rig, noted.setting()).parallelStream()
+        Suspects.of(network, noted.setting()).parallelStream()
             .filter(s -> under(s).isPresent())
             .toList();
     Fits fits = new Fits(noted, suspects, told);
@@ -552,7 +552,7 @@ public final class FaultFinder {
   /** Returns every fault that can be looked for on this rig, with its weight, for a table. */
   public Map<Fault, Double> suspects(State noted) {
     Map<Fault, Double> all = new LinkedHashMap<>();
-    Suspects.of(rig, noted.setting()).forEach(s -> all.put(s.fault(), s.weight()));
+    Suspects.of(network, noted.setting()).forEach(s -> all.put(s.fault(), s.weight()));
     return all;
   }
 

@@ -89,6 +89,7 @@ public final class FaultWords {
       case BLOCKED -> Says.IS_BLOCKED;
       case AIR_LOCKED -> Says.AIR_STANDS_IN;
       case DETACHED -> Says.IS_OFF;
+      case SIPHONS -> Says.SIPHONS;
       case DRAWS_AIR -> Says.DRAWS_AIR;
       case DEAD -> Says.IS_DEAD;
       case SWITCH_OPEN -> Says.SWITCH_DOES_NOT_START;
@@ -124,6 +125,7 @@ public final class FaultWords {
           case BLOCKED -> Says.FREE_IT;
           case AIR_LOCKED -> Says.LET_THE_AIR_OUT;
           case DETACHED -> Says.PUT_IT_BACK_ON;
+          case SIPHONS -> Says.BREAK_THE_SIPHON;
           case DRAWS_AIR -> Says.TIGHTEN_THE_SUCTION;
           case DEAD, WORN -> Says.RENEW_THE_PUMP;
           case SWITCH_OPEN, RUNS_ON -> Says.RENEW_THE_SWITCH;
@@ -152,6 +154,7 @@ public final class FaultWords {
       case FROZEN -> Says.NEEDS_WARMTH.text();
       case BLOCKED -> Says.NEEDS_A_BRUSH.text();
       case DRAWS_AIR -> Says.NEEDS_A_SEAL.text();
+      case SIPHONS -> Says.NEEDS_AN_AIR_VALVE.text();
       case DEAD, WORN -> Says.NEEDS_A_PUMP.text();
       case SWITCH_OPEN, RUNS_ON -> Says.NEEDS_A_SWITCH.text();
       case LEAKS_BACK -> Says.NEEDS_A_HEAD.text();

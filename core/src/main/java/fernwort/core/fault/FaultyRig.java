@@ -12,21 +12,29 @@ import fernwort.core.kind.Position;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.end.OpenEnd;
+import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.line.Stop;
 import fernwort.core.kind.line.Tee;
 import fernwort.core.kind.line.TwoWayValve;
+import fernwort.core.kind.tank.Point;
+import fernwort.core.kind.tank.TankPort;
+import fernwort.core.network.Network;
+import fernwort.core.network.OverflowTail;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.LineCourse;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
+import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 
@@ -37,9 +45,14 @@ import java.util.function.UnaryOperator;
  * @param forced where handles stand whatever anybody turns, by part
  * @param held what tanks hold whatever their gauges show, by tank (m³)
  * @param outlets the parts where water runs out that should not, the wettest first
+ * @param full the lines that ran full before anybody looked
  */
 public record FaultyRig(
-    Rig rig, Map<PartId, PositionId> forced, Map<PartId, Double> held, List<PartId> outlets) {
+    Rig rig,
+    Map<PartId, PositionId> forced,
+    Map<PartId, Double> held,
+    List<PartId> outlets,
+    Set<LineId> full) {
 
   /** What the ids of parts begin with that only the fault brings. */
   static final String MARK = "fault-";
@@ -70,6 +83,9 @@ public record FaultyRig(
 
   /** How full a tank is that is fuller than its gauge shows (share). */
   private static final double NEARLY_FULL = 0.999;
+
+  /** The bore of a way for the air that a wall gives as it draws in (m); own choice. */
+  private static final double WALL = 0.05;
 
   private static final double SHORT = 0.02;
   private static final double FITTING_LOSS = 1.5;
@@ -104,6 +120,7 @@ public record FaultyRig(
     private final Map<PartId, PositionId> forced = new TreeMap<>();
     private final Map<PartId, Double> held = new TreeMap<>();
     private final List<PartId> outlets = new ArrayList<>();
+    private final Set<LineId> full = new HashSet<>();
 
     private Making(Rig rig) {
       this.rig = rig;
@@ -113,7 +130,7 @@ public record FaultyRig(
       boolean line = rig.lines().stream().anyMatch(l -> l.id().equals(fault.on()));
       boolean done = line ? line(fault) : part(rig.part(fault.on().part()), fault);
       return done
-          ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets)))
+          ? Optional.of(new FaultyRig(rig, forced, held, List.copyOf(outlets), Set.copyOf(full)))
           : Optional.empty();
     }
 
@@ -125,6 +142,9 @@ public record FaultyRig(
         case KINKED -> edit(id.line(), l -> l.losing(kinked(l)));
         case DETACHED -> detach(id);
         case DRAWS_AIR -> drawAir(id);
+        case SIPHONS -> {
+          return siphon(id);
+        }
         default -> {
           return false;
         }
@@ -183,9 +203,7 @@ public record FaultyRig(
         }
         case EMPTIER, GAUGE_STUCK -> held.put(part.id(), NEARLY_NOTHING);
         case FULLER ->
-            held.put(
-                part.id(),
-                NEARLY_FULL * fernwort.core.network.Network.of(rig).room(part.id()).capacity());
+            held.put(part.id(), NEARLY_FULL * Network.of(rig).room(part.id()).capacity());
         default -> {
           Kind changed = kind.with(fault.kind());
           if (changed.equals(kind)) {
@@ -294,6 +312,38 @@ public record FaultyRig(
       join(off, other.port(PortId.IN), old.bore());
       outlets.add(end.id());
       outlets.add(other.id());
+    }
+
+    /**
+     * Walls that draw in keep the water at the tail's port however much has run out: it is drawn as
+     * a port at the bottom of a tank whose air gives way.
+     */
+    private boolean siphon(ElementId id) {
+      Network network = Network.of(rig);
+      Optional<OverflowTail> tail =
+          OverflowTail.of(network).stream().filter(t -> t.line().id().equals(id)).findFirst();
+      tail.ifPresent(t -> {
+        Part tank = t.tank();
+        Tank kind = (Tank) tank.kind();
+        Point lowest = network.room(tank.id()).centroid(LOWER, Slope.LEVEL);
+        PortId air = PortId.of(MARK + "air");
+        List<TankPort> ports = new ArrayList<>();
+        kind.tankPorts().stream()
+            .map(p -> p.equals(t.port()) ? p.movedTo(lowest) : p)
+            .forEach(ports::add);
+        ports.add(new TankPort(air, TankPort.Use.VENT, t.port().at()));
+        rig = edit().change(tank.id(), p -> p.with(kind.withPorts(ports)));
+        Part valve =
+            near(
+                tank.id(),
+                "fault-air",
+                tank.at(t.port().id()).z() + LOWER,
+                new AirAdmittanceValve());
+        rig = edit().add(valve);
+        join(tank.port(air), valve.port(PortId.IN), WALL);
+        full.addAll(t.lines(rig));
+      });
+      return tail.isPresent();
     }
 
     private void drawAir(ElementId id) {

@@ -1,6 +1,8 @@
 package fernwort.core.fault;
 
 import fernwort.core.fault.Suspects.Suspect;
+import fernwort.core.hydraulics.Carried;
+import fernwort.core.hydraulics.Conditions;
 import fernwort.core.hydraulics.Flows;
 import fernwort.core.hydraulics.Hydraulics;
 import fernwort.core.hydraulics.UnsettledFlowException;
@@ -76,6 +78,7 @@ final class Prediction {
   private final Optional<FaultyRig> faulty;
   private final Hydraulics hydraulics;
   private final Network network;
+  private final Conditions conditions;
   private final Map<State, Optional<Flows>> solved = newest(FLOWS);
   private final Map<Ran, Optional<Outcome>> ran = newest(RUNS);
   private final Map<Asked, Optional<String>> answered = newest(ANSWERS);
@@ -109,6 +112,7 @@ final class Prediction {
     faulty = Optional.empty();
     network = Network.of(rig);
     hydraulics = Hydraulics.of(network);
+    conditions = Conditions.ORDINARY;
     wasteSide = wasteSide(rig);
   }
 
@@ -121,6 +125,7 @@ final class Prediction {
     boolean same = faulty.rig() == rig;
     network = same ? sound.network : Network.of(faulty.rig(), sound.network);
     hydraulics = same ? sound.hydraulics : Hydraulics.of(network);
+    conditions = Conditions.ORDINARY.carrying(Carried.runningFull(faulty.full()));
   }
 
   private static Set<ElementId> wasteSide(Rig rig) {
@@ -255,7 +260,7 @@ final class Prediction {
         state(believed),
         s -> {
           try {
-            return Optional.of(hydraulics.solve(s));
+            return Optional.of(hydraulics.solve(s, conditions));
           } catch (UnsettledFlowException e) {
             return Optional.empty();
           }
@@ -267,9 +272,7 @@ final class Prediction {
         new Ran(state(believed), seconds),
         r -> {
           try {
-            Simulation run =
-                Simulation.start(
-                    network, hydraulics, r.state(), fernwort.core.hydraulics.Conditions.ORDINARY);
+            Simulation run = Simulation.start(network, hydraulics, r.state(), conditions);
             Set<ElementId> backsUp = new HashSet<>();
             for (Event event : run.runTo(r.seconds())) {
               if (event.kind() == Event.Kind.BACKS_UP && event.begins()) {

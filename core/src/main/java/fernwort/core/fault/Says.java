@@ -19,6 +19,7 @@ enum Says implements Phrase {
   IS_BLOCKED("{} is blocked"),
   AIR_STANDS_IN("Air stands in {}"),
   IS_OFF("{} is off its fitting"),
+  SIPHONS("{} siphons: it draws its tank down, and the walls draw in"),
   DRAWS_AIR("{} draws air at a joint"),
   IS_DEAD("{} is dead"),
   SWITCH_DOES_NOT_START("The pressure switch of {} does not start it"),
@@ -47,6 +48,7 @@ enum Says implements Phrase {
   NEEDS_WARMTH("warm air or warm cloths, never a flame"),
   NEEDS_A_BRUSH("a bottle brush or a flexible rod"),
   NEEDS_A_SEAL("a clip and a new seal for the joint"),
+  NEEDS_AN_AIR_VALVE("an air valve for the highest point of the line, and hose to lead it there"),
   NEEDS_A_PUMP("a pump of the same size, or the repair set of this one"),
   NEEDS_A_SWITCH("the pressure switch for this pump"),
   NEEDS_A_HEAD("the valve set of this pump’s head"),
@@ -69,6 +71,9 @@ enum Says implements Phrase {
   FREE_IT("Take its end off and clear it."),
   LET_THE_AIR_OUT("Open the tap at its end and fill it slowly, until no more air comes."),
   PUT_IT_BACK_ON("Turn the pump off; cut the end straight, push it on fully and clamp it."),
+  BREAK_THE_SIPHON(
+      "Let air in: open the filler, or lift the end of the line above the tank. It stops. Then lead"
+          + " the line over a point above the tank, with an air valve on it."),
   TIGHTEN_THE_SUCTION(
       "Tighten every clamp and bowl between the tank and the pump; replace a cracked washer."),
   RENEW_THE_PUMP("Check its fuse and plug once more; then replace the pump, or its motor."),

@@ -4,10 +4,14 @@ import fernwort.core.id.LineId;
 import fernwort.core.id.PortId;
 import fernwort.core.id.PositionId;
 import fernwort.core.kind.InOut;
+import fernwort.core.kind.Kind;
 import fernwort.core.kind.Position;
 import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.kind.fault.PossibleFault;
+import fernwort.core.network.Connections;
+import fernwort.core.network.Network;
+import fernwort.core.network.OverflowTail;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.PortRef;
@@ -33,16 +37,19 @@ final class Suspects {
           FaultKind.DETACHED, 0.3,
           FaultKind.LEAKING, 1.5,
           FaultKind.DRAWS_AIR, 1.0,
+          FaultKind.SIPHONS, 1.0,
           FaultKind.AIR_LOCKED, 0.5);
 
   /** Air stands in a line that rises so far above both its ends (m); own choice. */
   private static final double CREST = 0.05;
 
+  private final Network network;
   private final Rig rig;
   private final Setting noted;
 
-  private Suspects(Rig rig, Setting noted) {
-    this.rig = rig;
+  private Suspects(Network network, Setting noted) {
+    this.network = network;
+    rig = network.rig();
     this.noted = noted;
   }
 
@@ -58,8 +65,8 @@ final class Suspects {
    *
    * @param noted where handles stand as far as anybody knows
    */
-  static List<Suspect> of(Rig rig, Setting noted) {
-    return new Suspects(rig, noted).all();
+  static List<Suspect> of(Network network, Setting noted) {
+    return new Suspects(network, noted).all();
   }
 
   private List<Suspect> all() {
@@ -78,11 +85,31 @@ final class Suspects {
           kinds.add(FaultKind.AIR_LOCKED);
         }
         for (FaultKind kind : kinds) {
-          all.add(new Suspect(new Fault(line.id(), kind), OF_A_LINE.getOrDefault(kind, 0.0)));
+          all.add(ofALine(line, kind));
         }
       }
     }
+    OverflowTail.of(network).stream()
+        .filter(this::goesOn)
+        .forEach(tail -> all.add(ofALine(tail.line(), FaultKind.SIPHONS)));
     return all;
+  }
+
+  private static Suspect ofALine(Line line, FaultKind kind) {
+    return new Suspect(new Fault(line.id(), kind), OF_A_LINE.getOrDefault(kind, 0.0));
+  }
+
+  /** Air by another way breaks a siphon; without, the walls draw in and it goes on. */
+  private boolean goesOn(OverflowTail tail) {
+    return Connections.of(network, noted)
+        .leaving(tail.tank(), port -> !port.equals(tail.port().id()), this::letsAirIn)
+        .isEmpty();
+  }
+
+  private boolean letsAirIn(Part part) {
+    Kind kind = part.kind();
+    boolean open = !kind.mouths(noted.of(part.id())).isEmpty();
+    return kind.is(Purpose.BREATHES) || kind.letsAir() && open;
   }
 
   private List<Suspect> of(Part part, PossibleFault fault) {

@@ -2,7 +2,6 @@ package fernwort.core.review;
 
 import fernwort.core.describe.RigEdit;
 import fernwort.core.id.LineId;
-import fernwort.core.id.PartId;
 import fernwort.core.id.PortId;
 import fernwort.core.kind.ProfilePoint;
 import fernwort.core.kind.Purpose;
@@ -11,6 +10,7 @@ import fernwort.core.kind.end.Tank;
 import fernwort.core.kind.line.AirAdmittanceValve;
 import fernwort.core.kind.tank.Point;
 import fernwort.core.kind.tank.TankPort;
+import fernwort.core.network.OverflowTail;
 import fernwort.core.network.Water;
 import fernwort.core.rig.Line;
 import fernwort.core.rig.Part;
@@ -43,9 +43,6 @@ final class AirCheck implements LayoutCheck {
   /** How far under the top a vent is that was raised (m); own choice. */
   private static final double RAISED = 0.004;
 
-  /** A tail that ends so far below the vent siphons (m); own choice. */
-  private static final double FALLS = 0.1;
-
   /** How far above the vent the line that is let have air is led (m); own choice. */
   private static final double CREST = 0.25;
 
@@ -63,9 +60,9 @@ final class AirCheck implements LayoutCheck {
       if (part.kind() instanceof Tank tank) {
         air(plan, part, tank, found);
         low(plan, part, found);
-        siphon(plan, part, tank, found);
       }
     }
+    OverflowTail.of(plan.network()).forEach(tail -> siphon(plan, tail, found));
     sags(plan, found);
   }
 
@@ -211,57 +208,22 @@ final class AirCheck implements LayoutCheck {
 
   // --- siphon ----------------------------------------------------------------------------------
 
-  private static void siphon(Plumbed plan, Part part, Tank tank, List<Finding> found) {
-    for (TankPort port : tank.tankPorts()) {
-      Optional<Line> line = plan.lineAt(part, port.id());
-      if (port.use() != TankPort.Use.VENT || line.isEmpty()) {
-        continue;
-      }
-      Optional<Part> tail = tail(plan, line.get().other(part.port(port.id())).part());
-      if (tail.isPresent() && tail.get().height() < part.at(port.id()).z() - FALLS) {
-        double lost = lostOnSlope(plan.network().room(part.id()), port);
-        found.add(
-            new Finding(
-                Finding.Code.OVERFLOW_SIPHON,
-                Finding.Risk.LOSS,
-                Says.CAN_SIPHON_OUT_THROUGH.with(part.label(), tail.get().label()),
-                Says.ITS_TAIL_HANGS_LOWER.with(),
-                Says.UP_TO_FROM_A_FULL_TANK.with(
-                    Amount.volume(lost),
-                    Scale.rounded(Slope.ROAD, 0),
-                    HappeningWords.runsOn(part.label(), plan.network().room(part.id()).capacity())),
-                Says.LEAD_IT_OVER_A_CREST.with(),
-                List.of(part.id(), tail.get().id()),
-                Optional.of(airAtCrest(part, port, line.get()))));
-      }
-    }
-  }
-
-  /** The open end that a vent line leads down to, when no air valve is on its way. */
-  private static Optional<Part> tail(Plumbed plan, PartId start) {
-    boolean admits =
-        plan.free().route(start, AirCheck::stops, p -> p.kind().is(Purpose.BREATHES)).isPresent();
-    Part first = plan.part(start);
-    if (admits || first.kind().is(Purpose.BREATHES)) {
-      return Optional.empty();
-    }
-    if (isTail(first)) {
-      return Optional.of(first);
-    }
-    return plan.free()
-        .route(start, AirCheck::stops, AirCheck::isTail)
-        .map(route -> plan.part(route.getLast()));
-  }
-
-  /** A drain that a tank is emptied by is no tail, even where its line meets a vent's. */
-  private static boolean isTail(Part part) {
-    return part.kind().is(Purpose.OUTLET) && part.kind().letsAir();
-  }
-
-  private static boolean stops(Part part) {
-    return part.kind().is(Purpose.HOLDS)
-        || part.kind().is(Purpose.PUMPS)
-        || part.kind().is(Purpose.USE);
+  private static void siphon(Plumbed plan, OverflowTail tail, List<Finding> found) {
+    Part tank = tail.tank();
+    TankRoom room = plan.network().room(tank.id());
+    found.add(
+        new Finding(
+            Finding.Code.OVERFLOW_SIPHON,
+            Finding.Risk.LOSS,
+            Says.CAN_SIPHON_OUT_THROUGH.with(tank.label(), tail.end().label()),
+            Says.ITS_TAIL_HANGS_LOWER.with(),
+            Says.UP_TO_FROM_A_FULL_TANK.with(
+                Amount.volume(lostOnSlope(room, tail.port())),
+                Scale.rounded(Slope.ROAD, 0),
+                HappeningWords.runsOn(tank.label(), room.capacity())),
+            Says.LEAD_IT_OVER_A_CREST.with(),
+            List.of(tank.id(), tail.end().id()),
+            Optional.of(airAtCrest(tank, tail.port(), tail.line()))));
   }
 
   /** The most that lies above a port when a full tank is tipped one way or another (m³). */

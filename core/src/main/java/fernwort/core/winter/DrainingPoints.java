@@ -25,6 +25,7 @@ import fernwort.core.rig.Slope;
 import fernwort.core.rig.Vehicle;
 import fernwort.core.say.Amount;
 import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.FrostHarm;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterSheet;
 import fernwort.core.winter.sheets.WinterStep;
@@ -38,6 +39,7 @@ import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToDoubleFunction;
+import java.util.function.ToLongFunction;
 import java.util.stream.Stream;
 
 /** Everything opened that lets air in or water out, on the slope that leaves least. */
@@ -144,6 +146,33 @@ public final class DrainingPoints {
       Function<Slope, Wintering> after =
           slope -> new Operation.Tilt(slope.pitch(), slope.roll()).on(network, sheet.now());
       tiltTo(best(after, slope -> 0.0), after, Says.THEN_LEAN_IT.text());
+    }
+  }
+
+  /**
+   * Leans it where that saves something the cold would break, which neither air nor antifreeze
+   * comes to.
+   *
+   * @param cold the cold to stand (K)
+   * @param passed ids of parts and lines that antifreeze comes into later
+   */
+  void tiltForWhatBreaks(double cold, Set<ElementId> passed) {
+    Function<Slope, Wintering> after =
+        slope -> new Operation.Tilt(slope.pitch(), slope.roll()).on(network, sheet.now());
+    ToLongFunction<Slope> broken =
+        slope ->
+            FrostRisks.of(network, after.apply(slope), cold).stream()
+                .filter(r -> r.harm() == FrostHarm.DANGER && !passed.contains(r.id()))
+                .count();
+    Slope stands = sheet.now().state().slope();
+    long now = broken.applyAsLong(stands);
+    if (now > 0) {
+      slopes(network.rig().vehicle()).stream()
+          .min(
+              Comparator.comparingLong(broken)
+                  .thenComparing(slope -> EverythingOpen.weight(network, after.apply(slope))))
+          .filter(slope -> broken.applyAsLong(slope) < now)
+          .ifPresent(slope -> tiltTo(slope, after, Says.THEN_LEAN_IT.text()));
     }
   }
 

@@ -121,12 +121,14 @@ public final class WinterizingMethods {
         new BlowingOut(sheet, wish).blow(blows);
         opening.openWhereWaterStays();
         opening.undo(Set.of());
+        opening.tiltForWhatBreaks(wish.cold(), Set.of());
       }
       case ANTIFREEZE -> {
         FillingUp filling = new FillingUp(sheet, wish);
         Set<ElementId> passed = filling.passed();
         DrainingPoints opening = opened(sheet, false, passed);
         opening.undo(passed);
+        opening.tiltForWhatBreaks(wish.cold(), passed);
         filling.fill();
       }
       case MIX -> {

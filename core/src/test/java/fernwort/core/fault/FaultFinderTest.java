@@ -14,6 +14,7 @@ import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.SmallHouses;
 import fernwort.core.kind.Purpose;
+import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
@@ -373,6 +374,36 @@ class FaultFinderTest {
     assertThat(finder.find(off, none, Feeling.PLACE_BY_PLACE).asNoted()).isTrue();
     assertThat(words.asNoted(off, none).toString()).startsWith("Today has Pump switched off");
     assertThat(finder.find(inUse(rig), none, Feeling.PLACE_BY_PLACE).asNoted()).isFalse();
+  }
+
+  /** Its level falls with all taps closed, and water runs out by the tail: the walls draw in. */
+  @Test
+  void aSiphonIsFoundAndBrokenByAir() {
+    DemoRig demo = DemoRig.called("marginalia");
+    State noted = inUse(demo).with(PartId.of("low-overflow-valve"), PositionId.of("open"));
+    Fault siphon = new Fault(LineId.of("over-low"), FaultKind.SIPHONS);
+    FaultFinder finder = FaultFinder.of(demo.rig());
+    Observation falls =
+        new Observation(
+            Look.LEVEL, PartId.of("low"), "falls", java.util.Map.of(), Optional.empty());
+    assertThat(finder.see(siphon, falls, noted)).contains("falls");
+    assertThat(finder.see(siphon, shut(falls), noted)).contains("steady");
+    Played played = play(finder, demo.rig(), noted, siphon, falls, null, Feeling.PLACE_BY_PLACE);
+    assertThat(played.found()).isTrue();
+    assertThat(played.checks()).isLessThanOrEqualTo(5);
+    assertThat(finder.suspects(noted).keySet())
+        .filteredOn(f -> f.kind() == FaultKind.SIPHONS)
+        .extracting(Fault::on)
+        .containsExactly(siphon.on());
+  }
+
+  private static Observation shut(Observation look) {
+    return new Observation(
+        look.kind(),
+        look.on(),
+        look.value(),
+        java.util.Map.of(PartId.of("low-overflow-valve"), PositionId.of("shut")),
+        look.seconds());
   }
 
   private static PartId tap(DemoRig rig) {

@@ -21,7 +21,13 @@ class FaultyRigTest {
   private static final DemoRig TERN = DemoRig.called("tern");
   private static final State DRAWING = TERN.state().with(PartId.of("sink"), PositionId.of("cold"));
   private static final double SOUND =
-      sink(new FaultyRig(TERN.rig(), java.util.Map.of(), java.util.Map.of(), java.util.List.of()));
+      sink(
+          new FaultyRig(
+              TERN.rig(),
+              java.util.Map.of(),
+              java.util.Map.of(),
+              java.util.List.of(),
+              java.util.Set.of()));
 
   private static double sink(FaultyRig rig) {
     return flows(rig).fixture(PartId.of("sink"));

@@ -26,6 +26,8 @@ public enum FaultKind {
   AIR_LOCKED,
   /** Off its fitting. */
   DETACHED,
+  /** A vent or overflow that ran full once and draws its tank down, whose walls draw in. */
+  SIPHONS,
   /** A joint lets air in where water is drawn. */
   DRAWS_AIR,
   DEAD,

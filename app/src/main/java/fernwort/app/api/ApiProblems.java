@@ -18,6 +18,7 @@ import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -72,7 +73,7 @@ class ApiProblems {
 
   @ExceptionHandler
   ResponseEntity<Failure> tooLong(EffortExceededException e) {
-    return answer(HttpStatus.UNPROCESSABLE_CONTENT, Sentence.TOO_LONG);
+    return answer(HttpStatus.SERVICE_UNAVAILABLE, Sentence.TOO_LONG);
   }
 
   @ExceptionHandler({StoreTrouble.class, TooBusy.class})
@@ -133,6 +134,10 @@ class ApiProblems {
   }
 
   private static ResponseEntity<Failure> answer(HttpStatus status, @Nullable String sentence) {
-    return ResponseEntity.status(status).body(new Failure(Sentence.ended(sentence), List.of()));
+    ResponseEntity.BodyBuilder answer = ResponseEntity.status(status);
+    if (status == HttpStatus.SERVICE_UNAVAILABLE) {
+      answer.header(HttpHeaders.RETRY_AFTER, TooBusy.ASK_AGAIN);
+    }
+    return answer.body(new Failure(Sentence.ended(sentence), List.of()));
   }
 }

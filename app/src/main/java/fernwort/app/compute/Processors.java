@@ -20,7 +20,7 @@ public final class Processors {
    * So many requests run side by side, however few processors there are: a note that is written in
    * a moment shares them with pages that compute, and does not wait until one of those is done.
    */
-  private static final int SIDE_BY_SIDE = 8;
+  private static final int SIDE_BY_SIDE = 24;
 
   private static final String CARRIERS = "jdk.virtualThreadScheduler.parallelism";
 

@@ -9,9 +9,10 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 
 /**
- * Lets heavy computations in: one at a time for each rig, and as many in all as there are
- * processors. Whoever waits too long is told so instead. Ordinary pages queue as well, beside them:
- * who notes or ticks something does not wait behind those that only look.
+ * Lets computations in. Heavy ones: one at a time for each rig, and as many in all as there are
+ * processors. Ordinary pages queue beside them, and who notes or ticks something waits for neither.
+ * Of each there is a bound, so that what asks for health or hears an alarm always finds a thread;
+ * whoever waits too long is told so instead.
  */
 @Component
 public class Turnstile {
@@ -23,8 +24,17 @@ public class Turnstile {
   /** A page waits no longer than this; a slow reader ahead of it must not keep it out. */
   private static final Duration PAGE_WAITS = Duration.ofSeconds(3);
 
-  private final Semaphore pages = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
-  private final Semaphore all = new Semaphore(Runtime.getRuntime().availableProcessors(), true);
+  /** So many more pages come in past slow ones, and then no more. */
+  private static final int PAST_SLOW_ONES = 2;
+
+  /** So many notes, turns and looks at Today are answered at once. */
+  private static final int SOON = 6;
+
+  private final int processors = Runtime.getRuntime().availableProcessors();
+  private final Semaphore pages = new Semaphore(processors, true);
+  private final Semaphore past = new Semaphore(PAST_SLOW_ONES, true);
+  private final Semaphore soon = new Semaphore(SOON, true);
+  private final Semaphore all = new Semaphore(processors, true);
   private final ConcurrentHashMap<String, Place> places = new ConcurrentHashMap<>();
 
   @Autowired
@@ -55,7 +65,7 @@ public class Turnstile {
         throw busy();
       }
       try {
-        return inAll(end, work);
+        return within(all, end, work);
       } finally {
         place.free.release();
       }
@@ -64,26 +74,39 @@ public class Turnstile {
     }
   }
 
-  /** Makes a page when others are done, or when it has waited long enough. */
+  /**
+   * Makes a page when others are done; past them when it has waited long enough, a few at a time.
+   *
+   * @throws TooBusy when its turn does not come in time
+   */
   <T> T page(Callable<T> work) throws Exception {
+    long end = System.nanoTime() + patience.toNanos();
     boolean inTurn = pages.tryAcquire(PAGE_WAITS.toNanos(), TimeUnit.NANOSECONDS);
-    try {
-      return work.call();
-    } finally {
-      if (inTurn) {
-        pages.release();
-      }
-    }
+    return inTurn ? within(pages, work) : within(past, end, work);
   }
 
-  private <T> T inAll(long end, Callable<T> work) throws Exception {
-    if (!all.tryAcquire(Math.max(0, end - System.nanoTime()), TimeUnit.NANOSECONDS)) {
+  /**
+   * Answers what is noted, turned or ticked.
+   *
+   * @throws TooBusy when its turn does not come in time
+   */
+  <T> T soon(Callable<T> work) throws Exception {
+    return within(soon, System.nanoTime() + patience.toNanos(), work);
+  }
+
+  private static <T> T within(Semaphore turns, long end, Callable<T> work) throws Exception {
+    if (!turns.tryAcquire(Math.max(0, end - System.nanoTime()), TimeUnit.NANOSECONDS)) {
       throw busy();
     }
+    return within(turns, work);
+  }
+
+  /** Computes with a turn that was taken, and gives it back. */
+  private static <T> T within(Semaphore turns, Callable<T> work) throws Exception {
     try {
       return work.call();
     } finally {
-      all.release();
+      turns.release();
     }
   }
 

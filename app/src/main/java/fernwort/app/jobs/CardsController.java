@@ -19,6 +19,7 @@ import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.DateTimeException;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
@@ -39,6 +40,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 class CardsController {
 
   private static final String LEVELS = "levels";
+
+  /** What is not planned by then is named as being worked out; it goes on meanwhile. */
+  private static final Duration PATIENCE = Duration.ofMillis(500);
+
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);
 
@@ -140,11 +145,16 @@ class CardsController {
     JobBook book = desk.book(rig);
     State now = states.of(rig).state();
     List<JobView> jobs = new ArrayList<>();
-    for (Job job : book.offered()) {
-      if (card.shows().contains(job.id())) {
-        jobs.add(JobView.of(rig, book, desk.plan(rig, job.id(), now), List.of(), units));
-      }
+    List<String> waiting = new ArrayList<>();
+    long end = System.nanoTime() + PATIENCE.toNanos();
+    for (Job job : book.offered(j -> card.shows().contains(j.id())).toList()) {
+      Duration left = Duration.ofNanos(Math.max(0, end - System.nanoTime()));
+      desk.plan(rig, job.id(), now, left)
+          .ifPresentOrElse(
+              plan -> jobs.add(JobView.of(rig, book, plan, List.of(), units)),
+              () -> waiting.add(units.say(job.name())));
     }
+    model.addAttribute("waiting", waiting);
     model.addAttribute("name", rig.rig().name());
     model.addAttribute("for", card.name());
     model.addAttribute("jobs", jobs);

@@ -8,8 +8,8 @@ import fernwort.app.compute.TooBusy;
 import fernwort.app.services.Awaited;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
-import fernwort.app.services.SlipBench;
 import fernwort.app.services.States;
+import fernwort.app.services.Workers;
 import fernwort.app.units.Units;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.mistake.Slip;
@@ -56,7 +56,7 @@ class Pocket {
 
   private final JobDesk desk;
   private final States states;
-  private final SlipBench bench;
+  private final Workers bench;
   private final PlanDrawing drawings;
   private final TemplateEngine templates;
   private final Clock clock;
@@ -66,7 +66,7 @@ class Pocket {
   Pocket(
       JobDesk desk,
       States states,
-      SlipBench bench,
+      Workers bench,
       PlanDrawing drawings,
       TemplateEngine templates,
       Clock clock) {

@@ -2,7 +2,7 @@ package fernwort.app.jobs;
 
 import fernwort.app.services.Awaited;
 import fernwort.app.services.JobBook;
-import fernwort.app.services.SlipBench;
+import fernwort.app.services.Workers;
 import fernwort.core.effort.EffortExceededException;
 import fernwort.core.jobs.goal.Job;
 import fernwort.core.jobs.mistake.Slip;
@@ -30,13 +30,13 @@ final class SlipRound {
   private volatile int done;
   private volatile String trouble = "";
 
-  private SlipRound(SlipBench bench, JobBook book, State from) {
+  private SlipRound(Workers bench, JobBook book, State from) {
     jobs = book.offered().size();
     trying = bench.begin(LONGEST, () -> run(book, from));
   }
 
   /** Begins a round in the background. */
-  static SlipRound begin(SlipBench bench, JobBook book, State from) {
+  static SlipRound begin(Workers bench, JobBook book, State from) {
     return new SlipRound(bench, book, from);
   }
 

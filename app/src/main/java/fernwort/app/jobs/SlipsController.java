@@ -5,8 +5,8 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
-import fernwort.app.services.SlipBench;
 import fernwort.app.services.States;
+import fernwort.app.services.Workers;
 import fernwort.app.units.Units;
 import fernwort.core.rig.State;
 import java.time.Duration;
@@ -29,11 +29,11 @@ class SlipsController {
   private final Descriptions rigs;
   private final States states;
   private final JobDesk desk;
-  private final SlipBench bench;
+  private final Workers bench;
   private final Cache<From, SlipRound> rounds =
       Caffeine.newBuilder().maximumSize(10).expireAfterAccess(Duration.ofMinutes(30)).build();
 
-  SlipsController(Descriptions rigs, States states, JobDesk desk, SlipBench bench) {
+  SlipsController(Descriptions rigs, States states, JobDesk desk, Workers bench) {
     this.bench = bench;
     this.rigs = rigs;
     this.states = states;

@@ -36,10 +36,15 @@ public class JobDesk {
 
   private static final Duration LONGEST = Duration.ofMinutes(2);
 
+  /** So long after the last look a plan that nobody waits for ends. */
+  private static final Duration LOOKED_AWAY = Duration.ofMinutes(1);
+
   private final Cache<OpenRig.Content, JobBook> books =
       Caffeine.newBuilder().maximumSize(10).build();
   private final Cache<Look, Awaited<List<Offer>>> looks =
       Caffeine.newBuilder().maximumSize(10).build();
+  private final Cache<Planned, Awaited<Plan>> plans =
+      Caffeine.newBuilder().maximumSize(200).build();
   private final Cache<Asked, Awaited<List<Slip>>> slips =
       Caffeine.newBuilder().maximumSize(50).build();
   private final Cache<Asked, Awaited<List<Mended>>> remedies =
@@ -47,18 +52,21 @@ public class JobDesk {
   private final ExecutorService looking =
       Executors.newSingleThreadExecutor(
           Thread.ofPlatform().daemon().name(Says.LOOKING_AT_JOBS.text()).factory());
-  private final SlipBench bench;
+  private final Workers workers;
   private final Sleep sleep;
   private final AiredLines aired;
 
-  JobDesk(SlipBench bench, Sleep sleep, AiredLines aired) {
-    this.bench = bench;
+  JobDesk(Workers workers, Sleep sleep, AiredLines aired) {
+    this.workers = workers;
     this.aired = aired;
     this.sleep = sleep;
   }
 
   /** What the jobs were looked at with: what the tanks hold, whatever the handles. */
   private record Look(OpenRig.Content rig, Map<PartId, Double> volumes, Slope slope) {}
+
+  /** What a plan was asked of. */
+  private record Planned(OpenRig.Content rig, String job, State from, Dry dry) {}
 
   /** What slips were asked of. */
   private record Asked(OpenRig.Content rig, String job, State from) {}
@@ -76,6 +84,7 @@ public class JobDesk {
   void restored(Restored restored) {
     books.invalidateAll();
     looks.invalidateAll();
+    plans.invalidateAll();
     slips.invalidateAll();
     remedies.invalidateAll();
   }
@@ -93,7 +102,9 @@ public class JobDesk {
         .compute(
             new Look(rig.content(), now.volumes(), now.slope()),
             (key, known) ->
-                known == null || known.isEnded() ? begin(() -> offers.oneByOne(now)) : known)
+                known == null || known.isEnded()
+                    ? begin(LONGEST, () -> offers.oneByOne(now))
+                    : known)
         .within(patience);
   }
 
@@ -101,9 +112,10 @@ public class JobDesk {
    * On one thread for everybody: who wants to fill a tank does not stand in line behind mistakes,
    * and who opens a page does not share the processors with many rigs being looked at.
    */
-  private <T> Awaited<T> begin(Callable<T> work) {
-    Awaited<T> awaited = new Awaited<>(LONGEST, LONGEST, work);
+  private <T> Awaited<T> begin(Duration lookedAway, Callable<T> work) {
+    Awaited<T> awaited = new Awaited<>(LONGEST, lookedAway, work);
     looking.execute(awaited);
+    awaited.endWhenNobodyLooks();
     return awaited;
   }
 
@@ -119,6 +131,27 @@ public class JobDesk {
    */
   public Plan plan(OpenRig rig, String job, State from) {
     return plan(rig, job, from, 0, Set.of());
+  }
+
+  /**
+   * The same, if it has been planned within some time; otherwise the planning goes on, and what was
+   * planned once is at hand.
+   *
+   * @throws fernwort.core.say.Refusal when the rig has no such job
+   */
+  public Optional<Plan> plan(OpenRig rig, String job, State from, Duration patience) {
+    Job found = book(rig).job(job);
+    Dry dry = dry(rig);
+    return plans
+        .asMap()
+        .compute(
+            new Planned(rig.content(), job, from, dry),
+            (key, known) ->
+                known == null || known.isEnded()
+                    ? begin(
+                        LOOKED_AWAY, () -> book(rig).plans().plan(found, from, dry, 0, Set.of()))
+                    : known)
+        .within(patience);
   }
 
   /**
@@ -180,7 +213,8 @@ public class JobDesk {
     return kept.asMap()
         .compute(
             asked,
-            (key, known) -> known == null || known.isEnded() ? bench.begin(LONGEST, work) : known);
+            (key, known) ->
+                known == null || known.isEnded() ? workers.begin(LONGEST, work) : known);
   }
 
   /** Returns the jobs of a rig, found once for each description. */

@@ -49,10 +49,9 @@ enum Says implements Phrase {
           + " Winter, De-winterize."),
   OFF_OUT_OR_HALF_WAY("; off, out or half way: {}"),
 
-  // SlipBench: where slips are tried: a few at a time for everybody, the others in a queue that is
+  // Workers: where slips are tried: a few at a time for everybody, the others in a queue that is
   // not long.
-  MANY_MISTAKES_ARE_BEING_TRIED(
-      "Many mistakes are being tried already. Nothing is lost; ask again in a moment."),
+  MUCH_IS_BEING_TRIED("Much is being tried already. Nothing is lost; ask again in a moment."),
 
   // States: what stands with each rig: its handles, levels and slope, the journal of them, who
   // travels.
@@ -76,6 +75,9 @@ enum Says implements Phrase {
   THE_SHEET_HAS_NO_SUCH_STEP_LOAD("The sheet has no such step; load it anew"),
   DOWN_TO("{} down to {}"),
   OF_STEPS_TICKED("{}: {} of {} steps ticked{}"),
+
+  STILL_TRYING_PARTS(
+      "Fernwort is still trying which part would save most. It goes on; ask again in a moment."),
 
   // Winters: sheets of winter and spring as they are done.
   ALSO_TICKED_BY("Step {} of “{}” was also ticked by {}, without a network.");

@@ -2,6 +2,7 @@ package fernwort.app.services;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import fernwort.app.compute.TooBusy;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.WinterStore;
 import fernwort.app.store.WinterStore.Outcome;
@@ -14,6 +15,7 @@ import fernwort.core.hygiene.Upkeep;
 import fernwort.core.id.PartId;
 import fernwort.core.kind.tank.Contents;
 import fernwort.core.rig.Slope;
+import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
 import fernwort.core.winter.FrostRisks;
 import fernwort.core.winter.Spring;
@@ -25,6 +27,7 @@ import fernwort.core.winter.sheets.WinterPlan;
 import fernwort.core.winter.sheets.WinterWish;
 import fernwort.core.winter.sheets.WinterizingMethod;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
@@ -40,16 +43,29 @@ public class Winters {
   private static final String SHEET = Says.BY_ITS_SHEET.text();
   private static final int AT_HAND = 20;
 
+  /** Who asks what would shorten it waits as long as this. */
+  private static final Duration PATIENCE = Duration.ofSeconds(10);
+
+  private static final Duration LONGEST = Duration.ofMinutes(4);
+
   private final WinterStore store;
   private final WinterText text;
   private final Sleep sleep;
   private final States states;
   private final JobDesk desk;
+  private final Workers workers;
   private final Logbook logbook;
   private final Diary diary;
   private final Clock clock;
   private final Cache<Asked, WinterizingMethods.Round> rounds =
       Caffeine.newBuilder().maximumSize(AT_HAND).build();
+
+  private final Cache<Shortened, Awaited<Optional<ShorterWinter.Found>>> shorter =
+      Caffeine.newBuilder().maximumSize(AT_HAND).build();
+
+  /** What was asked to be made shorter. */
+  private record Shortened(
+      OpenRig.Content rig, State state, WinterizingMethod school, WinterWish wish) {}
 
   /** What ways through the winter were asked of. */
   private record Asked(OpenRig.Content rig, Wintering now, WinterWish wish) {}
@@ -60,6 +76,7 @@ public class Winters {
       Sleep sleep,
       States states,
       JobDesk desk,
+      Workers workers,
       Logbook logbook,
       Diary diary,
       Clock clock) {
@@ -68,6 +85,7 @@ public class Winters {
     this.sleep = sleep;
     this.states = states;
     this.desk = desk;
+    this.workers = workers;
     this.logbook = logbook;
     this.diary = diary;
     this.clock = clock;
@@ -78,10 +96,26 @@ public class Winters {
     return Stream.of(WinterizingMethod.values()).map(school -> plan(rig, school, wish)).toList();
   }
 
-  /** Returns the one part that would shorten a way through the winter most, if one does. */
+  /**
+   * Returns the one part that would shorten a way through the winter most, if one does. What was
+   * begun goes on while somebody asks again.
+   *
+   * @throws TooBusy when it takes longer than anybody should wait
+   */
   public Optional<ShorterWinter.Found> shorter(
       OpenRig rig, WinterizingMethod school, WinterWish wish) {
-    return ShorterWinter.of(rig.network(), sleep.inUse(rig).state(), school, wish);
+    State state = sleep.inUse(rig).state();
+    return shorter
+        .asMap()
+        .compute(
+            new Shortened(rig.content(), state, school, wish),
+            (key, known) ->
+                known == null || known.isEnded()
+                    ? workers.begin(
+                        LONGEST, () -> ShorterWinter.of(rig.network(), state, school, wish))
+                    : known)
+        .within(PATIENCE)
+        .orElseThrow(() -> new TooBusy(Says.STILL_TRYING_PARTS.text()));
   }
 
   /** Returns what one school makes of it; what was made once is kept while nothing changes. */

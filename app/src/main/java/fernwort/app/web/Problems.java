@@ -21,6 +21,7 @@ import org.springframework.beans.TypeMismatchException;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.dao.DataAccessException;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.TransactionException;
 import org.springframework.ui.Model;
@@ -156,6 +157,9 @@ class Problems {
       HttpStatus status, @Nullable String message, Model model, HttpServletResponse response) {
     String ended = Sentence.ended(message);
     response.setStatus(status.value());
+    if (status == HttpStatus.SERVICE_UNAVAILABLE) {
+      response.setHeader(HttpHeaders.RETRY_AFTER, TooBusy.ASK_AGAIN);
+    }
     response.setHeader("X-Problem", URLEncoder.encode(ended, StandardCharsets.UTF_8));
     model.addAttribute("sentence", ended);
     model.addAttribute("theme", "auto");

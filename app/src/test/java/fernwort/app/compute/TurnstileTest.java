@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.fail;
 
 import java.time.Duration;
+import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
@@ -89,6 +90,48 @@ class TurnstileTest {
     }
   }
 
+  /** Slow ones hold up pages for a while; past them a few come in, and no more than that. */
+  @Test
+  void howeverManyPagesAreSlowThereIsABound() throws Exception {
+    Turnstile turnstile = new Turnstile(Duration.ofMillis(300));
+    CountDownLatch leave = new CountDownLatch(1);
+    AtomicInteger inside = new AtomicInteger();
+    AtomicInteger told = new AtomicInteger();
+    try (ExecutorService threads = Executors.newVirtualThreadPerTaskExecutor()) {
+      for (int i = 0; i < 50; i++) {
+        threads.submit(() -> {
+          try {
+            return turnstile.page(() -> {
+              inside.incrementAndGet();
+              return leave.await(1, TimeUnit.MINUTES);
+            });
+          } catch (TooBusy busy) {
+            return told.incrementAndGet();
+          }
+        });
+      }
+      assertThat(turnstile.<Integer>soon(() -> 7)).as("a note beside them").isEqualTo(7);
+      while (told.get() + inside.get() < 50) {
+        Thread.onSpinWait();
+      }
+      leave.countDown();
+    }
+    assertThat(inside.get()).isEqualTo(Runtime.getRuntime().availableProcessors() + 2);
+  }
+
+  /** Nothing about a rig goes by unbounded but what computes nothing itself. */
+  @Test
+  void whatIsNamedNowhereIsBounded() {
+    for (String path :
+        List.of("/rigs/tern/something-new", "/api/v1/rigs/tern/plan", "/c/token", "/api/v1/rigs")) {
+      assertThat(Lane.of(path).way()).as(path).isIn(Lane.Way.LOOK, Lane.Way.HEAVY);
+    }
+    assertThat(Lane.of("/rigs/tern/board").way()).isEqualTo(Lane.Way.SOON);
+    assertThat(Lane.of("/rigs/tern/runs/1/steps/2/done").way()).isEqualTo(Lane.Way.SOON);
+    assertThat(Lane.of("/rigs/tern/runs/1/replan").way()).isEqualTo(Lane.Way.LOOK);
+    assertThat(Lane.of("/health").way()).isEqualTo(Lane.Way.BY);
+  }
+
   /** The filter has no page to say it with: the answer goes to what says errors. */
   @Test
   void whoDoesNotGetInIsAnsweredWithTheReason() throws Exception {
@@ -106,6 +149,7 @@ class TurnstileTest {
         });
     assertThat(refused.getStatus()).isEqualTo(503);
     assertThat(refused.getErrorMessage()).contains("still computing").contains("ask again");
+    assertThat(refused.getHeader("Retry-After")).isEqualTo("5");
   }
 
   /** It only waits for jobs that are being looked at: somebody presses one of them meanwhile. */

@@ -6,10 +6,12 @@ import fernwort.core.demo.DemoRig;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.goal.Job;
+import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.mistake.Slip;
 import fernwort.core.jobs.plan.Offer;
 import fernwort.core.network.Network;
 import fernwort.core.rig.Rig;
+import fernwort.core.run.water.Dry;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -23,14 +25,28 @@ class JobDeskTest {
   private static final String JOB = "run-main";
 
   private final DemoRig demo = DemoRig.all().getFirst();
-  private final SlipBench bench = new SlipBench();
+  private final Workers workers = new Workers();
 
-  /** Neither books nor slips ask whether a rig sleeps. */
-  private final JobDesk desk = new JobDesk(bench, new Sleep(null, null, null, null), null);
+  /** A rig that is in use, its lines full. */
+  private final JobDesk desk =
+      new JobDesk(
+          workers,
+          new Sleep(null, null, null, null) {
+            @Override
+            public Dry dry(OpenRig rig) {
+              return Dry.NOTHING;
+            }
+          },
+          new AiredLines(null, null) {
+            @Override
+            Dry of(OpenRig rig) {
+              return Dry.NOTHING;
+            }
+          });
 
   @AfterEach
   void clear() {
-    bench.destroy();
+    workers.destroy();
   }
 
   private static Rig copy(Rig rig) {
@@ -76,6 +92,15 @@ class JobDeskTest {
     List<Offer> offers = desk.offers(rig, demo.state(), LONG).orElseThrow();
     assertThat(offers).extracting(Offer::job).isEqualTo(desk.book(rig).jobs().all());
     assertThat(desk.offers(rig, demo.state(), Duration.ZERO).orElseThrow()).isSameAs(offers);
+  }
+
+  /** A card of many jobs shows what is planned, and the rest the next time. */
+  @Test
+  void whatNobodyWaitedForIsPlannedTheNextTime() {
+    OpenRig rig = OpenRig.of("van", 1, demo.rig());
+    assertThat(desk.plan(rig, JOB, demo.state(), Duration.ZERO)).isEmpty();
+    Plan plan = desk.plan(rig, JOB, demo.state(), LONG).orElseThrow();
+    assertThat(desk.plan(rig, JOB, demo.state(), Duration.ZERO).orElseThrow()).isSameAs(plan);
   }
 
   @Test

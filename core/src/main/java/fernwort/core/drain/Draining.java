@@ -1,5 +1,6 @@
 package fernwort.core.drain;
 
+import fernwort.core.effort.Effort;
 import fernwort.core.id.LineId;
 import fernwort.core.id.PartId;
 import fernwort.core.network.Levels;
@@ -55,6 +56,7 @@ public final class Draining {
   }
 
   private Wintering drained() {
+    Effort.look();
     Passages passages = Passages.of(network, now, levels);
     for (int round = 0; round < MOST_ROUNDS; round++) {
       if (tanksRun(passages)) {

@@ -10,9 +10,12 @@ import java.util.concurrent.TimeUnit;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.stereotype.Component;
 
-/** Where slips are tried: a few at a time for everybody, the others in a queue that is not long. */
+/**
+ * Where mistakes are tried, and what else takes longer than a page should: a few at a time for
+ * everybody, the others in a queue that is not long.
+ */
 @Component
-public class SlipBench implements DisposableBean {
+public class Workers implements DisposableBean {
 
   /** As long as this somebody may look away before what they asked for ends. */
   private static final Duration LOOKED_AWAY = Duration.ofSeconds(20);
@@ -27,9 +30,9 @@ public class SlipBench implements DisposableBean {
           1,
           TimeUnit.MINUTES,
           new ArrayBlockingQueue<>(WAITING),
-          Thread.ofPlatform().daemon().name("slips-", 1).factory());
+          Thread.ofPlatform().daemon().name("workers-", 1).factory());
 
-  SlipBench() {
+  Workers() {
     threads.allowCoreThreadTimeOut(true);
   }
 
@@ -49,7 +52,7 @@ public class SlipBench implements DisposableBean {
     try {
       threads.execute(awaited);
     } catch (RejectedExecutionException e) {
-      throw new TooBusy(Says.MANY_MISTAKES_ARE_BEING_TRIED.text());
+      throw new TooBusy(Says.MUCH_IS_BEING_TRIED.text());
     }
     awaited.endWhenNobodyLooks();
     return awaited;

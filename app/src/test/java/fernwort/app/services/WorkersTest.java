@@ -14,17 +14,17 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 
-/** The bench on which slips are tried: bounded, looked at, ended. */
-class SlipBenchTest {
+/** What workers do: bounded, looked at, ended. */
+class WorkersTest {
 
   private static final Duration LONG = Duration.ofMinutes(1);
   private static final Duration SHORT = Duration.ofMillis(20);
 
-  private final SlipBench bench = new SlipBench();
+  private final Workers workers = new Workers();
 
   @AfterEach
   void clear() {
-    bench.destroy();
+    workers.destroy();
   }
 
   private static Object forEver(CountDownLatch ended) throws InterruptedException {
@@ -40,8 +40,8 @@ class SlipBenchTest {
 
   @Test
   void whatIsDoneIsHandedOutAndWhatIsNotGoesOn() {
-    assertThat(bench.begin(LONG, () -> 7).within(LONG)).contains(7);
-    Awaited<Object> slow = bench.begin(LONG, () -> forEver(new CountDownLatch(1)));
+    assertThat(workers.begin(LONG, () -> 7).within(LONG)).contains(7);
+    Awaited<Object> slow = workers.begin(LONG, () -> forEver(new CountDownLatch(1)));
     assertThat(slow.within(SHORT)).isEmpty();
     assertThat(slow.isEnded()).isFalse();
     slow.end();
@@ -50,7 +50,7 @@ class SlipBenchTest {
   @Test
   void whatNobodyNeedsAnyMoreStops() throws InterruptedException {
     CountDownLatch ended = new CountDownLatch(1);
-    Awaited<Object> slow = bench.begin(LONG, () -> forEver(ended));
+    Awaited<Object> slow = workers.begin(LONG, () -> forEver(ended));
     assertThat(slow.within(SHORT)).isEmpty();
     slow.end();
     assertThat(ended.await(5, TimeUnit.SECONDS)).isTrue();
@@ -61,7 +61,7 @@ class SlipBenchTest {
   @Test
   void whatNobodyLooksAtEndsByItself() throws InterruptedException {
     CountDownLatch ended = new CountDownLatch(1);
-    bench.begin(LONG, Duration.ofMillis(300), () -> forEver(ended));
+    workers.begin(LONG, Duration.ofMillis(300), () -> forEver(ended));
     assertThat(ended.await(10, TimeUnit.SECONDS)).isTrue();
   }
 
@@ -72,7 +72,7 @@ class SlipBenchTest {
     assertThatThrownBy(
             () -> {
               for (int i = 0; i < 100; i++) {
-                waiting.add(bench.begin(LONG, () -> forEver(ended)));
+                waiting.add(workers.begin(LONG, () -> forEver(ended)));
               }
             })
         .isInstanceOf(TooBusy.class)
@@ -81,6 +81,6 @@ class SlipBenchTest {
     for (Awaited<Object> gone : waiting) {
       assertThatThrownBy(() -> gone.within(LONG)).isInstanceOf(EffortExceededException.class);
     }
-    assertThat(bench.begin(LONG, () -> 3).within(LONG)).contains(3);
+    assertThat(workers.begin(LONG, () -> 3).within(LONG)).contains(3);
   }
 }

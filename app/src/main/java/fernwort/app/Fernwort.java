@@ -1,7 +1,7 @@
 package fernwort.app;
 
 import fernwort.app.backup.BackupDoor;
-import fernwort.app.backup.StoredRigs;
+import fernwort.app.backup.StoredRows;
 import fernwort.app.compute.Processors;
 import fernwort.app.security.HouseCertificate;
 import fernwort.app.security.ListenRule;
@@ -210,7 +210,7 @@ public class Fernwort {
     return BackupDoor.of(launch.data())
         .map(running -> running.restore(file))
         .orElseGet(
-            () -> AtRest.restore(DataFolder.claim(launch.data()), file, clock, StoredRigs.look()));
+            () -> AtRest.restore(DataFolder.claim(launch.data()), file, clock, StoredRows.look()));
   }
 
   /** Asks whoever sits there; a script has said what it means. */

@@ -1,5 +1,6 @@
 package fernwort.app.backup;
 
+import fernwort.app.store.SettingStore;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.say.Refusal;
 import jakarta.servlet.http.HttpServletResponse;
@@ -24,10 +25,12 @@ import org.springframework.web.multipart.MultipartFile;
 class BackupController {
 
   private final Backups backups;
+  private final SettingStore settings;
   private final Clock clock;
 
-  BackupController(Backups backups, Clock clock) {
+  BackupController(Backups backups, SettingStore settings, Clock clock) {
     this.backups = backups;
+    this.settings = settings;
     this.clock = clock;
   }
 
@@ -51,9 +54,10 @@ class BackupController {
     }
     Backups.Preview preview;
     try (InputStream in = file.getInputStream()) {
-      preview = backups.prepare(in, StoredRigs.look());
+      preview = backups.prepare(in, StoredRows.look());
     }
     model.addAttribute("preview", preview);
+    model.addAttribute("sameBroker", preview.broker().equals(settings.get(SettingStore.BROKER)));
     model.addAttribute("counts", RestoreCount.of(preview));
     model.addAttribute("made", preview.made().map(Date::from).orElse(null));
     return "restore";

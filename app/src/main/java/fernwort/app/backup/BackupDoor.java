@@ -96,7 +96,7 @@ public final class BackupDoor implements SmartLifecycle {
 
   private String restored(InputStream in) {
     try {
-      backups.restore(new LeftOpen(in), StoredRigs.look());
+      backups.restore(new LeftOpen(in), StoredRows.look());
       return OK;
     } catch (Refusal | StoreTrouble e) {
       return String.valueOf(e.getMessage());

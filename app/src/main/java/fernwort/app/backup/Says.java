@@ -29,7 +29,7 @@ enum Says implements Phrase {
   CARDS("Cards"),
   AUTOMATIONS("Automations"),
 
-  // StoredRigs: looks whether the rigs of a backup can be read.
+  // StoredRows: reads the rows of a backup as whoever shows them.
   ITS_HABITS_CANNOT_BE_READ("how its people live cannot be read");
 
   private final String text;

@@ -10,12 +10,13 @@ import fernwort.core.jobs.goal.Plan;
 import fernwort.core.jobs.goal.Step;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Steps as the text that is kept, and back. */
 @Component
-class StepText {
+public class StepText {
 
   private final JsonMapper mapper =
       JsonMapper.builder()
@@ -37,6 +38,24 @@ class StepText {
 
   Step read(String text) {
     return mapper.readValue(text, Step.class);
+  }
+
+  /**
+   * Tells whether a step can be read and shown.
+   *
+   * @throws RuntimeException when it cannot
+   */
+  public void check(String text) {
+    switch (read(text)) {
+      case Step.Move move -> {
+        Objects.requireNonNull(move.part());
+        Objects.requireNonNull(move.to());
+      }
+      case Step.Wait wait -> {
+        Objects.requireNonNull(wait.until());
+        Objects.requireNonNull(wait.seconds());
+      }
+    }
   }
 
   /** Returns the steps of a plan as they are kept. */

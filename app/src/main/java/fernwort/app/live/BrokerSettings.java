@@ -29,10 +29,14 @@ import org.springframework.stereotype.Component;
 @Component
 class BrokerSettings {
 
-  private static final String URL = "live:url";
+  private static final String URL = SettingStore.BROKER;
   private static final String USER = "live:user";
   private static final String CLIENT = "live:client";
   private static final String PASSWORD = "live-password";
+
+  /** Names the broker that the password was given for. */
+  private static final String GIVEN_FOR = "live-password-for";
+
   private static final String TRUSTED = "live-ca.pem";
   private static final int LONGEST = 200;
   private static final int LARGEST_CA = 100_000;
@@ -97,6 +101,7 @@ class BrokerSettings {
     settings.set(USER, user);
     if (password != null) {
       write(folder.path().resolve(PASSWORD), password.getBytes(StandardCharsets.UTF_8));
+      write(givenFor(), address.url().getBytes(StandardCharsets.UTF_8));
     }
   }
 
@@ -105,6 +110,7 @@ class BrokerSettings {
     settings.set(URL, "");
     settings.set(USER, "");
     write(folder.path().resolve(PASSWORD), new byte[0]);
+    write(givenFor(), new byte[0]);
     write(trusted(), new byte[0]);
   }
 
@@ -144,10 +150,26 @@ class BrokerSettings {
     }
   }
 
+  private Path givenFor() {
+    return folder.path().resolve(GIVEN_FOR);
+  }
+
+  /**
+   * Returns the password, if it was given for the broker that is set: a restored address never gets
+   * the one that was kept for another.
+   */
   private String password() {
     try {
       Path file = folder.path().resolve(PASSWORD);
-      return Files.exists(file) ? Files.readString(file) : "";
+      if (!Files.exists(file)) {
+        return "";
+      }
+      String url = settings.get(URL).orElse("");
+      if (!Files.exists(givenFor())) {
+        // An earlier Fernwort kept it, for the broker that was set then.
+        write(givenFor(), url.getBytes(StandardCharsets.UTF_8));
+      }
+      return Files.readString(givenFor()).equals(url) ? Files.readString(file) : "";
     } catch (IOException e) {
       return "";
     }

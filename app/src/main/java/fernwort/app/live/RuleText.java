@@ -190,7 +190,7 @@ public record RuleText(
   private static final double AN_HOUR = 3600;
 
   /** Returns the rule. */
-  Rule rule(String name) {
+  public Rule rule(String name) {
     return new Rule(
         name,
         tests(when),

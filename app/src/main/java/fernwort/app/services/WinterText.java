@@ -15,10 +15,12 @@ import fernwort.core.id.PartId;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Setting;
 import fernwort.core.say.Message;
+import fernwort.core.winter.sheets.Groups;
 import fernwort.core.winter.sheets.Operation;
 import fernwort.core.winter.sheets.WinterStep;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.KeyDeserializer;
@@ -27,7 +29,7 @@ import tools.jackson.databind.module.SimpleModule;
 
 /** Sheets of winter as the text that is kept, and back. */
 @Component
-class WinterText {
+public class WinterText {
 
   /**
    * What is kept of a sheet.
@@ -79,6 +81,24 @@ class WinterText {
 
   String write(Kept kept) {
     return mapper.writeValueAsString(kept);
+  }
+
+  /**
+   * Tells whether a sheet can be read and shown.
+   *
+   * @throws RuntimeException when it cannot
+   */
+  public void check(Rig rig, String text) {
+    Kept kept = read(rig, text);
+    Objects.requireNonNull(kept.before());
+    Objects.requireNonNull(kept.before().state());
+    kept.notes().forEach(Objects::requireNonNull);
+    for (WinterStep step : kept.steps()) {
+      Objects.requireNonNull(step.act());
+      Objects.requireNonNull(step.words());
+      Objects.requireNonNull(step.hand());
+    }
+    Groups.of(kept.steps());
   }
 
   /** Reads what was kept of a rig; ids of its lines are told from those of its parts by it. */

@@ -109,7 +109,7 @@ public class CardStore {
         .execute();
   }
 
-  private static Card card(CardRecord r) {
+  static Card card(CardRecord r) {
     return new Card(
         r.getToken(),
         r.getRig(),

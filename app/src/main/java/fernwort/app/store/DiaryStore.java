@@ -366,7 +366,7 @@ public class DiaryStore {
         .fetch(DiaryStore::kept);
   }
 
-  private static Kept kept(DiaryRecord r) {
+  static Kept kept(DiaryRecord r) {
     String replaces = r.getReplaces();
     return new Kept(
         new Entry(r.getId(), r.getHappenedAt().toInstant(), what(r)),

@@ -100,7 +100,7 @@ public class LiveStore {
     record.store();
   }
 
-  private static Alarm alarm(LiveAlarmRecord r) {
+  static Alarm alarm(LiveAlarmRecord r) {
     return new Alarm(
         r.getId(),
         AlarmCode.valueOf(r.getCode()),

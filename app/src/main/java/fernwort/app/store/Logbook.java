@@ -389,7 +389,7 @@ public class Logbook {
     return at.atOffset(ZoneOffset.UTC);
   }
 
-  private static Entry entry(JournalRecord r) {
+  static Entry entry(JournalRecord r) {
     return new Entry(
         r.getSeq(),
         r.getMadeAt().toInstant(),

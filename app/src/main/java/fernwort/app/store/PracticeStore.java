@@ -2,6 +2,7 @@ package fernwort.app.store;
 
 import static fernwort.app.store.db.Tables.PRACTICE;
 
+import fernwort.app.store.db.tables.records.PracticeRecord;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -34,12 +35,15 @@ public class PracticeStore {
     return db.selectFrom(PRACTICE)
         .where(PRACTICE.RIG.eq(rig).and(PRACTICE.PERSON.eq(person)))
         .orderBy(PRACTICE.DUE, PRACTICE.WHAT)
-        .fetch(r ->
-            new Kept(
-                r.getWhat(),
-                r.getBox(),
-                LocalDate.parse(r.getDue()),
-                Optional.ofNullable(r.getPassedOn()).map(LocalDate::parse)));
+        .fetch(PracticeStore::kept);
+  }
+
+  static Kept kept(PracticeRecord r) {
+    return new Kept(
+        r.getWhat(),
+        r.getBox(),
+        LocalDate.parse(r.getDue()),
+        Optional.ofNullable(r.getPassedOn()).map(LocalDate::parse));
   }
 
   /** Keeps what came of practising something, in the place of what was kept of it. */

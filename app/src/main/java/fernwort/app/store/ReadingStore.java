@@ -126,7 +126,7 @@ public class ReadingStore {
         counted);
   }
 
-  private static Mean mean(LiveMeanRecord r) {
+  static Mean mean(LiveMeanRecord r) {
     return new Mean(
         r.getName(),
         r.getSpan(),

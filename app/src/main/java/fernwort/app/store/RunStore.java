@@ -219,7 +219,7 @@ public class RunStore {
         .execute();
   }
 
-  private static Run run(JobRunRecord r) {
+  static Run run(JobRunRecord r) {
     return new Run(
         r.getId(),
         r.getRig(),
@@ -232,7 +232,7 @@ public class RunStore {
         r.getMoved());
   }
 
-  private static Row row(RunStepRecord r) {
+  static Row row(RunStepRecord r) {
     return new Row(
         r.getSeq(),
         r.getStage(),

@@ -37,6 +37,10 @@ enum Says implements Phrase {
   THERE_IS_NO_SUCH_RUN_SHEET_BEGIN("There is no such run sheet; begin another from Jobs"),
   A_NOTE_HAS_ROOM_FOR_CHARACTERS("A note has room for {} characters; shorten it"),
 
+  // StoredRow: a row as it is kept, read as the store reads it that hands it on.
+  NO_ADDRESS_OF_A_RIG("“{}” is no address of a rig"),
+  CANNOT_BE("{} cannot be {}"),
+
   // SettingStore: what holds for this whole copy.
   THERE_IS_ROOM_FOR_LETTERS("There is room for {} letters; shorten it"),
 

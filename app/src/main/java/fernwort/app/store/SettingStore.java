@@ -12,6 +12,9 @@ import org.springframework.transaction.annotation.Transactional;
 @Repository
 public class SettingStore {
 
+  /** The name of the entry that says where the broker is: what leaves this machine goes there. */
+  public static final String BROKER = "live:url";
+
   private static final int LONGEST = 400;
 
   private final DSLContext db;

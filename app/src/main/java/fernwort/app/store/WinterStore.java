@@ -115,6 +115,16 @@ public class WinterStore {
         begun.put(t.getSeq(), t.getBegunAt().toInstant());
       }
     }
+    return kept(r, ticks, begun);
+  }
+
+  /** A sheet of which no tick is known. */
+  static Kept named(WinterSheetRecord r) {
+    return kept(r, Map.of(), Map.of());
+  }
+
+  private static Kept kept(
+      WinterSheetRecord r, Map<Integer, Instant> ticks, Map<Integer, Instant> begun) {
     return new Kept(
         r.getId(),
         r.getRig(),

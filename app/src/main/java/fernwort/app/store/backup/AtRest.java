@@ -78,6 +78,7 @@ public final class AtRest {
   public static String restore(DataFolder folder, Path file, Clock clock, Look look) {
     try (InputStream in = Files.newInputStream(file);
         Staging staging = Staging.read(in, folder.database(), look)) {
+      staging.expectWhole();
       return DatabaseFile.exchange(folder, clock, staging.database())
           .map(copy -> Says.RESTORED_FROM_WHAT_WAS.filled(file, copy))
           .orElse(Says.RESTORED_FROM.filled(file));

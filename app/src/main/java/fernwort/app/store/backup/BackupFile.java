@@ -18,6 +18,7 @@ import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.zip.GZIPInputStream;
 import org.h2.engine.Constants;
@@ -27,7 +28,7 @@ import tools.jackson.core.StreamReadConstraints;
 import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Writes everything that is kept as one JSON file: {@code {format, made, step, tables}}. */
+/** Writes everything that is kept as one JSON file: {@code {format, made, step, tables, sum}}. */
 public final class BackupFile {
 
   static final String FORMAT = "fernwort-backup-1";
@@ -59,14 +60,16 @@ public final class BackupFile {
       json.writeStringProperty("made", made.toString());
       json.writeNumberProperty("step", Schema.NEWEST);
       json.writeObjectPropertyStart("tables");
+      RowSum sum = new RowSum();
       for (String table : Tables.ALL) {
         json.writeRaw("\n");
         json.writeArrayPropertyStart(table);
-        written.put(table, rows(connection, table, json));
+        written.put(table, rows(connection, table, json, sum));
         json.writeEndArray();
       }
       json.writeEndObject();
       json.writeRaw("\n");
+      json.writeStringProperty("sum", sum.hex());
       json.writeEndObject();
     } finally {
       connection.rollback();
@@ -76,7 +79,7 @@ public final class BackupFile {
     return new BackupCounts(written);
   }
 
-  private static long rows(Connection connection, String table, JsonGenerator json)
+  private static long rows(Connection connection, String table, JsonGenerator json, RowSum sum)
       throws SQLException, IOException {
     try (Statement statement = connection.createStatement();
         ResultSet rows = statement.executeQuery("select * from \"" + table + "\" order by 1, 2")) {
@@ -84,30 +87,43 @@ public final class BackupFile {
       long count = 0;
       while (rows.next()) {
         count++;
+        SortedMap<String, @Nullable Object> row = new TreeMap<>();
         json.writeRaw("\n");
         json.writeStartObject();
         for (int i = 1; i <= columns; i++) {
-          json.writeName(rows.getMetaData().getColumnName(i));
-          value(rows.getObject(i), json);
+          String name = rows.getMetaData().getColumnName(i);
+          Object value = plain(rows.getObject(i));
+          json.writeName(name);
+          write(value, json);
+          row.put(name, value);
         }
         json.writeEndObject();
+        sum.add(table, row);
       }
       return count;
     }
   }
 
-  private static void value(@Nullable Object value, JsonGenerator json)
-      throws SQLException, IOException {
+  /** A value as it is read back: a whole number, a number, a truth, a time or a text. */
+  private static @Nullable Object plain(@Nullable Object value) throws SQLException, IOException {
+    return switch (value) {
+      case null -> null;
+      case Integer number -> number.longValue();
+      case Clob text -> whole(text);
+      case Long _, Double _, Boolean _, OffsetDateTime _ -> value;
+      default -> value.toString();
+    };
+  }
+
+  private static void write(@Nullable Object value, JsonGenerator json) {
     switch (value) {
       case null -> json.writeNull();
-      case Integer number -> json.writeNumber(number);
       case Long number -> json.writeNumber(number);
       case Double number -> json.writeNumber(number);
       case Boolean truth -> json.writeBoolean(truth);
       case OffsetDateTime time ->
           json.writeString(time.withOffsetSameInstant(ZoneOffset.UTC).toString());
-      case Clob text -> json.writeString(whole(text));
-      default -> json.writeString(value.toString());
+      case Object text -> json.writeString(text.toString());
     }
   }
 

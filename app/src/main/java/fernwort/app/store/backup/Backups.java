@@ -112,9 +112,16 @@ public class Backups {
    * @param made when it was made, if it says so
    * @param file how many rows of each table it has
    * @param here how many are here now
+   * @param leftOut what nobody could show and is left out, a sentence each
+   * @param broker where the broker is by it, if it says so
    */
   public record Preview(
-      String token, Optional<Instant> made, BackupCounts file, BackupCounts here) {}
+      String token,
+      Optional<Instant> made,
+      BackupCounts file,
+      BackupCounts here,
+      List<String> leftOut,
+      Optional<String> broker) {}
 
   private record Waiting(String token, Staging staging, Instant since) {}
 
@@ -131,7 +138,13 @@ public class Backups {
     String token = UUID.randomUUID().toString();
     waiting = Optional.of(new Waiting(token, staging, clock.instant()));
     try (Connection connection = source.getConnection()) {
-      return new Preview(token, staging.made(), staging.counts(), BackupCounts.of(connection));
+      return new Preview(
+          token,
+          staging.made(),
+          staging.counts(),
+          BackupCounts.of(connection),
+          staging.leftOut(),
+          staging.broker());
     } catch (SQLException e) {
       letGo();
       throw new IllegalStateException("what is here cannot be counted", e);
@@ -181,6 +194,7 @@ public class Backups {
   public synchronized void restore(InputStream file, Look look) {
     letGo();
     try (Staging staging = read(file, look)) {
+      staging.expectWhole();
       replaceWith(staging);
     }
   }

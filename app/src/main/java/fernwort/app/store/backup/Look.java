@@ -1,11 +1,16 @@
 package fernwort.app.store.backup;
 
-/** Looks at what a backup holds of a rig; each throws a refusal when it cannot be read. */
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/** Reads rows of a backup as whoever shows them does, each table after those it refers to. */
 public interface Look {
 
-  /** Looks at the description of a rig. */
-  void rig(String description);
-
-  /** Looks at how its people live. */
-  void habits(String text);
+  /**
+   * Reads a row.
+   *
+   * @param row its values by column: whole numbers, numbers, truths, times with their offset, texts
+   * @throws RuntimeException when nobody could show it, saying why
+   */
+  void row(String table, Map<String, @Nullable Object> row);
 }

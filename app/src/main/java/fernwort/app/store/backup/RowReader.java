@@ -8,7 +8,7 @@ import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Iterator;
 import java.util.List;
-import java.util.Map;
+import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
@@ -41,7 +41,7 @@ final class RowReader implements AutoCloseable {
    *
    * @param number its place in its table, from 0
    */
-  record Row(String table, int number, Map<String, @Nullable Object> values) {}
+  record Row(String table, int number, SortedMap<String, @Nullable Object> values) {}
 
   /** Rows that were read, and why there are no more: the end, or a fault. */
   private record Batch(List<Row> rows, boolean last, @Nullable Throwable fault) {}
@@ -119,8 +119,8 @@ final class RowReader implements AutoCloseable {
     }
   }
 
-  private Map<String, @Nullable Object> row(String table, int number) {
-    Map<String, @Nullable Object> row = new TreeMap<>();
+  private SortedMap<String, @Nullable Object> row(String table, int number) {
+    SortedMap<String, @Nullable Object> row = new TreeMap<>();
     while (json.nextToken() == JsonToken.PROPERTY_NAME) {
       String column = json.currentName();
       if (!COLUMN.matcher(column).matches()) {

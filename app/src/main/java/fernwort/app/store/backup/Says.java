@@ -66,7 +66,14 @@ enum Says implements Phrase {
   A_ROW_REFERS("a row of {} belongs to {} “{}”, which is not in it"),
   ROW_OF("row {} of {}: {}"),
   A_ROW_OF_STANDS_TWICE("a row of {} is in it twice"),
-  RIG("rig {}: {}");
+  IT_WAS_CHANGED(
+      "it is not as it was written: its rows do not sum up to its “sum”. If you changed it on"
+          + " purpose, take “sum” out of it"),
+  A_SHEET_LACKS_STEPS("the sheet {} of a job lacks some of its steps"),
+  IT_CANNOT_BE_SHOWN("nothing in Fernwort can show it"),
+  ROWS_WOULD_BE_LEFT_OUT(
+      "{} rows of this backup cannot be read: {}. Nothing was changed. Start Fernwort and restore it"
+          + " under Rigs; there you can leave them out.");
 
   private final String text;
 

@@ -1,15 +1,13 @@
 package fernwort.app.store.backup;
 
+import fernwort.app.store.SettingStore;
 import fernwort.app.store.disk.NewDatabase;
 import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
+import java.sql.Clob;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -21,12 +19,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.function.Consumer;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
@@ -44,12 +40,19 @@ final class Staging implements AutoCloseable {
 
   private static final int ROWS_AT_ONCE = 5_000;
 
+  private static final int MOST_TOLD = 5;
+
   /** The rows of a table mostly have the same columns; more sorts than this are no backup. */
   private static final int MOST_FORMS = 500;
+
+  /** Without one of these rows a rig is not what it was. */
+  private static final List<String> NEEDED = List.of("rig", "rig_version");
 
   private final NewDatabase database;
   private final Connection connection;
   private final Map<String, PreparedStatement> inserts = new HashMap<>();
+  private final RowSum sum = new RowSum();
+  private final List<String> leftOut = new ArrayList<>();
   private Optional<Instant> made = Optional.empty();
 
   private Staging(NewDatabase database) {
@@ -107,6 +110,8 @@ final class Staging implements AutoCloseable {
             tables(json);
             filled = true;
           }
+          case "sum" ->
+              expect(sum.hex().equals(json.getValueAsString()), Says.IT_WAS_CHANGED.text());
           case "made" -> made = moment(json);
           default -> json.skipChildren();
         }
@@ -151,6 +156,7 @@ final class Staging implements AutoCloseable {
       int kept = 0;
       for (RowReader.Row row = rows.next(); row != null; row = rows.next()) {
         insert(row.table(), row.number(), row.values());
+        sum.add(row.table(), row.values());
         if (++kept % ROWS_AT_ONCE == 0) {
           connection.commit();
         }
@@ -243,47 +249,131 @@ final class Staging implements AutoCloseable {
     return insert;
   }
 
+  /**
+   * Reads every row by what will show it. What a rig is has to be readable; of all else that is
+   * not, the row is left out, and told.
+   */
   private void check(Look look) throws SQLException {
-    Consumer<String> rig = once(look::rig);
-    long rigs = each("select id, description from rig", rig);
-    expect(rigs > 0, Says.THERE_IS_NO_RIG_IN_IT.text());
-    each("select id, habits from rig", once(look::habits));
-    each("select rig, description from rig_version", rig);
-  }
-
-  /** Looks at the same text once. */
-  private static Consumer<String> once(Consumer<String> look) {
-    Set<ByteBuffer> seen = new HashSet<>();
-    return text -> {
-      if (seen.add(digest(text))) {
-        look.accept(text);
+    expect(counts().of("rig") > 0, Says.THERE_IS_NO_RIG_IN_IT.text());
+    for (String table : NEEDED) {
+      read(
+          table,
+          look,
+          (row, fault) -> {
+            throw new Refusal(NO_BACKUP.formatted(Says.ROW_OF.filled(row, table, why(fault))));
+          });
+    }
+    for (String table : Tables.ALL) {
+      if (!NEEDED.contains(table)) {
+        List<Long> lost = new ArrayList<>();
+        read(
+            table,
+            look,
+            (row, fault) -> {
+              lost.add(row);
+              leftOut.add(Says.ROW_OF.filled(row, table, why(fault)));
+            });
+        for (long row : lost) {
+          run("delete from \"%s\" where _rowid_ = %d".formatted(table, row));
+        }
       }
-    };
+    }
+    withoutAllSteps();
   }
 
-  private static ByteBuffer digest(String text) {
-    try {
-      return ByteBuffer.wrap(
-          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8)));
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java has it", e);
+  /** What is said where a row cannot be read. */
+  private interface Fault {
+    void at(long row, RuntimeException why);
+  }
+
+  /** Reads a table row by row, in little memory whatever its size; rows count from 1. */
+  private void read(String table, Look look, Fault fault) throws SQLException {
+    try (Statement statement = connection.createStatement();
+        ResultSet rows =
+            statement.executeQuery("select _rowid_, t.* from \"%s\" t".formatted(table))) {
+      while (rows.next()) {
+        Map<String, @Nullable Object> row = new TreeMap<>();
+        for (int i = 2; i <= rows.getMetaData().getColumnCount(); i++) {
+          row.put(rows.getMetaData().getColumnName(i), plain(rows.getObject(i)));
+        }
+        try {
+          look.row(table, row);
+        } catch (RuntimeException e) {
+          fault.at(rows.getLong(1), e);
+        }
+      }
     }
   }
 
-  private long each(String query, Consumer<String> look) throws SQLException {
+  private static @Nullable Object plain(@Nullable Object value) throws SQLException {
+    return value instanceof Clob text ? text.getSubString(1, (int) text.length()) : value;
+  }
+
+  /** A sheet of a job shows its steps by their numbers: all are there, or it is left out. */
+  private void withoutAllSteps() throws SQLException {
+    List<String> torn =
+        texts(
+            "select run from run_step group by run"
+                + " having min(seq) <> 0 or max(seq) <> count(*) - 1");
+    for (String id : torn) {
+      leftOut.add(Says.A_SHEET_LACKS_STEPS.filled(clip(id)));
+      try (PreparedStatement delete =
+          connection.prepareStatement("delete from job_run where id = ?")) {
+        delete.setString(1, id);
+        delete.executeUpdate();
+      }
+    }
+  }
+
+  private void run(String change) throws SQLException {
+    try (Statement statement = connection.createStatement()) {
+      statement.executeUpdate(change);
+    }
+  }
+
+  private List<String> texts(String query) throws SQLException {
     try (Statement statement = connection.createStatement();
         ResultSet rows = statement.executeQuery(query)) {
-      long count = 0;
+      List<String> texts = new ArrayList<>();
       while (rows.next()) {
-        count++;
-        try {
-          look.accept(rows.getString(2));
-        } catch (Refusal e) {
-          throw new Refusal(
-              NO_BACKUP.formatted(Says.RIG.filled(clip(rows.getString(1)), clip(e.getMessage()))));
-        }
+        texts.add(rows.getString(1));
       }
-      return count;
+      return texts;
+    }
+  }
+
+  /** A sentence of ours says why; what a library says of broken text is no sentence. */
+  private static String why(RuntimeException fault) {
+    boolean ours = fault instanceof Refusal || fault instanceof IllegalArgumentException;
+    return ours && fault.getMessage() != null
+        ? clip(fault.getMessage())
+        : Says.IT_CANNOT_BE_SHOWN.text();
+  }
+
+  /**
+   * Expects that nothing has to be left out, where nobody can be asked.
+   *
+   * @throws Refusal naming the rows
+   */
+  void expectWhole() {
+    if (!leftOut.isEmpty()) {
+      String rows = leftOut.stream().limit(MOST_TOLD).collect(Collectors.joining("; "));
+      throw new Refusal(Says.ROWS_WOULD_BE_LEFT_OUT.with(leftOut.size(), rows));
+    }
+  }
+
+  /** Returns in a sentence each what was left out because nobody could show it. */
+  List<String> leftOut() {
+    return List.copyOf(leftOut);
+  }
+
+  /** Returns where the broker is by this backup, if it says so. */
+  Optional<String> broker() {
+    try {
+      return texts("select entry from setting where name = '" + SettingStore.BROKER + "'").stream()
+          .findFirst();
+    } catch (SQLException e) {
+      throw new IllegalStateException("what was read in cannot be asked", e);
     }
   }
 
@@ -315,11 +405,7 @@ final class Staging implements AutoCloseable {
         while (rows.next()) {
           for (int i = 1; i <= columns; i++) {
             Object value = rows.getObject(i);
-            insert.setObject(
-                i,
-                value instanceof java.sql.Clob text
-                    ? text.getSubString(1, (int) text.length())
-                    : value);
+            insert.setObject(i, plain(value));
           }
           insert.executeUpdate();
         }

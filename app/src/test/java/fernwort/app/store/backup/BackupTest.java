@@ -3,19 +3,21 @@ package fernwort.app.store.backup;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.backup.StoredRigs;
+import fernwort.app.backup.StoredRows;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.disk.DatabaseFile;
 import fernwort.app.store.disk.FolderOpening;
 import fernwort.app.store.disk.FolderWatch;
 import fernwort.app.store.disk.Schema;
 import fernwort.core.say.Refusal;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
+import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.Statement;
 import java.time.Clock;
@@ -25,6 +27,7 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
@@ -32,7 +35,9 @@ import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 
 /** Everything out as one file, and in again. */
@@ -47,23 +52,43 @@ class BackupTest {
 
   /** A folder as an earlier Fernwort left it, backed up. */
   @BeforeEach
-  void backUp() throws IOException {
+  void backUp() throws Exception {
     DataFolder folder = DataFolder.claim(home.resolve("first"));
     try (InputStream packed = getClass().getResourceAsStream("/kept/v5.mv.db.gz");
         InputStream in = new GZIPInputStream(packed)) {
       Files.write(folder.database(), in.readAllBytes());
     }
+    describe(folder);
     backup = home.resolve("backup.json");
     AtRest.backUp(folder, backup, NOON);
     folder.release();
     text = Files.readString(backup);
   }
 
+  /** A rule that says something, and a sheet that begins with its first step. */
+  private static void describe(DataFolder folder) throws Exception {
+    String url = "jdbc:h2:" + folder.database().toString().replace(".mv.db", "");
+    try (Connection db = DriverManager.getConnection(url + ";DATABASE_TO_LOWER=TRUE", "sa", "");
+        Statement statement = db.createStatement()) {
+      statement.execute(
+          """
+          update automation set rule = '{"purpose": "stop-when-full", "tank": "main", "other": "",
+            "valve": "fill", "second": "", "low": 10, "high": 90, "purge": ""}'\
+          """);
+      statement.execute("update run_step set seq = 0");
+    }
+  }
+
+  /** As somebody leaves it who changed it on purpose: without what its rows sum up to. */
+  private static String edited(String file) {
+    return file.replaceFirst(",\"sum\":\"[0-9a-f]+\"", "");
+  }
+
   private String restored(String file) throws IOException {
     Path from = Files.writeString(home.resolve("from.json"), file);
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     try {
-      String said = AtRest.restore(folder, from, NOON, StoredRigs.look());
+      String said = AtRest.restore(folder, from, NOON, StoredRows.look());
       assertThat(said).startsWith("Restored from");
       return backedUp(folder);
     } finally {
@@ -91,7 +116,7 @@ class BackupTest {
     AtRest.backUp(first, packed, NOON);
     first.release();
     DataFolder folder = DataFolder.claim(home.resolve("second"));
-    AtRest.restore(folder, packed, NOON, StoredRigs.look());
+    AtRest.restore(folder, packed, NOON, StoredRows.look());
     assertThat(backedUp(folder)).isEqualTo(text);
     folder.release();
     assertThat(packed.toFile().length()).isLessThan(text.length() / 3);
@@ -180,7 +205,7 @@ class BackupTest {
     FolderOpening.prepare(folder, NOON);
     DatabaseFile.setPassphrase(folder, "{hash}");
     byte[] before = Files.readAllBytes(folder.database());
-    String said = AtRest.restore(folder, backup, NOON, StoredRigs.look());
+    String said = AtRest.restore(folder, backup, NOON, StoredRows.look());
     assertThat(said).contains("is kept as");
     assertThat(Files.readAllBytes(Path.of(said.replaceAll(".*kept as (.*)\\.$", "$1"))))
         .isEqualTo(before);
@@ -192,7 +217,7 @@ class BackupTest {
   void aDamagedFolderIsRestoredToo() throws IOException {
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     Files.write(folder.database(), new byte[5000]);
-    AtRest.restore(folder, backup, NOON, StoredRigs.look());
+    AtRest.restore(folder, backup, NOON, StoredRows.look());
     FolderOpening.prepare(folder, NOON);
     assertThat(backedUp(folder)).isEqualTo(text);
     folder.release();
@@ -214,16 +239,16 @@ class BackupTest {
       })
   void aBackupThatIsNotWholeOrSoundIsRefusedAndNothingIsChanged(
       String sound, String wrong, String words) throws IOException {
-    String file = text.replace(sound, wrong);
-    assertThat(file).isNotEqualTo(text);
+    String file = edited(text.replace(sound, wrong));
+    assertThat(file).isNotEqualTo(edited(text));
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     FolderOpening.prepare(folder, NOON);
     byte[] before = Files.readAllBytes(folder.database());
     Path from = Files.writeString(home.resolve("from.json"), file);
     if (words.equals("NOT REFUSED")) {
-      assertThat(AtRest.restore(folder, from, NOON, StoredRigs.look())).startsWith("Restored");
+      assertThat(AtRest.restore(folder, from, NOON, StoredRows.look())).startsWith("Restored");
     } else {
-      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRows.look()))
           .isInstanceOf(Refusal.class)
           .hasMessageContaining(words)
           .hasMessageContaining("Nothing was changed");
@@ -241,7 +266,7 @@ class BackupTest {
     for (int round = 0; round < 20; round++) {
       Path from = home.resolve("cut.json");
       Files.write(from, java.util.Arrays.copyOf(whole, random.nextInt(whole.length - 3)));
-      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRows.look()))
           .isInstanceOf(Refusal.class)
           .hasMessageContaining("Nothing was changed");
     }
@@ -250,13 +275,13 @@ class BackupTest {
 
   @Test
   void aRigThatCannotBeReadIsNamed() throws IOException {
-    String file = text.replaceFirst("vehicle", "bicycle");
-    assertThat(file).isNotEqualTo(text);
+    String file = edited(text.replaceFirst("vehicle", "bicycle"));
+    assertThat(file).isNotEqualTo(edited(text));
     DataFolder folder = DataFolder.claim(home.resolve("second"));
     Path from = Files.writeString(home.resolve("from.json"), file);
-    assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+    assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRows.look()))
         .isInstanceOf(Refusal.class)
-        .hasMessageContaining("rig marginalia");
+        .hasMessageContaining("row 1 of rig: ");
     folder.release();
   }
 
@@ -266,7 +291,58 @@ class BackupTest {
     refuses(text.replaceAll("(?s)\"tables\":\\{.*", "\"tables\":{}\n}"), "there is no rig in it");
     String habits = text.replaceFirst("\"habits\":\"(?:[^\"\\\\]|\\\\.)*\"", "\"habits\":\"a b\"");
     assertThat(habits).isNotEqualTo(text);
-    refuses(habits, "how its people live cannot be read");
+    refuses(edited(habits), "how its people live cannot be read");
+  }
+
+  /** Who changes one row by accident is told, also where nothing is packed. */
+  @Test
+  void aPlainBackupThatWasChangedIsRefused() throws IOException {
+    refuses(text.replaceFirst("\"version\":1,", "\"version\":2,"), "do not sum up");
+    assertThat(restored(edited(text))).isEqualTo(text);
+  }
+
+  static Stream<Arguments> rowsNobodyCanShow() {
+    return Stream.of(
+        Arguments.of("diary", "\"kind\":\"[A-Z]+\"", "\"kind\":\"PARTY\""),
+        Arguments.of("diary", "\"volume\":[0-9.]+", "\"volume\":-5.0"),
+        Arguments.of("diary", "\"standing\":\"stands\"", "\"standing\":\"floats\""),
+        Arguments.of("diary", "\"happened_at\":\"2026", "\"happened_at\":\"+12026"),
+        Arguments.of("journal", "\"kind\":\"[A-Z]+\"", "\"kind\":\"DANCE\""),
+        Arguments.of("job_run", "\"outcome\":\"[A-Z]+\"", "\"outcome\":\"\""),
+        Arguments.of("run_step", "\"step\":\"(?:[^\"\\\\]|\\\\.)*\"", "\"step\":\"{}\""),
+        Arguments.of("run_step", "\"mark\":\"[A-Z]+\"", "\"mark\":\"MAYBE\""),
+        Arguments.of("automation", "\"rule\":\"(?:[^\"\\\\]|\\\\.)*\"", "\"rule\":\"[]\""));
+  }
+
+  /** Told with its row before anything is changed; where somebody can be asked, it stays out. */
+  @ParameterizedTest
+  @MethodSource("rowsNobodyCanShow")
+  void aRowThatNobodyCanShowIsToldAndLeftOut(String table, String sound, String wrong)
+      throws Exception {
+    int at = text.indexOf("\"" + table + "\":[");
+    String file = edited(text.substring(0, at) + text.substring(at).replaceFirst(sound, wrong));
+    assertThat(file).as("there is one to change").isNotEqualTo(edited(text));
+    refuses(file, " of " + table + ": ");
+    try (Staging staging =
+        Staging.read(
+            new ByteArrayInputStream(file.getBytes(StandardCharsets.UTF_8)),
+            home.resolve("lost.mv.db"),
+            StoredRows.look())) {
+      assertThat(staging.leftOut()).isNotEmpty().first().asString().contains("row ", table);
+      assertThat(staging.counts().of(table))
+          .isLessThan(BackupCounts.read(Files.newInputStream(backup)).of(table));
+    }
+  }
+
+  @Test
+  void anAddressThatIsNoneMakesNoRig() throws IOException {
+    for (String wrong : List.of("", "../x")) {
+      refuses(
+          edited(
+              text.replace("\"rig\":\"tern\"", "\"rig\":\"" + wrong + "\"")
+                  .replace("\"id\":\"tern\"", "\"id\":\"" + wrong + "\"")),
+          "is no address of a rig");
+    }
   }
 
   /** A small file may unpack to any size: it is not read to its end. */
@@ -287,7 +363,7 @@ class BackupTest {
           }
         };
     Path place = home.resolve("blanks.mv.db");
-    assertThatThrownBy(() -> Staging.read(blanks, place, StoredRigs.look()))
+    assertThatThrownBy(() -> Staging.read(blanks, place, StoredRows.look()))
         .isInstanceOf(Refusal.class)
         .hasMessageContaining("unpacks to more than 1024 MB");
     assertThat(home.resolve("half.blanks.mv.db")).doesNotExist();
@@ -309,7 +385,7 @@ class BackupTest {
     Path from = Files.writeString(home.resolve("wrong.json"), file);
     DataFolder folder = DataFolder.claim(home.resolve("third"));
     try {
-      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRigs.look()))
+      assertThatThrownBy(() -> AtRest.restore(folder, from, NOON, StoredRows.look()))
           .isInstanceOf(Refusal.class)
           .hasMessageContaining(because);
     } finally {
@@ -326,7 +402,7 @@ class BackupTest {
       try (Connection db = source.getConnection();
           Staging staging =
               Staging.read(
-                  Files.newInputStream(backup), home.resolve("less.mv.db"), StoredRigs.look())) {
+                  Files.newInputStream(backup), home.resolve("less.mv.db"), StoredRows.look())) {
         staging.replace(db);
       }
       assertThat(on(folder, source, 0).today()).isEmpty();

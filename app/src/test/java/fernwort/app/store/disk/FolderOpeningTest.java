@@ -3,8 +3,8 @@ package fernwort.app.store.disk;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import fernwort.app.backup.StoredRigs;
 import fernwort.app.store.DataFolder;
+import fernwort.core.format.RigFormat;
 import fernwort.core.say.Refusal;
 import java.io.IOException;
 import java.io.InputStream;
@@ -100,7 +100,7 @@ class FolderOpeningTest {
     assertThat(ask("select shown from level where tank = 'main'")).isEqualTo("62 L");
     assertThat(ask("select count(*) from journal")).isEqualTo("2");
     assertThat(ask("select position_id from handle where part = 'bypass'")).isEqualTo("open");
-    StoredRigs.look().rig(ask("select description from rig where id = 'tern'"));
+    new RigFormat().readKept(ask("select description from rig where id = 'tern'"));
     assertThat(ask("select count(*) from rig_version where shows <> version")).isEqualTo("0");
     try (Stream<Path> copies = Files.list(folder.path().resolve(DatabaseFile.COPIES))) {
       assertThat(Files.readAllBytes(copies.findFirst().orElseThrow())).isEqualTo(before);

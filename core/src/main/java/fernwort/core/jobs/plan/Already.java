@@ -19,8 +19,13 @@ import java.util.Optional;
  */
 record Already(Network network, Job job) {
 
+  /** Returns why there is nothing to do at all, if there is not. */
+  Optional<Plan.Trouble> nothingToDo(State state) {
+    return empty(state).or(() -> full(state));
+  }
+
   /** An empty tank has nothing to let out; a job that does more than that goes on all the same. */
-  Optional<Plan.Trouble> empty(State state) {
+  private Optional<Plan.Trouble> empty(State state) {
     if (!job.kind().is(Job.Is.LETS_A_TANK_OUT)) {
       return Optional.empty();
     }
@@ -33,7 +38,7 @@ record Already(Network network, Job job) {
   }
 
   /** Nothing is to be filled where each tank that is filled is full, or at its mark. */
-  Optional<Plan.Trouble> full(State state) {
+  private Optional<Plan.Trouble> full(State state) {
     List<Job.Until> fills =
         job.stages().stream()
             .flatMap(stage -> stage.until().stream())

@@ -117,9 +117,9 @@ final class Draft {
 
   /** Plans the job from one of its stages on. */
   Plan from(int first) {
-    Optional<Plan.Trouble> empty = already.empty(state());
-    if (first == 0 && empty.isPresent()) {
-      return plan(empty);
+    Optional<Plan.Trouble> nothing = already.nothingToDo(state());
+    if (first == 0 && nothing.isPresent()) {
+      return plan(nothing);
     }
     Map<Integer, List<Condition>> ahead = new HashMap<>();
     Optional<Done> before = Optional.empty();
@@ -152,9 +152,9 @@ final class Draft {
     putBack();
     beforeDriving();
     new NetUse(network, job).said(run).ifPresent(notes::add);
-    Optional<Plan.Trouble> nothing = nothingToDo(first);
-    return nothing.isPresent()
-        ? new Plan(job, List.of(), List.of(), notes, from, nothing)
+    Optional<Plan.Trouble> onTheWay = nothingToDo(first);
+    return onTheWay.isPresent()
+        ? new Plan(job, List.of(), List.of(), notes, from, onTheWay)
         : plan(Optional.empty());
   }
 

@@ -92,7 +92,7 @@ public final class Offers {
 
   private Offer at(Job job, State levels) {
     Already already = new Already(plans.network(), job);
-    Optional<Plan.Trouble> nothing = already.empty(levels).or(() -> already.full(levels));
+    Optional<Plan.Trouble> nothing = already.nothingToDo(levels);
     if (nothing.isPresent()) {
       return new Offer(job, nothing, false);
     }

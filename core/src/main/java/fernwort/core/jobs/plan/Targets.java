@@ -46,6 +46,7 @@ final class Targets {
   private static final int ANY = 1;
   private static final int NO_HANDLE = 2;
   private static final int DANGER = 3;
+  private static final int LEFT_TO_CARE = 4;
 
   /** How many settings more are looked at for others that are as near as the first. */
   private static final int MOST_FOR_TIES = 40;
@@ -161,15 +162,21 @@ final class Targets {
   }
 
   /**
-   * Returns what truly stands in the way: a danger where all that the job asks for was met, else
-   * what no handle mends, else what was wrong with the last setting that was looked at in vain.
+   * Returns what truly stands in the way: a danger where all that the job asks for was met, one that
+   * is left to care before one that a turn may end; else what no handle mends, else what was wrong
+   * with the last setting that was looked at in vain.
    */
   Optional<Objection> inTheWay() {
     return inTheWay;
   }
 
   private void remember(Objection objection, Set<Turn> mends) {
-    int rank = objection instanceof Objection.Danger ? DANGER : mends.isEmpty() ? NO_HANDLE : ANY;
+    int rank =
+        switch (objection) {
+          case Objection.Danger danger ->
+              danger.warning().code().is(Warning.Is.LEFT_TO_CARE) ? LEFT_TO_CARE : DANGER;
+          default -> mends.isEmpty() ? NO_HANDLE : ANY;
+        };
     if (rank > truth || rank == truth && rank == ANY) {
       truth = rank;
       inTheWay = Optional.of(objection);

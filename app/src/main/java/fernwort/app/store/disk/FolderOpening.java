@@ -95,19 +95,21 @@ public final class FolderOpening {
 
   /** A new database is made under another name, so that one half made is never taken for one. */
   private void begin() throws IOException {
-    if (hasBackups()) {
+    if (Soundness.isKnown(folder.database()) || hasAny(BACKUPS) || hasAny(DatabaseFile.COPIES)) {
       throw damaged(Says.IS_MISSING_THOUGH_THE_FOLDER_WAS.text());
     }
     DatabaseFile.make(folder.database());
   }
 
-  private boolean hasBackups() throws IOException {
-    Path backups = folder.path().resolve(BACKUPS);
-    if (!Files.isDirectory(backups)) {
+  private boolean hasAny(String place) throws IOException {
+    Path kept = folder.path().resolve(place);
+    if (!Files.isDirectory(kept)) {
       return false;
     }
-    try (Stream<Path> files = Files.list(backups)) {
-      return files.anyMatch(f -> f.toString().endsWith(".json.gz"));
+    try (Stream<Path> files = Files.list(kept)) {
+      return files
+          .map(f -> f.getFileName().toString())
+          .anyMatch(f -> f.endsWith(".json.gz") || f.endsWith(".mv.db"));
     }
   }
 

@@ -48,6 +48,10 @@ enum Says implements Phrase {
       "was cut off, or an older one was put in its place: the newest changes are not in it. If you put"
           + " it there yourself, delete the file of the same name that ends with {}"),
 
+  IS_ANOTHER(
+      "is not the one that was here before: another was put in its place. If you put it there"
+          + " yourself, delete the file of the same name that ends with {}"),
+
   // FolderOpening, once more.
   THE_DATA_IN_COULD_NOT_BE_BROUGHT(
       "The data in {} could not be brought up to date ({}). They are as they were; go on with the"

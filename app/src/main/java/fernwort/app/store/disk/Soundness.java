@@ -2,6 +2,7 @@ package fernwort.app.store.disk;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -94,6 +95,8 @@ record Soundness(
     Optional<String> damage = Optional.empty();
     if (damaged > 0) {
       damage = Optional.of(Says.PARTS_READ_OTHERWISE.filled(damaged, inUse.size()));
+    } else if (sums.created() >= 0 && !ofThis) {
+      damage = Optional.of(Says.IS_ANOTHER.filled(ChunkSums.SUFFIX));
     } else if (ofThis && version < sums.synced()) {
       damage = Optional.of(Says.LACKS_WHAT_WAS_CONFIRMED.filled(ChunkSums.SUFFIX));
     }
@@ -102,6 +105,11 @@ record Soundness(
 
   private static FilePath file(Path database) {
     return FilePath.get(DatabaseUrl.FILES + database);
+  }
+
+  /** Tells whether a database stood there that somebody vouched for. */
+  static boolean isKnown(Path database) {
+    return Files.exists(Path.of(database + ChunkSums.SUFFIX));
   }
 
   /** Forgets what was vouched for: another file is about to stand there. */

@@ -12,6 +12,7 @@ import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.ResultSet;
@@ -204,6 +205,27 @@ class FolderOpeningTest {
         .hasMessageContaining("is missing")
         .hasMessageContaining("./fernwort restore " + backup);
     assertThat(folder.database()).doesNotExist();
+  }
+
+  /** What it summed up to is still there: somebody's data stood here. */
+  @Test
+  void aDatabaseThatIsMissingBesideItsSumsIsNoNewFolder() throws IOException {
+    prepare();
+    Files.delete(folder.database());
+    assertThatThrownBy(this::prepare)
+        .hasMessageContaining("is missing, though the folder was in use");
+    assertThat(folder.database()).doesNotExist();
+  }
+
+  @Test
+  void anotherDatabaseInItsPlaceIsNotTakenUnasked() throws IOException {
+    prepare();
+    Path other = folder.path().resolveSibling("other.mv.db");
+    DatabaseFile.make(other);
+    Files.copy(other, folder.database(), StandardCopyOption.REPLACE_EXISTING);
+    assertThatThrownBy(this::prepare).hasMessageContaining("another was put in its place");
+    Files.delete(Path.of(folder.database() + ".sums"));
+    prepare();
   }
 
   @Test

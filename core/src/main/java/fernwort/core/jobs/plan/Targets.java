@@ -162,9 +162,9 @@ final class Targets {
   }
 
   /**
-   * Returns what truly stands in the way: a danger where all that the job asks for was met, one that
-   * is left to care before one that a turn may end; else what no handle mends, else what was wrong
-   * with the last setting that was looked at in vain.
+   * Returns what truly stands in the way: a danger where all that the job asks for was met, one
+   * that is left to care before one that a turn may end; else what no handle mends, else what was
+   * wrong with the last setting that was looked at in vain.
    */
   Optional<Objection> inTheWay() {
     return inTheWay;

@@ -12,6 +12,7 @@ import fernwort.app.services.Sleep;
 import fernwort.app.services.Standing;
 import fernwort.app.services.States;
 import fernwort.app.store.Logbook;
+import fernwort.app.store.backup.Backups;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
 import fernwort.core.id.PartId;
@@ -64,6 +65,7 @@ class BoardController {
   private final Diary diary;
   private final Layouts layouts;
   private final LiveDesk live;
+  private final Backups backups;
   private final Clock clock;
 
   BoardController(
@@ -73,7 +75,9 @@ class BoardController {
       Diary diary,
       Layouts layouts,
       LiveDesk live,
+      Backups backups,
       Clock clock) {
+    this.backups = backups;
     this.live = live;
     this.sleep = sleep;
     this.diary = diary;
@@ -86,6 +90,7 @@ class BoardController {
   @GetMapping("/board")
   String board(@PathVariable String id, Model model) {
     model.addAttribute("board", view(rigs.open(id), BoardView.Screen.ANY));
+    model.addAttribute("late", backups.late().orElse(""));
     return "board";
   }
 

@@ -20,6 +20,7 @@ import java.nio.file.StandardOpenOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -27,6 +28,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -58,6 +60,9 @@ public class Backups {
   private static final DateTimeFormatter STAMP =
       DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss").withZone(ZoneOffset.UTC);
 
+  private static final DateTimeFormatter DAY =
+      DateTimeFormatter.ofPattern("EEEE, d MMMM", Locale.ENGLISH);
+
   private final DataSource source;
   private final PlatformTransactionManager transactions;
   private final DataFolder folder;
@@ -68,6 +73,8 @@ public class Backups {
   private volatile Optional<String> missing = Optional.empty();
   private Optional<Waiting> waiting = Optional.empty();
   private volatile Optional<String> notCopied = Optional.empty();
+  private volatile Optional<String> late = Optional.empty();
+  private Optional<LocalDate> firstTried = Optional.empty();
   private boolean lookedBack;
 
   Backups(
@@ -89,7 +96,12 @@ public class Backups {
 
   /** Returns what is missing since the last backup, in a sentence; nothing where all is there. */
   public Optional<String> missing() {
-    return missing.or(() -> notCopied);
+    return missing.or(() -> late).or(() -> notCopied);
+  }
+
+  /** Returns that no daily backup was made for two days, in a sentence; nothing where one was. */
+  public Optional<String> late() {
+    return late;
   }
 
   /** Writes everything that is kept. */
@@ -227,6 +239,21 @@ public class Backups {
    */
   public Optional<String> today() {
     LocalDate day = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+    firstTried = firstTried.or(() -> Optional.of(day));
+    try {
+      return made(day);
+    } finally {
+      late =
+          daily(folder()).stream()
+              .findFirst()
+              .map(Backups::dayOf)
+              .or(() -> firstTried)
+              .filter(last -> last.isBefore(day.minusDays(1)))
+              .map(last -> Says.NO_BACKUP_SINCE.filled(DAY.format(last), folder()));
+    }
+  }
+
+  private Optional<String> made(LocalDate day) {
     try {
       lookBack();
       Optional<String> damage = watch.lookThrough();
@@ -264,10 +291,19 @@ public class Backups {
     return LocalDate.parse(String.valueOf(daily.getFileName()).substring(0, 10));
   }
 
+  private static boolean isOfADay(Path file) {
+    try {
+      dayOf(file);
+      return true;
+    } catch (DateTimeException e) {
+      return false;
+    }
+  }
+
   /** The daily backups, the newest first. */
   private List<Path> daily(Path place) {
     return kept(place).stream()
-        .filter(f -> DAILY.matcher(f.getFileName().toString()).matches())
+        .filter(f -> DAILY.matcher(f.getFileName().toString()).matches() && isOfADay(f))
         .toList();
   }
 

@@ -26,6 +26,9 @@ enum Says implements Phrase {
           + " that “Back up” made."),
 
   // Backups: backs up and restores a copy that is running.
+  NO_BACKUP_SINCE(
+      "No daily backup was made since {}. Make room for {}, or back up to a file under Rigs; it is"
+          + " tried again every half hour."),
   IT_IS_KEPT_AS(
       "That backup is kept as {}: restore it if something is missing, or delete that file if nothing"
           + " is."),

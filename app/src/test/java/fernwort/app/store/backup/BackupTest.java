@@ -13,6 +13,7 @@ import fernwort.core.say.Refusal;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -429,6 +430,31 @@ class BackupTest {
           .extracting(f -> f.getFileName().toString())
           .contains("2026-06-01-more.json.gz", "2026-06-30.json.gz", "2026-07-30.json.gz")
           .hasSizeLessThan(16);
+    } finally {
+      folder.release();
+    }
+  }
+
+  /** Something keeps backups from being made; the day the last one was made is named. */
+  @Test
+  void thatNoneWasMadeForTwoDaysIsSaidUntilOneIs() throws Exception {
+    DataFolder folder = DataFolder.claim(home.resolve("first"));
+    try {
+      JdbcDataSource source = inMemory("late");
+      assertThat(on(folder, source, 0).today()).isEmpty();
+      Path kept = folder.path().resolve("backups/2026-06-01.json.gz");
+      for (int day = 1; day < 4; day++) {
+        Path inTheWay = folder.path().resolve("backups/half.2026-06-0" + (day + 1) + ".json.gz");
+        Files.createDirectories(inTheWay.resolve("something"));
+        Backups stopped = on(folder, source, day);
+        assertThatThrownBy(stopped::today).isInstanceOf(UncheckedIOException.class);
+        assertThat(stopped.late().isPresent()).as("on day %d", day).isEqualTo(day > 1);
+        stopped.late().ifPresent(late -> assertThat(late).contains("since Monday, 1 June"));
+      }
+      assertThat(kept).exists();
+      Backups again = on(folder, source, 10);
+      again.today();
+      assertThat(again.late()).isEmpty();
     } finally {
       folder.release();
     }

@@ -16,6 +16,7 @@ import fernwort.core.say.Message;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** What is wrong, what mends it, and what there is to look at, in words. */
 public final class FaultWords {
@@ -44,7 +45,7 @@ public final class FaultWords {
         .or(() ->
             rig.lines().stream()
                 .filter(l -> l.id().value().equals(id))
-                .map(Line::label)
+                .map(this::label)
                 .findFirst())
         .or(() ->
             rig.places().stream()
@@ -52,6 +53,22 @@ public final class FaultWords {
                 .map(Place::label)
                 .findFirst())
         .orElse(id);
+  }
+
+  /** A line that is called as something else is, too, is told from that by what it joins. */
+  private String label(Line line) {
+    long called =
+        Stream.of(
+                rig.lines().stream().map(Line::label),
+                rig.parts().stream().map(Part::label),
+                rig.places().stream().map(Place::label))
+            .flatMap(labels -> labels)
+            .filter(line.label()::equals)
+            .count();
+    return called == 1
+        ? line.label()
+        : Says.LINE_BETWEEN.filled(
+            line.label(), rig.part(line.from().part()).label(), rig.part(line.to().part()).label());
   }
 
   private String position(PartId part, PositionId position) {

@@ -90,6 +90,7 @@ enum Says implements Phrase {
   POUR_WATER_IN("Pour a cup of water into it."),
 
   // FaultWords: what there is to look at.
+  LINE_BETWEEN("{} ({} to {})"),
   OPEN_AND_LOOK("Open {}, with all other taps closed. What comes out?"),
   LOOK_HOW_IT_RUNS("Look at {}. How does the water run?"),
   FEEL_HOW_WARM("Let {} run hot for two minutes. How warm is it?"),

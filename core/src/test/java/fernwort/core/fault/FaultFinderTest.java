@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.core.demo.DemoRig;
 import fernwort.core.demo.ReadyRig;
+import fernwort.core.describe.RigEdit;
 import fernwort.core.fault.Checks.Check;
 import fernwort.core.fault.FaultFinder.Feeling;
 import fernwort.core.hazard.Hazards;
@@ -17,6 +18,7 @@ import fernwort.core.kind.Purpose;
 import fernwort.core.kind.fault.FaultKind;
 import fernwort.core.network.Levels;
 import fernwort.core.network.Network;
+import fernwort.core.rig.Line;
 import fernwort.core.rig.Rig;
 import fernwort.core.rig.Slope;
 import fernwort.core.rig.State;
@@ -404,6 +406,33 @@ class FaultFinderTest {
         look.value(),
         java.util.Map.of(PartId.of("low-overflow-valve"), PositionId.of("shut")),
         look.seconds());
+  }
+
+  /** Two lines of one name are asked about in words that tell them apart. */
+  @Test
+  void linesOfOneNameAreToldApart() {
+    Rig rig = DemoRig.called("samphire").rig();
+    List<LineId> all = rig.lines().stream().map(l -> l.id()).toList();
+    Rig alike = rig;
+    for (LineId line : all) {
+      alike =
+          RigEdit.of(alike)
+              .changeLine(
+                  line,
+                  l ->
+                      new Line(
+                          l.id(),
+                          "Hose",
+                          l.from(),
+                          l.to(),
+                          l.bore(),
+                          l.length(),
+                          l.material(),
+                          l.minorLoss(),
+                          l.profile()));
+    }
+    FaultWords words = new FaultWords(alike);
+    assertThat(all.stream().map(l -> words.label(l.value())).distinct()).hasSameSizeAs(all);
   }
 
   private static PartId tap(DemoRig rig) {

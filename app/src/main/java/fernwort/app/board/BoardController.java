@@ -15,6 +15,7 @@ import fernwort.app.store.Logbook;
 import fernwort.app.store.backup.Backups;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;
+import fernwort.app.web.When;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
 import fernwort.core.jobs.find.EmptyingJob;
@@ -89,7 +90,9 @@ class BoardController {
 
   @GetMapping("/board")
   String board(@PathVariable String id, Model model) {
-    model.addAttribute("board", view(rigs.open(id), BoardView.Screen.ANY));
+    OpenRig rig = rigs.open(id);
+    model.addAttribute("board", view(rig, BoardView.Screen.ANY));
+    model.addAttribute("ahead", diary.ahead(rig).map(When::full).orElse(""));
     model.addAttribute("late", backups.late().orElse(""));
     return "board";
   }

@@ -112,6 +112,7 @@ class LogController {
     model.addAttribute("chosen", kind);
     model.addAttribute("words", words);
     model.addAttribute("first", before.isEmpty());
+    model.addAttribute("ahead", diary.ahead(rig).map(When::full).orElse(""));
     if (before.isEmpty()) {
       List<Entry> entries = recent(rig);
       Budget budget = diary.budget(rig, clock.instant(), entries);
@@ -237,6 +238,13 @@ class LogController {
     NoteForm typed = new NoteForm(form, units);
     Entry.What what = typed.what(rig, states, states.parked(rig));
     diary.add(rig, typed.entry(what, clock.instant()), who);
+    return "redirect:/rigs/" + id + "/log";
+  }
+
+  /** What a wrong clock dated ahead is dated back to now. */
+  @PostMapping("/rigs/{id}/log/clock")
+  String clock(@PathVariable String id, @ModelAttribute("who") String who) {
+    diary.dateBack(rigs.open(id), who);
     return "redirect:/rigs/" + id + "/log";
   }
 

@@ -20,6 +20,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -163,6 +164,22 @@ public class Diary {
     DiaryStore.Kept kept = standing(rig, id);
     store.stand(rig.id(), id, DiaryStore.Standing.TAKEN_BACK);
     relevel(rig, kept.entry(), who);
+  }
+
+  /** Returns up to when entries are dated ahead of the clock, though they have happened. */
+  public Optional<Instant> ahead(OpenRig rig) {
+    return store.ahead(rig.id()).stream().map(Entry::at).reduce((earlier, later) -> later);
+  }
+
+  /** Dates what stands ahead of the clock back to now, in the order in which it came. */
+  @Transactional
+  public void dateBack(OpenRig rig, String who) {
+    List<Entry> ahead = store.ahead(rig.id());
+    Instant at = clock.instant().minusMillis(ahead.size());
+    for (Entry entry : ahead) {
+      at = at.plusMillis(1);
+      correct(rig, entry.id(), entry.what(), at, who);
+    }
   }
 
   /** Puts an entry that was taken back into force again. */

@@ -9,10 +9,12 @@ import fernwort.core.id.PartId;
 import fernwort.core.rig.Slope;
 import fernwort.core.say.Refusal;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,6 +39,21 @@ public class DiaryStore {
 
   private final Changes changes = new Changes();
   private final Remembered<Recent> recent = new Remembered<>(changes);
+
+  /** So far ahead a clock may be without anybody speaking of it. */
+  private static final Duration AHEAD = Duration.ofMinutes(10);
+
+  private static final Duration A_MOMENT = Duration.ofMillis(1);
+
+  /** What is noted once it has happened, and never planned. */
+  private static final Set<Entry.Kind> HAPPENED =
+      EnumSet.of(
+          Entry.Kind.READING,
+          Entry.Kind.FILL,
+          Entry.Kind.DUMP,
+          Entry.Kind.HAUL,
+          Entry.Kind.SANITIZE);
+
   private final DSLContext db;
   private final Clock clock;
 
@@ -112,9 +129,37 @@ public class DiaryStore {
     if (db.fetchExists(DIARY, DIARY.ID.eq(entry.id()))) {
       return false;
     }
-    record(rig, entry, slope, who, replaces).insert();
+    Entry placed = replaces.isEmpty() ? afterTheLast(rig, entry) : entry;
+    record(rig, placed, slope, who, replaces).insert();
     changes.add(rig);
     return true;
+  }
+
+  /**
+   * Where the clock was put back, what is noted as of now comes after what was noted before, though
+   * that is dated ahead: the order in which things came is the one that is known.
+   */
+  private Entry afterTheLast(String rig, Entry entry) {
+    boolean now = Duration.between(entry.at(), clock.instant()).abs().compareTo(AHEAD) < 0;
+    return now && HAPPENED.contains(entry.what().kind())
+        ? ahead(rig).stream()
+            .reduce((earlier, later) -> later)
+            .map(last -> new Entry(entry.id(), last.at().plus(A_MOMENT), entry.what()))
+            .orElse(entry)
+        : entry;
+  }
+
+  /**
+   * Returns what counts and is dated ahead of now though it has happened, in order: the clock was
+   * wrong then, or is now.
+   */
+  public List<Entry> ahead(String rig) {
+    return standing(
+        rig,
+        DIARY
+            .HAPPENED_AT
+            .gt(utc(clock.instant().plus(AHEAD)))
+            .and(DIARY.KIND.in(HAPPENED.stream().map(Enum::name).toList())));
   }
 
   private DiaryRecord record(String rig, Entry entry, Slope slope, String who, String replaces) {

@@ -6,10 +6,12 @@ import fernwort.app.live.RuleDesk;
 import fernwort.app.live.RuleText;
 import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
+import fernwort.app.security.AccessRecord;
 import fernwort.app.web.CsvTable;
 import fernwort.core.hazard.Warning;
 import fernwort.core.say.Refusal;
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -37,10 +39,12 @@ class LiveApiController {
 
   private static final String WHO = "program";
 
+  private final AccessRecord record;
   private final LiveDesk live;
   private final RuleDesk rules;
 
-  LiveApiController(LiveDesk live, RuleDesk rules) {
+  LiveApiController(LiveDesk live, RuleDesk rules, AccessRecord record) {
+    this.record = record;
     this.live = live;
     this.rules = rules;
   }
@@ -67,7 +71,8 @@ class LiveApiController {
 
   @PutMapping("/live/broker")
   @Operation(summary = "Connect to a broker, now and after each start; an empty url ends it")
-  LiveAnswers.Connection connect(@RequestBody Broker broker) {
+  LiveAnswers.Connection connect(@RequestBody Broker broker, HttpServletRequest request) {
+    record.add(AccessRecord.What.BROKER, request.getRemoteAddr());
     return live.connect(broker.url(), broker.user(), broker.password(), broker.ca());
   }
 

@@ -1,8 +1,10 @@
 package fernwort.app.backup;
 
+import fernwort.app.security.AccessRecord;
 import fernwort.app.store.SettingStore;
 import fernwort.app.store.backup.Backups;
 import fernwort.core.say.Refusal;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.io.InputStream;
@@ -26,9 +28,11 @@ class BackupController {
 
   private final Backups backups;
   private final SettingStore settings;
+  private final AccessRecord record;
   private final Clock clock;
 
-  BackupController(Backups backups, SettingStore settings, Clock clock) {
+  BackupController(Backups backups, SettingStore settings, AccessRecord record, Clock clock) {
+    this.record = record;
     this.backups = backups;
     this.settings = settings;
     this.clock = clock;
@@ -64,8 +68,9 @@ class BackupController {
   }
 
   @PostMapping("/restore/{token}")
-  String restore(@PathVariable String token) {
+  String restore(@PathVariable String token, HttpServletRequest request) {
     backups.restore(token);
+    record.add(AccessRecord.What.RESTORED, request.getRemoteAddr());
     return "redirect:/rigs?restored";
   }
 }

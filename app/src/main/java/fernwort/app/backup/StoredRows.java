@@ -1,21 +1,23 @@
 package fernwort.app.backup;
 
-import fernwort.app.jobs.EnteredAutomation;
-import fernwort.app.jobs.StepText;
 import fernwort.app.live.RuleText;
 import fernwort.app.live.SignalText;
+import fernwort.app.services.StepText;
 import fernwort.app.services.WinterText;
 import fernwort.app.store.StoredRow;
 import fernwort.app.store.backup.Look;
 import fernwort.core.format.RigFormat;
+import fernwort.core.jobs.automation.Automation;
 import fernwort.core.rig.Rig;
 import fernwort.core.say.Refusal;
 import fernwort.core.sizing.Habits;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Reads the rows of a backup: as the store does, and their texts as whoever shows them. */
@@ -43,7 +45,7 @@ public final class StoredRows implements Look {
       case "rig_version" -> version(row);
       case "winter_sheet" -> winters.check(rigOf(row), text(row, "sheet"));
       case "run_step" -> steps.check(text(row, "step"));
-      case "automation" -> mapper.readValue(text(row, "rule"), EnteredAutomation.class);
+      case "automation" -> automation(mapper.readTree(text(row, "rule")));
       case "live_signal" ->
           mapper.readValue(text(row, "bound"), SignalText.class).signal(text(row, "name"));
       case "live_rule" ->
@@ -68,6 +70,16 @@ public final class StoredRows implements Look {
     String description = text(row, "description");
     if (!description.equals(read.put(text(row, "rig"), description))) {
       format.readKept(description);
+    }
+  }
+
+  private static void automation(JsonNode rule) {
+    Automation.purpose(rule.required("purpose").stringValue());
+    for (String part : List.of("tank", "other", "valve", "second")) {
+      rule.required(part).stringValue();
+    }
+    for (String mark : List.of("low", "high")) {
+      rule.required(mark).doubleValue();
     }
   }
 

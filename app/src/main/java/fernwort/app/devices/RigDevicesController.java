@@ -5,6 +5,7 @@ import fernwort.app.live.LiveDesk;
 import fernwort.app.live.SignalText;
 import fernwort.app.live.StandsAgainst;
 import fernwort.app.mqtt.BrokerAddress;
+import fernwort.app.security.AccessRecord;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.units.Measure;
@@ -18,6 +19,7 @@ import fernwort.core.live.AlarmCode;
 import fernwort.core.live.SignalKind;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.Rig;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -50,9 +52,11 @@ class RigDevicesController {
   private static final String PAGE = "redirect:/rigs/%s/devices";
 
   private final Descriptions rigs;
+  private final AccessRecord record;
   private final LiveDesk live;
 
-  RigDevicesController(Descriptions rigs, LiveDesk live) {
+  RigDevicesController(Descriptions rigs, LiveDesk live, AccessRecord record) {
+    this.record = record;
     this.rigs = rigs;
     this.live = live;
   }
@@ -217,7 +221,9 @@ class RigDevicesController {
       @RequestParam(defaultValue = "") String password,
       @RequestParam(defaultValue = "") String ca,
       @RequestParam(defaultValue = "false") boolean own,
+      HttpServletRequest request,
       RedirectAttributes done) {
+    record.add(AccessRecord.What.BROKER, request.getRemoteAddr());
     LiveAnswers.Connection now =
         live.connect(
             own ? BrokerAddress.OWN : url,

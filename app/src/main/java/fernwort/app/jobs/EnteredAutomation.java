@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param high upper mark (percent)
  * @param purge what lets the air out after a change, or has to be open; empty or null for nothing
  */
-public record EnteredAutomation(
+record EnteredAutomation(
     String purpose,
     String tank,
     String other,

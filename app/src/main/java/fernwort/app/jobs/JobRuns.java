@@ -4,6 +4,7 @@ import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
+import fernwort.app.services.StepText;
 import fernwort.app.store.Logbook;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;

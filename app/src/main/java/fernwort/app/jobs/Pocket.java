@@ -19,6 +19,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -44,6 +46,10 @@ import org.thymeleaf.context.Context;
  */
 @Component
 class Pocket {
+
+  private static final String POLICY =
+      "default-src 'none'; style-src 'sha256-%s'; script-src 'sha256-%s'; font-src data:;"
+          + " img-src data:";
 
   /** Planning goes on beside it; who presses again finds it done. */
   private static final Duration PATIENCE = Duration.ofSeconds(9);
@@ -122,8 +128,11 @@ class Pocket {
     context.setVariable("pages", new TreeMap<>(pages));
     context.setVariable("tanks", rig.network().tanks().stream().map(Part::label).toList());
     context.setVariable("tankIds", rig.network().tanks().stream().map(Part::id).toList());
-    context.setVariable("styles", styles());
-    context.setVariable("script", file("/static/js/pocket.js"));
+    String styles = styles();
+    String script = file("/static/js/pocket.js");
+    context.setVariable("styles", styles);
+    context.setVariable("script", script);
+    context.setVariable("policy", POLICY.formatted(sum(styles), sum(script)));
     return templates.process("jobs/pocket-copy", context);
   }
 
@@ -194,6 +203,17 @@ class Pocket {
       }
     }
     return all;
+  }
+
+  /** What a page's policy lets run: the text of which this is the sum, and no other. */
+  private static String sum(String text) {
+    try {
+      byte[] sum =
+          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
+      return Base64.getEncoder().encodeToString(sum);
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java has it", e);
+    }
   }
 
   /** The styles of the pages, with their letters in them. */

@@ -4,6 +4,7 @@ import fernwort.app.live.LiveDesk;
 import fernwort.app.services.Descriptions;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
+import fernwort.app.services.StepText;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Units;
 import fernwort.core.id.PartId;

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.StepText;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Measure;

@@ -1,6 +1,7 @@
 package fernwort.app.jobs;
 
 import fernwort.app.live.LiveAnswers.SignalNow;
+import fernwort.app.services.StepText;
 import fernwort.app.store.RunStore;
 import fernwort.app.units.Measure;
 import fernwort.app.units.Units;

@@ -21,10 +21,14 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class DevicesController {
 
+  private static final int SHOWN = 100;
+
+  private final AccessRecord record;
   private final LoggedIn loggedIn;
   private final DataFolder folder;
 
-  DevicesController(LoggedIn loggedIn, DataFolder folder) {
+  DevicesController(LoggedIn loggedIn, DataFolder folder, AccessRecord record) {
+    this.record = record;
     this.loggedIn = loggedIn;
     this.folder = folder;
   }
@@ -32,6 +36,7 @@ class DevicesController {
   @GetMapping("/devices")
   String devices(HttpSession session, Model model) {
     model.addAttribute("devices", loggedIn.devices(session.getId()));
+    model.addAttribute("record", record.newestFirst().stream().limit(SHOWN).toList());
     return "devices";
   }
 
@@ -64,7 +69,8 @@ class DevicesController {
   }
 
   @PostMapping("/devices/end-others")
-  String endOthers(HttpSession session) {
+  String endOthers(HttpSession session, HttpServletRequest request) {
+    record.add(AccessRecord.What.OTHERS_ENDED, request.getRemoteAddr());
     loggedIn.endAllOthers(session.getId());
     return "redirect:/devices";
   }

@@ -6,7 +6,7 @@ import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Component;
 
-/** Counts wrong passphrases per address; too many and that address must wait. */
+/** Counts tries of the passphrase per address; too many wrong ones and that address must wait. */
 @Component
 class LoginLimit {
 
@@ -16,13 +16,12 @@ class LoginLimit {
   private final Cache<String, AtomicInteger> wrong =
       Caffeine.newBuilder().expireAfterWrite(WAIT).maximumSize(10_000).build();
 
-  boolean blocked(String address) {
-    AtomicInteger count = wrong.getIfPresent(address);
-    return count != null && count.get() >= MOST;
-  }
-
-  void failed(String address) {
-    wrong.get(address, a -> new AtomicInteger()).incrementAndGet();
+  /**
+   * Takes a try before anything is looked at, so that many at once are no more than one after
+   * another; tells whether there was one left.
+   */
+  boolean takes(String address) {
+    return wrong.get(address, a -> new AtomicInteger()).incrementAndGet() <= MOST;
   }
 
   void succeeded(String address) {

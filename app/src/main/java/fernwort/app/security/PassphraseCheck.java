@@ -15,25 +15,29 @@ class PassphraseCheck implements AuthenticationProvider {
 
   private final Passphrase passphrase;
   private final LoginLimit limit;
+  private final AccessRecord record;
 
-  PassphraseCheck(Passphrase passphrase, LoginLimit limit) {
+  PassphraseCheck(Passphrase passphrase, LoginLimit limit, AccessRecord record) {
     this.passphrase = passphrase;
     this.limit = limit;
+    this.record = record;
   }
 
   @Override
   public Authentication authenticate(Authentication asked) {
     String address =
         asked.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
-    if (limit.blocked(address)) {
+    if (!limit.takes(address)) {
+      record.add(AccessRecord.What.LOCKED_OUT, address);
       throw new LockedException(Says.TOO_MANY_TRIES.text());
     }
     Object credentials = asked.getCredentials();
     if (credentials == null || !passphrase.matches(credentials.toString())) {
-      limit.failed(address);
+      record.add(AccessRecord.What.WRONG, address);
       throw new BadCredentialsException(Says.WRONG_PASSPHRASE.text());
     }
     limit.succeeded(address);
+    record.add(AccessRecord.What.LOGGED_IN, address);
     return UsernamePasswordAuthenticationToken.authenticated("owner", "", List.of());
   }
 

@@ -15,7 +15,13 @@ final class SafeHeaders {
           "X-Frame-Options",
           "DENY",
           "Referrer-Policy",
-          "same-origin");
+          "same-origin",
+          "Cross-Origin-Opener-Policy",
+          "same-origin",
+          "Cross-Origin-Resource-Policy",
+          "same-origin",
+          "Permissions-Policy",
+          "camera=(), microphone=(), geolocation=(), payment=(), usb=()");
 
   private SafeHeaders() {}
 

@@ -53,7 +53,16 @@ enum Says implements Phrase {
   THE_PASSPHRASE_COULD_NOT_BE_READ("The passphrase could not be read."),
 
   // TokenTooOld: a change whose token is missing or belongs to a session that has ended.
-  THIS_PAGE_IS_OLDER("This page is older than its session. Load it again and repeat the change.");
+  THIS_PAGE_IS_OLDER("This page is older than its session. Load it again and repeat the change."),
+
+  // AccessRecord: who came in or did not, and what was changed for the whole copy.
+  LOGGED_IN("passphrase given"),
+  WRONG_TRY("wrong passphrase"),
+  LOCKED_OUT("too many wrong passphrases; not looked at"),
+  LOGGED_OUT("logged out"),
+  OTHERS_ENDED("all other devices ended"),
+  RESTORED("a backup restored"),
+  BROKER_CHANGED("the broker set anew");
 
   private final String text;
 

@@ -1,11 +1,11 @@
 package fernwort.app.security;
 
-import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.Set;
+import java.time.Clock;
+import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -17,6 +17,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.authentication.SavedRequestAwareAuthenticationSuccessHandler;
 import org.springframework.security.web.authentication.session.SessionAuthenticationException;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.csrf.CsrfTokenRequestAttributeHandler;
@@ -24,7 +25,6 @@ import org.springframework.security.web.csrf.HttpSessionCsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 import org.springframework.security.web.savedrequest.HttpSessionRequestCache;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
-import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * On this machine alone, everybody at it may use Fernwort; beyond it, whoever knows the passphrase.
@@ -57,7 +57,12 @@ class SecurityConfig {
 
   @Bean
   SecurityFilterChain security(
-      HttpSecurity http, @Value("${fernwort.open}") boolean open, LoggedIn loggedIn)
+      HttpSecurity http,
+      @Value("${fernwort.open}") boolean open,
+      @Value("${fernwort.hosts:}") List<String> hosts,
+      Clock clock,
+      LoggedIn loggedIn,
+      AccessRecord record)
       throws Exception {
     http.headers(headers ->
         headers
@@ -67,22 +72,31 @@ class SecurityConfig {
     if (open) {
       forEverybodyAtThisMachine(http);
     } else {
-      forWhoeverKnowsThePassphrase(http, loggedIn);
+      http.addFilterBefore(KnownHosts.ofTheHouse(hosts), SecurityContextHolderFilter.class);
+      http.addFilterBefore(new NotForEver(clock), SecurityContextHolderFilter.class);
+      forWhoeverKnowsThePassphrase(http, loggedIn, record);
     }
     return http.build();
   }
 
   private static void forEverybodyAtThisMachine(HttpSecurity http) throws Exception {
     http.csrf(csrf ->
-        csrf.csrfTokenRepository(CookieCsrfTokenRepository.withHttpOnlyFalse())
+        csrf.csrfTokenRepository(token())
             .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
-    http.addFilterBefore(new LocalHostNames(), AuthorizationFilter.class);
+    http.addFilterBefore(KnownHosts.thisMachine(), AuthorizationFilter.class);
     http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
   }
 
+  /** No page elsewhere is sent with it. */
+  private static CookieCsrfTokenRepository token() {
+    CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+    tokens.setCookieCustomizer(cookie -> cookie.sameSite("Strict"));
+    return tokens;
+  }
+
   /** The token belongs to the session: a cookie set by somebody else is no token. */
-  private static void forWhoeverKnowsThePassphrase(HttpSecurity http, LoggedIn loggedIn)
-      throws Exception {
+  private static void forWhoeverKnowsThePassphrase(
+      HttpSecurity http, LoggedIn loggedIn, AccessRecord record) throws Exception {
     HttpSessionCsrfTokenRepository tokens = new HttpSessionCsrfTokenRepository();
     tokens.setHeaderName("X-XSRF-TOKEN");
     http.csrf(csrf ->
@@ -129,6 +143,8 @@ class SecurityConfig {
             .logoutRequestMatcher(
                 PathPatternRequestMatcher.withDefaults()
                     .matcher(org.springframework.http.HttpMethod.POST, "/logout"))
+            .addLogoutHandler((request, response, who) ->
+                record.add(AccessRecord.What.LOGGED_OUT, request.getRemoteAddr()))
             .logoutSuccessUrl("/login?out")
             .deleteCookies("JSESSIONID"));
   }
@@ -151,23 +167,6 @@ class SecurityConfig {
         response.setStatus(HttpStatus.NO_CONTENT.value());
       } else {
         super.onAuthenticationSuccess(request, response, known);
-      }
-    }
-  }
-
-  /** A page elsewhere must not reach this copy by giving its own name this machine's address. */
-  static final class LocalHostNames extends OncePerRequestFilter {
-
-    private static final Set<String> NAMES = Set.of("localhost", "127.0.0.1", "[::1]", "::1");
-
-    @Override
-    protected void doFilterInternal(
-        HttpServletRequest request, HttpServletResponse response, FilterChain chain)
-        throws ServletException, IOException {
-      if (NAMES.contains(request.getServerName())) {
-        chain.doFilter(request, response);
-      } else {
-        response.sendError(421);
       }
     }
   }

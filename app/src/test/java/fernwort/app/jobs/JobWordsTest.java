@@ -9,6 +9,7 @@ import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import fernwort.app.services.JobBook;
 import fernwort.app.services.OpenRig;
+import fernwort.app.services.StepText;
 import fernwort.app.store.RunStore;
 import fernwort.app.store.RunStore.Mark;
 import fernwort.app.units.Units;

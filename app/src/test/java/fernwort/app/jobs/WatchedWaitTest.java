@@ -14,6 +14,7 @@ import fernwort.app.services.JobBook;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
 import fernwort.app.services.States;
+import fernwort.app.services.StepText;
 import fernwort.app.store.RunStore;
 import fernwort.core.id.PartId;
 import fernwort.core.jobs.goal.Job;

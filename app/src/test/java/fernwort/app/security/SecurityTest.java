@@ -196,6 +196,9 @@ class SecurityTest {
       assertThat(answer)
           .contains("Content-Security-Policy: default-src 'none'")
           .contains("X-Content-Type-Options: nosniff")
+          .contains("Cross-Origin-Opener-Policy: same-origin")
+          .contains("Cross-Origin-Resource-Policy: same-origin")
+          .contains("Permissions-Policy: camera=()")
           .doesNotContain("Tomcat")
           .doesNotContain("Exception");
     }
@@ -339,6 +342,9 @@ class SecurityTest {
         login(wide, "guess " + i);
       }
       assertThat(login(wide, "long wet fern")).as("must wait after five guesses").endsWith("?wait");
+      assertThat(Files.readString(own.resolve("access.log")))
+          .contains("passphrase given", "wrong passphrase", "logged out")
+          .doesNotContain("guess");
     }
   }
 

@@ -119,6 +119,27 @@ class SessionJourneyTest {
     }
   }
 
+  /** A phone that was lent keeps no pages once its user has logged out. */
+  @Test
+  void whoLogsOutLeavesNoPagesOnTheDevice() {
+    try (BrowserContext context = CHROMIUM.browser().newContext()) {
+      Page page = known(context, "/rigs/marginalia/board");
+      page.waitForFunction(
+          "async () => (await caches.keys()).length > 0 && (await Promise.all((await"
+              + " caches.keys()).map(async n => (await (await caches.open(n)).keys()).length)))"
+              + ".some(n => n > 1)");
+      page.navigate(copy.address().replace("0.0.0.0", "127.0.0.1") + "/rigs");
+      page.locator("button:has-text(\"Log out\")").click();
+      assertThat(page.locator("#forgot")).isVisible();
+      Object kept =
+          page.evaluate(
+              "async () => { for (const n of await caches.keys()) for (const k of await (await"
+                  + " caches.open(n)).keys()) if (k.url.includes('/rigs/')) return k.url;"
+                  + " return ''; }");
+      org.assertj.core.api.Assertions.assertThat(kept).isEqualTo("");
+    }
+  }
+
   /** A cookie that comes late would log out whoever has given the passphrase meanwhile. */
   @Test
   void whatAPageAsksForByItselfIsAnsweredWithoutACookie() throws Exception {

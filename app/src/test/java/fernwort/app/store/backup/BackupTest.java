@@ -73,7 +73,7 @@ class BackupTest {
         Statement statement = db.createStatement()) {
       statement.execute(
           """
-          update automation set rule = '{"purpose": "stop-when-full", "tank": "main", "other": "",
+          update automation set rule = '{"purpose": "STOP_WHEN_FULL", "tank": "main", "other": "",
             "valve": "fill", "second": "", "low": 10, "high": 90, "purge": ""}'\
           """);
       statement.execute("update run_step set seq = 0");

@@ -1,4 +1,4 @@
-package fernwort.app.jobs;
+package fernwort.app.services;
 
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
@@ -36,7 +36,8 @@ public class StepText {
   @JsonIgnoreProperties("known")
   private interface WithoutAnswers {}
 
-  Step read(String text) {
+  /** Reads a step as it was kept. */
+  public Step read(String text) {
     return mapper.readValue(text, Step.class);
   }
 
@@ -59,7 +60,7 @@ public class StepText {
   }
 
   /** Returns the steps of a plan as they are kept. */
-  List<RunStore.Planned> planned(Plan plan) {
+  public List<RunStore.Planned> planned(Plan plan) {
     List<RunStore.Planned> planned = new ArrayList<>();
     for (int i = 0; i < plan.steps().size(); i++) {
       planned.add(

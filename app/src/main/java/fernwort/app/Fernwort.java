@@ -165,6 +165,7 @@ public class Fernwort {
     settings.add("--logging.logback.rollingpolicy.max-history=" + launch.logFiles());
     settings.add(
         "--logging.logback.rollingpolicy.total-size-cap=" + (launch.logFiles() + 1) + "MB");
+    launch.hosts().ifPresent(names -> settings.add("--fernwort.hosts=" + names));
     launch.backupsTo().ifPresent(d -> settings.add("--fernwort.backups-to=" + d));
     if (launch.https()) {
       settings.addAll(

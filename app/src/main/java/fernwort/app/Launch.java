@@ -20,6 +20,7 @@ import java.util.Optional;
  * @param certificate a certificate and its key that the user brings, in PEM files
  * @param https whether to speak HTTPS
  * @param plainHttp whether plain HTTP is meant, though others on the network can read it
+ * @param hosts names beside those of the house's network that it answers to, with commas
  * @param backupsTo a second folder for the daily backups
  * @param logFiles how many old logs are kept
  */
@@ -35,6 +36,7 @@ record Launch(
     boolean https,
     boolean plainHttp,
     Optional<Certificate> certificate,
+    Optional<String> hosts,
     Optional<Path> backupsTo,
     int logFiles) {
 
@@ -195,6 +197,7 @@ record Launch(
         yes(set, Setting.HTTPS) || set.containsKey(Setting.CERTIFICATE),
         yes(set, Setting.PLAIN_HTTP),
         certificate(set),
+        Optional.ofNullable(set.get(Setting.HOSTS)),
         Optional.ofNullable(set.get(Setting.BACKUPS_TO)).map(d -> Path.of(d).toAbsolutePath()),
         whole(set, Setting.LOG_FILES, MOST_LOGS));
   }

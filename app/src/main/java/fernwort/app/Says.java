@@ -42,6 +42,8 @@ enum Says implements Phrase {
   A_CERTIFICATE_OF_YOURS("a certificate of yours, a PEM file"),
   ONE_OF_THE_HOUSE("one made for the house"),
   ITS_KEY("its key, a PEM file"),
+  NAMES_IT_ANSWERS_TO("names beside those of the house's network that it answers to, with commas"),
+  THOSE_OF_THE_HOUSE("addresses in digits, names without a dot, .local, .lan, .home, .internal"),
   A_SECOND_FOLDER("a second folder for the daily backups, such as a stick or another disk"),
   OLD_LOGS("how many old logs of 1 MB are kept"),
   FIVE("5"),

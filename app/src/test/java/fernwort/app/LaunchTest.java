@@ -63,13 +63,14 @@ class LaunchTest {
     Path file =
         Files.writeString(
             home.resolve("fernwort.conf"),
-            "# ours\nport = 8081\nhttps = yes\nlog-files = 9\nbackups-to = /media/stick\n");
+            "# ours\nport = 8081\nhttps = yes\nlog-files = 9\nbackups-to = /media/stick\nhosts = water.example.org\n");
     Map<String, String> around = Map.of("FERNWORT_PORT", "8082", "FERNWORT_LISTEN", "::1");
     Launch all = Launch.from(words("--data", home.toString(), "--port", "8083"), around);
     assertThat(all.port()).as("the option").isEqualTo(8083);
     assertThat(all.listen()).as("the variable").isEqualTo("::1");
     assertThat(all.https()).as("the file in the data folder").isTrue();
     assertThat(all.logFiles()).isEqualTo(9);
+    assertThat(all.hosts()).contains("water.example.org");
     assertThat(all.backupsTo()).contains(Path.of("/media/stick"));
     Launch named = Launch.from(words("--settings", file.toString()), around);
     assertThat(named.port()).isEqualTo(8082);

@@ -12,7 +12,6 @@ import fernwort.core.jobs.goal.Job;
 import fernwort.core.rig.Part;
 import fernwort.core.rig.State;
 import fernwort.core.say.Refusal;
-import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
@@ -116,11 +115,8 @@ class PocketController {
     return file(rig, new Pocket.Wanted("", "", Set.of(), call(id)), units, request, response);
   }
 
-  /** The same for programs, in metric units. */
-  @GetMapping("/api/v1/rigs/{id}/pocket")
-  @Operation(summary = "The pocket copy: one HTML file that a phone opens without a network")
-  ResponseEntity<String> api(
-      @PathVariable String id, HttpServletRequest request, HttpServletResponse response)
+  /** The same in metric units, as programs are given it. */
+  ResponseEntity<String> metric(String id, HttpServletRequest request, HttpServletResponse response)
       throws ServletException, IOException {
     OpenRig rig = rigs.open(id);
     Pocket.Wanted all = new Pocket.Wanted("", "", Set.of(), call(id));

@@ -1,10 +1,12 @@
 package fernwort.app.web;
 
+import com.fasterxml.jackson.annotation.Nulls;
 import fernwort.app.format.MessageModule;
 import fernwort.app.format.OldNames;
 import fernwort.core.format.Ids;
 import fernwort.core.format.RigFormat;
 import java.time.Clock;
+import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.JsonGenerator;
@@ -28,6 +30,13 @@ class AppConfig {
     return new SimpleModule("finite numbers")
         .addSerializer(Double.class, new FiniteNumber())
         .addSerializer(double.class, new FiniteNumber());
+  }
+
+  /** A list or a map that a program sends has no holes. */
+  @Bean
+  JsonMapperBuilderCustomizer noHoles() {
+    return builder ->
+        builder.changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL));
   }
 
   /** Programs read ids as texts. */

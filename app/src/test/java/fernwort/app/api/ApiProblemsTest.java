@@ -46,6 +46,9 @@ class ApiProblemsTest {
         "PUT|tanks/pump/reading|{\"amount\":20,\"unit\":\"litres\"}|is not a tank",
         "PUT|handles/bypass|{\"position\":\"ajar\"}|Bypass",
         "PUT|handles/bypass|{}|position",
+        "POST|winter/residual|{\"steps\":[{\"position\":\"off\"}]}|steps.0",
+        "POST|winter/residual|{\"steps\":[null]}|steps.0",
+        "POST|flows|{\"positions\":{\"pump\":null}}|positions.pump",
         "PUT|handles/bypass|{|line 1",
         "PUT|handles/bypass||body",
         "PUT|habits|{\"people\":7.5,\"pets\":0,\"season\":\"MILD\",\"habits\":[]}|people",
@@ -125,5 +128,13 @@ class ApiProblemsTest {
         .doesNotContain("NaN")
         .doesNotContain("Infinity");
     copy.change("PUT", "/api/v1/rigs/samphire/habits", habits);
+  }
+
+  /** Also where a file is what is asked for. */
+  @Test
+  void theCopyForAPhoneOfARigThatIsNotThereIsRefusedInJson() throws IOException {
+    HttpResponse<String> answer = copy.get("/api/v1/rigs/none/pocket");
+    assertThat(answer.statusCode()).isEqualTo(404);
+    assertThat(JSON.readTree(answer.body()).get("sentence").asString()).contains("no rig");
   }
 }

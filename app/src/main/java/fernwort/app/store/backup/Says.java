@@ -48,6 +48,7 @@ enum Says implements Phrase {
       "This is not a backup of Fernwort (%s). Nothing was changed; choose a file that “Back up”"
           + " made."),
   NOT_WHOLE_OR_NOT_JSON_AT_LINE("not whole or not JSON, at line {}"),
+  ONE_OF_ITS_TEXTS_IS_TOO_LONG("one of its texts or numbers is longer than any that is kept"),
   THE_FILE_CANNOT_BE_READ("the file cannot be read to its end"),
   IT_IS_NOT_A_JSON_OBJECT("it is not a JSON object"),
   ITS_FORMAT_IS_ANOTHER("its format is another"),

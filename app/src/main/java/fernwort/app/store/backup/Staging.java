@@ -81,7 +81,9 @@ final class Staging implements AutoCloseable {
     } catch (JacksonException e) {
       throw new Refusal(
           NO_BACKUP.formatted(
-              Says.NOT_WHOLE_OR_NOT_JSON_AT_LINE.filled(Math.max(1, e.getLocation().getLineNr()))));
+              Optional.ofNullable(e.getLocation())
+                  .map(at -> Says.NOT_WHOLE_OR_NOT_JSON_AT_LINE.filled(Math.max(1, at.getLineNr())))
+                  .orElse(Says.ONE_OF_ITS_TEXTS_IS_TOO_LONG.text())));
     } catch (SQLException e) {
       throw new Refusal(NO_BACKUP.formatted(String.valueOf(e.getMessage()).split("[;\n]")[0]));
     } catch (IOException e) {

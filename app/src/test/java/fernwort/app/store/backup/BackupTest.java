@@ -295,6 +295,13 @@ class BackupTest {
     refuses(edited(habits), "how its people live cannot be read");
   }
 
+  /** What no reader of JSON takes in is refused in words, wherever it stands. */
+  @Test
+  void aNumberOrATextWithoutEndIsRefusedInWords() throws IOException {
+    refuses(text.replace("\"step\":13", "\"step\":" + "9".repeat(3_000)), "longer than any that");
+    refuses("[".repeat(100_000), "it is not a JSON object");
+  }
+
   /** Who changes one row by accident is told, also where nothing is packed. */
   @Test
   void aPlainBackupThatWasChangedIsRefused() throws IOException {

@@ -19,7 +19,7 @@ public class SettingStore {
 
   private final DSLContext db;
 
-  SettingStore(DSLContext db) {
+  public SettingStore(DSLContext db) {
     this.db = db;
   }
 

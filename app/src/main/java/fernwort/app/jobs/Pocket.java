@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import fernwort.app.board.PlanDrawing;
 import fernwort.app.board.Symbol;
 import fernwort.app.compute.TooBusy;
+import fernwort.app.security.PagePolicy;
 import fernwort.app.services.Awaited;
 import fernwort.app.services.JobDesk;
 import fernwort.app.services.OpenRig;
@@ -19,8 +20,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -46,10 +45,6 @@ import org.thymeleaf.context.Context;
  */
 @Component
 class Pocket {
-
-  private static final String POLICY =
-      "default-src 'none'; style-src 'sha256-%s'; script-src 'sha256-%s'; font-src data:;"
-          + " img-src data:";
 
   /** Planning goes on beside it; who presses again finds it done. */
   private static final Duration PATIENCE = Duration.ofSeconds(9);
@@ -132,7 +127,7 @@ class Pocket {
     String script = file("/static/js/pocket.js");
     context.setVariable("styles", styles);
     context.setVariable("script", script);
-    context.setVariable("policy", POLICY.formatted(sum(styles), sum(script)));
+    context.setVariable("policy", PagePolicy.alone(styles, script));
     return templates.process("jobs/pocket-copy", context);
   }
 
@@ -203,17 +198,6 @@ class Pocket {
       }
     }
     return all;
-  }
-
-  /** What a page's policy lets run: the text of which this is the sum, and no other. */
-  private static String sum(String text) {
-    try {
-      byte[] sum =
-          MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-      return Base64.getEncoder().encodeToString(sum);
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java has it", e);
-    }
   }
 
   /** The styles of the pages, with their letters in them. */

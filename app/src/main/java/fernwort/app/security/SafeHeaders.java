@@ -9,7 +9,7 @@ final class SafeHeaders {
   private static final Map<String, String> ALL =
       Map.of(
           "Content-Security-Policy",
-          SecurityConfig.POLICY,
+          PagePolicy.OWN,
           "X-Content-Type-Options",
           "nosniff",
           "X-Frame-Options",
@@ -21,7 +21,7 @@ final class SafeHeaders {
           "Cross-Origin-Resource-Policy",
           "same-origin",
           "Permissions-Policy",
-          "camera=(), microphone=(), geolocation=(), payment=(), usb=()");
+          PagePolicy.PERMISSIONS);
 
   private SafeHeaders() {}
 

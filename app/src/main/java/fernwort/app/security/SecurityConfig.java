@@ -34,10 +34,6 @@ import org.springframework.security.web.servlet.util.matcher.PathPatternRequestM
 @Configuration
 class SecurityConfig {
 
-  static final String POLICY =
-      "default-src 'none'; script-src 'self'; style-src 'self'; font-src 'self'; img-src 'self';"
-          + " connect-src 'self'; worker-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
-
   /** How many devices may be logged in is bounded for all names together, not for each. */
   private static final int UNBOUNDED_HERE = -1;
 
@@ -66,7 +62,7 @@ class SecurityConfig {
       throws Exception {
     http.headers(headers ->
         headers
-            .contentSecurityPolicy(csp -> csp.policyDirectives(POLICY))
+            .contentSecurityPolicy(csp -> csp.policyDirectives(PagePolicy.OWN))
             .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)));
     http.addFilterBefore(new OwnPagesOnly(), CsrfFilter.class);
     if (open) {
@@ -137,7 +133,7 @@ class SecurityConfig {
                     .commence(
                         event.getRequest(),
                         event.getResponse(),
-                        new SessionAuthenticationException("ended from another device"))));
+                        new SessionAuthenticationException("ended-elsewhere"))));
     http.logout(logout ->
         logout
             .logoutRequestMatcher(

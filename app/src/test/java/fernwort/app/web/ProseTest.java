@@ -27,9 +27,9 @@ class ProseTest {
           // Names and notes of the demo rigs, and how their lines run.
           "DemoLog.java",
           "LongCoach.java",
-          // Letters to be measured, and a header of HTTP.
+          // Letters to be measured, and headers of HTTP.
           "Lettering.java",
-          "SecurityConfig.java",
+          "PagePolicy.java",
           // Words of units, of what is typed, and of two dialects: tables themselves.
           "Measure.java",
           "Scale.java",

@@ -276,7 +276,7 @@ final class Staging implements AutoCloseable {
               leftOut.add(Says.ROW_OF.filled(row, table, why(fault)));
             });
         for (long row : lost) {
-          run("delete from \"%s\" where _rowid_ = %d".formatted(table, row));
+          run("delete from \"" + table + "\" where _rowid_ = " + row);
         }
       }
     }

@@ -73,7 +73,7 @@ enum Says implements Phrase {
   IT_WAS_CHANGED(
       "it is not as it was written: its rows do not sum up to its “sum”. If you changed it on"
           + " purpose, take “sum” out of it"),
-  A_SHEET_LACKS_STEPS("the sheet {} of a job lacks some of its steps"),
+  A_RIG_LACKS_A_VERSION("a version of {} is not in it"),
   IT_CANNOT_BE_SHOWN("nothing in Fernwort can show it"),
   ROWS_WOULD_BE_LEFT_OUT(
       "{} rows of this backup cannot be read: {}. Nothing was changed. Start Fernwort and restore it"

@@ -265,6 +265,7 @@ final class Staging implements AutoCloseable {
             throw new Refusal(NO_BACKUP.formatted(Says.ROW_OF.filled(row, table, why(fault))));
           });
     }
+    versionsAreThere();
     for (String table : Tables.ALL) {
       if (!NEEDED.contains(table)) {
         List<Long> lost = new ArrayList<>();
@@ -280,7 +281,18 @@ final class Staging implements AutoCloseable {
         }
       }
     }
-    withoutAllSteps();
+  }
+
+  /** Each rig has the version that it shows, and each version the one whose words it has. */
+  private void versionsAreThere() throws SQLException {
+    String version = "(select 1 from rig_version v where v.rig = r.%s and v.version = r.%s)";
+    List<String> without =
+        texts(
+            "select id from rig r where not exists "
+                + version.formatted("id", "version")
+                + " union select rig from rig_version r where not exists "
+                + version.formatted("rig", "shows"));
+    expect(without.isEmpty(), Says.A_RIG_LACKS_A_VERSION.filled(clip(String.join(", ", without))));
   }
 
   /** What is said where a row cannot be read. */
@@ -309,22 +321,6 @@ final class Staging implements AutoCloseable {
 
   private static @Nullable Object plain(@Nullable Object value) throws SQLException {
     return value instanceof Clob text ? text.getSubString(1, (int) text.length()) : value;
-  }
-
-  /** A sheet of a job shows its steps by their numbers: all are there, or it is left out. */
-  private void withoutAllSteps() throws SQLException {
-    List<String> torn =
-        texts(
-            "select run from run_step group by run"
-                + " having min(seq) <> 0 or max(seq) <> count(*) - 1");
-    for (String id : torn) {
-      leftOut.add(Says.A_SHEET_LACKS_STEPS.filled(clip(id)));
-      try (PreparedStatement delete =
-          connection.prepareStatement("delete from job_run where id = ?")) {
-        delete.setString(1, id);
-        delete.executeUpdate();
-      }
-    }
   }
 
   private void run(String change) throws SQLException {

@@ -66,7 +66,7 @@ class BackupTest {
     text = Files.readString(backup);
   }
 
-  /** A rule that says something, and a sheet that begins with its first step. */
+  /** A rule that says something. */
   private static void describe(DataFolder folder) throws Exception {
     String url = "jdbc:h2:" + folder.database().toString().replace(".mv.db", "");
     try (Connection db = DriverManager.getConnection(url + ";DATABASE_TO_LOWER=TRUE", "sa", "");
@@ -76,7 +76,6 @@ class BackupTest {
           update automation set rule = '{"purpose": "STOP_WHEN_FULL", "tank": "main", "other": "",
             "valve": "fill", "second": "", "low": 10, "high": 90, "purge": ""}'\
           """);
-      statement.execute("update run_step set seq = 0");
     }
   }
 
@@ -351,6 +350,13 @@ class BackupTest {
                   .replace("\"id\":\"tern\"", "\"id\":\"" + wrong + "\"")),
           "is no address of a rig");
     }
+  }
+
+  @Test
+  void aRigWithoutItsNewestVersionIsRefused() throws IOException {
+    refuses(
+        edited(text.replaceFirst("(\"rig_version\":\\[\\s*\\{[^}]*?\"version\":)1", "$17")),
+        "a version of");
   }
 
   /** A small file may unpack to any size: it is not read to its end. */

@@ -9,7 +9,7 @@ import java.util.regex.Pattern;
  * {@link Way#LOOK} is.
  *
  * @param way how it waits
- * @param rig the rig that it computes for; empty where that does not matter
+ * @param rig the rig that it computes for, or all cards; empty where that does not matter
  */
 record Lane(Way way, String rig) {
 
@@ -43,6 +43,9 @@ record Lane(Way way, String rig) {
           "jobs/.+|slips|plan|run|sizing.*|workbench.*|build.*|empty|drain|cold.*|winter.*|compare"
               + "|rehearse/answers|flows|fault.*|practise.*|drills.*|pocket.*|hand-over.*|review");
 
+  /** Whoever has a card waits for others who have one, and keeps no page of the owner waiting. */
+  private static final String CARDS = "cards";
+
   private static final Lane BY = new Lane(Way.BY, "");
 
   /**
@@ -56,7 +59,7 @@ record Lane(Way way, String rig) {
       return BY;
     }
     if (about.group(3) != null) {
-      return new Lane(Way.LOOK, "");
+      return new Lane(Way.HEAVY, CARDS);
     }
     String rig = Optional.ofNullable(about.group(1)).orElse("");
     String what = Optional.ofNullable(about.group(2)).orElse("");

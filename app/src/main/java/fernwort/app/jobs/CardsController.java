@@ -42,7 +42,7 @@ class CardsController {
   private static final String LEVELS = "levels";
 
   /** What is not planned by then is named as being worked out; it goes on meanwhile. */
-  private static final Duration PATIENCE = Duration.ofMillis(500);
+  private static final Duration PATIENCE = Duration.ofSeconds(4);
 
   private static final DateTimeFormatter DAY =
       DateTimeFormatter.ofPattern("d MMMM yyyy, HH:mm", Locale.ENGLISH);

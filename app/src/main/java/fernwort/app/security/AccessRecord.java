@@ -28,6 +28,7 @@ public class AccessRecord {
   private static final Logger LOG = LoggerFactory.getLogger(AccessRecord.class);
   private static final int MOST = 1_000;
 
+  private final DataFolder folder;
   private final Path file;
   private final Clock clock;
   private int lines = -1;
@@ -50,6 +51,7 @@ public class AccessRecord {
   }
 
   AccessRecord(DataFolder folder, Clock clock) {
+    this.folder = folder;
     file = folder.path().resolve(NAME);
     this.clock = clock;
   }
@@ -69,6 +71,7 @@ public class AccessRecord {
         Files.write(file, kept.subList(kept.size() - MOST, kept.size()));
         lines = MOST;
       }
+      boolean first = !Files.exists(file);
       Files.writeString(
           file,
           line + "\n",
@@ -76,6 +79,9 @@ public class AccessRecord {
           StandardOpenOption.CREATE,
           StandardOpenOption.APPEND);
       lines++;
+      if (first) {
+        folder.tighten();
+      }
     } catch (IOException e) {
       LOG.warn("the record of access cannot be written: {}", String.valueOf(e.getMessage()));
     }

@@ -66,7 +66,7 @@ class SecurityConfig {
             .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN)));
     http.addFilterBefore(new OwnPagesOnly(), CsrfFilter.class);
     if (open) {
-      forEverybodyAtThisMachine(http);
+      forEverybodyAtThisMachine(http, hosts);
     } else {
       http.addFilterBefore(KnownHosts.ofTheHouse(hosts), SecurityContextHolderFilter.class);
       http.addFilterBefore(new NotForEver(clock), SecurityContextHolderFilter.class);
@@ -75,11 +75,12 @@ class SecurityConfig {
     return http.build();
   }
 
-  private static void forEverybodyAtThisMachine(HttpSecurity http) throws Exception {
+  private static void forEverybodyAtThisMachine(HttpSecurity http, List<String> hosts)
+      throws Exception {
     http.csrf(csrf ->
         csrf.csrfTokenRepository(token())
             .csrfTokenRequestHandler(new CsrfTokenRequestAttributeHandler()));
-    http.addFilterBefore(KnownHosts.thisMachine(), AuthorizationFilter.class);
+    http.addFilterBefore(KnownHosts.thisMachine(hosts), AuthorizationFilter.class);
     http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll());
   }
 

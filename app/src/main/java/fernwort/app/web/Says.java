@@ -11,7 +11,8 @@ enum Says implements Phrase {
       "This change came without its token, or the page is older than its session: load the page"
           + " again and repeat it."),
   FERNWORT_ANSWERS_HERE_ONLY(
-      "Fernwort answers here only to the names of this machine, such as 127.0.0.1."),
+      "Fernwort answers here only to names it knows, such as 127.0.0.1. Give it others with"
+          + " --hosts."),
   THE_REQUEST_IS_NOT_READABLE("The request is not readable."),
   THE_REQUEST_CANNOT_BE_ANSWERED("The request cannot be answered ({})."),
   FERNWORT_CANNOT_ANSWER_THIS_NOW(

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import fernwort.app.store.DataFolder;
 import jakarta.servlet.FilterChain;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -63,6 +64,9 @@ class WhoGetsInTest {
           .hasSize(120)
           .filteredOn(line -> line.endsWith("Z wrong passphrase"))
           .hasSize(LoginLimit.MOST);
+      assertThat(Files.getPosixFilePermissions(folder.path().resolve("access.log")))
+          .as("its owner's alone")
+          .hasSize(2);
       assertThat(new AccessRecord(folder, Clock.systemUTC()).newestFirst())
           .as("read by the next start")
           .hasSize(120);

@@ -72,8 +72,10 @@ class LiveApiController {
   @PutMapping("/live/broker")
   @Operation(summary = "Connect to a broker, now and after each start; an empty url ends it")
   LiveAnswers.Connection connect(@RequestBody Broker broker, HttpServletRequest request) {
+    LiveAnswers.Connection now =
+        live.connect(broker.url(), broker.user(), broker.password(), broker.ca());
     record.add(AccessRecord.What.BROKER, request.getRemoteAddr());
-    return live.connect(broker.url(), broker.user(), broker.password(), broker.ca());
+    return now;
   }
 
   @GetMapping("/live/found")

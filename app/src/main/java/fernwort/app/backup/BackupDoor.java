@@ -1,5 +1,6 @@
 package fernwort.app.backup;
 
+import fernwort.app.security.AccessRecord;
 import fernwort.app.store.DataFolder;
 import fernwort.app.store.StoreTrouble;
 import fernwort.app.store.backup.Backups;
@@ -39,12 +40,14 @@ public final class BackupDoor implements SmartLifecycle {
   private static final String OK = "ok";
 
   private final Backups backups;
+  private final AccessRecord record;
   private final DataFolder folder;
   private final Path path;
   private volatile Optional<ServerSocketChannel> door = Optional.empty();
 
-  BackupDoor(Backups backups, DataFolder folder) {
+  BackupDoor(Backups backups, DataFolder folder, AccessRecord record) {
     this.backups = backups;
+    this.record = record;
     this.folder = folder;
     this.path = folder.path().resolve(NAME);
   }
@@ -97,6 +100,7 @@ public final class BackupDoor implements SmartLifecycle {
   private String restored(InputStream in) {
     try {
       backups.restore(new LeftOpen(in), StoredRows.look());
+      record.add(AccessRecord.What.RESTORED, "");
       return OK;
     } catch (Refusal | StoreTrouble e) {
       return String.valueOf(e.getMessage());

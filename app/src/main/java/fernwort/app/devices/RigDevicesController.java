@@ -223,13 +223,13 @@ class RigDevicesController {
       @RequestParam(defaultValue = "false") boolean own,
       HttpServletRequest request,
       RedirectAttributes done) {
-    record.add(AccessRecord.What.BROKER, request.getRemoteAddr());
     LiveAnswers.Connection now =
         live.connect(
             own ? BrokerAddress.OWN : url,
             user,
             password.isEmpty() ? null : password,
             ca.isBlank() ? null : ca);
+    record.add(AccessRecord.What.BROKER, request.getRemoteAddr());
     Done.say(
         done,
         now.url().isEmpty()

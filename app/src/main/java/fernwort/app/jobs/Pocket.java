@@ -57,7 +57,7 @@ class Pocket {
 
   private final JobDesk desk;
   private final States states;
-  private final Workers bench;
+  private final Workers workers;
   private final PlanDrawing drawings;
   private final TemplateEngine templates;
   private final Clock clock;
@@ -67,13 +67,13 @@ class Pocket {
   Pocket(
       JobDesk desk,
       States states,
-      Workers bench,
+      Workers workers,
       PlanDrawing drawings,
       TemplateEngine templates,
       Clock clock) {
     this.desk = desk;
     this.states = states;
-    this.bench = bench;
+    this.workers = workers;
     this.drawings = drawings;
     this.templates = templates;
     this.clock = clock;
@@ -151,7 +151,7 @@ class Pocket {
             asked,
             (key, known) ->
                 known == null || known.isEnded()
-                    ? bench.begin(
+                    ? workers.begin(
                         LONGEST,
                         LONGEST,
                         () -> PocketJob.of(rig, desk.book(rig), now, chosen, units))

@@ -30,14 +30,14 @@ final class SlipRound {
   private volatile int done;
   private volatile String trouble = "";
 
-  private SlipRound(Workers bench, JobBook book, State from) {
+  private SlipRound(Workers workers, JobBook book, State from) {
     jobs = book.offered().size();
-    trying = bench.begin(LONGEST, () -> run(book, from));
+    trying = workers.begin(LONGEST, () -> run(book, from));
   }
 
   /** Begins a round in the background. */
-  static SlipRound begin(Workers bench, JobBook book, State from) {
-    return new SlipRound(bench, book, from);
+  static SlipRound begin(Workers workers, JobBook book, State from) {
+    return new SlipRound(workers, book, from);
   }
 
   /** Somebody looks how far it is. */

@@ -29,12 +29,12 @@ class SlipsController {
   private final Descriptions rigs;
   private final States states;
   private final JobDesk desk;
-  private final Workers bench;
+  private final Workers workers;
   private final Cache<From, SlipRound> rounds =
       Caffeine.newBuilder().maximumSize(10).expireAfterAccess(Duration.ofMinutes(30)).build();
 
-  SlipsController(Descriptions rigs, States states, JobDesk desk, Workers bench) {
-    this.bench = bench;
+  SlipsController(Descriptions rigs, States states, JobDesk desk, Workers workers) {
+    this.workers = workers;
     this.rigs = rigs;
     this.states = states;
     this.desk = desk;
@@ -52,7 +52,7 @@ class SlipsController {
     if (kept != null && kept.isEnded()) {
       rounds.invalidate(from);
     }
-    SlipRound round = rounds.get(from, f -> SlipRound.begin(bench, desk.book(rig), now));
+    SlipRound round = rounds.get(from, f -> SlipRound.begin(workers, desk.book(rig), now));
     round.look();
     List<SlipRound.Found> found = round.found();
     model.addAttribute("rig", id);

@@ -8,9 +8,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -90,21 +88,9 @@ public class AccessRecord {
   /** Returns the lines, the newest first. */
   public synchronized List<String> newestFirst() {
     try {
-      return Optional.of(file)
-          .filter(Files::exists)
-          .map(AccessRecord::read)
-          .orElse(List.of())
-          .reversed();
-    } catch (IllegalStateException unreadable) {
+      return Files.exists(file) ? Files.readAllLines(file).reversed() : List.of();
+    } catch (IOException unreadable) {
       return List.of();
-    }
-  }
-
-  private static List<String> read(Path file) {
-    try {
-      return Arrays.asList(Files.readString(file).split("\n"));
-    } catch (IOException e) {
-      throw new IllegalStateException(e);
     }
   }
 }

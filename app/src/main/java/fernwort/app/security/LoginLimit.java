@@ -18,10 +18,10 @@ class LoginLimit {
 
   /**
    * Takes a try before anything is looked at, so that many at once are no more than one after
-   * another; tells whether there was one left.
+   * another; returns which it is, from 1. Those after {@link #MOST} are not looked at.
    */
-  boolean takes(String address) {
-    return wrong.get(address, a -> new AtomicInteger()).incrementAndGet() <= MOST;
+  int take(String address) {
+    return wrong.get(address, a -> new AtomicInteger()).incrementAndGet();
   }
 
   void succeeded(String address) {

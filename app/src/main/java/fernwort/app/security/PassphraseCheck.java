@@ -27,8 +27,12 @@ class PassphraseCheck implements AuthenticationProvider {
   public Authentication authenticate(Authentication asked) {
     String address =
         asked.getDetails() instanceof WebAuthenticationDetails d ? d.getRemoteAddress() : "";
-    if (!limit.takes(address)) {
-      record.add(AccessRecord.What.LOCKED_OUT, address);
+    int tries = limit.take(address);
+    if (tries > LoginLimit.MOST) {
+      if (tries == LoginLimit.MOST + 1) {
+        // Said once: whoever goes on trying does not push all else out of the record.
+        record.add(AccessRecord.What.LOCKED_OUT, address);
+      }
       throw new LockedException(Says.TOO_MANY_TRIES.text());
     }
     Object credentials = asked.getCredentials();

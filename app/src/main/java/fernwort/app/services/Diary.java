@@ -168,7 +168,7 @@ public class Diary {
 
   /** Returns up to when entries are dated ahead of the clock, though they have happened. */
   public Optional<Instant> ahead(OpenRig rig) {
-    return store.ahead(rig.id()).stream().map(Entry::at).reduce((earlier, later) -> later);
+    return store.lastAhead(rig.id());
   }
 
   /** Dates what stands ahead of the clock back to now, in the order in which it came. */

@@ -52,6 +52,12 @@ public class JobDesk {
   private final ExecutorService looking =
       Executors.newSingleThreadExecutor(
           Thread.ofPlatform().daemon().name(Says.LOOKING_AT_JOBS.text()).factory());
+
+  /** Cards of many jobs, whose readers need no passphrase, keep the owner's list from nothing. */
+  private final ExecutorService planning =
+      Executors.newSingleThreadExecutor(
+          Thread.ofPlatform().daemon().name(Says.PLANNING_CARDS.text()).factory());
+
   private final Workers workers;
   private final Sleep sleep;
   private final AiredLines aired;
@@ -102,9 +108,7 @@ public class JobDesk {
         .compute(
             new Look(rig.content(), now.volumes(), now.slope()),
             (key, known) ->
-                known == null || known.isEnded()
-                    ? begin(LONGEST, () -> offers.oneByOne(now))
-                    : known)
+                known == null || known.isEnded() ? begin(() -> offers.oneByOne(now)) : known)
         .within(patience);
   }
 
@@ -112,16 +116,16 @@ public class JobDesk {
    * On one thread for everybody: who wants to fill a tank does not stand in line behind mistakes,
    * and who opens a page does not share the processors with many rigs being looked at.
    */
-  private <T> Awaited<T> begin(Duration lookedAway, Callable<T> work) {
-    Awaited<T> awaited = new Awaited<>(LONGEST, lookedAway, work);
+  private <T> Awaited<T> begin(Callable<T> work) {
+    Awaited<T> awaited = new Awaited<>(LONGEST, LONGEST, work);
     looking.execute(awaited);
-    awaited.endWhenNobodyLooks();
     return awaited;
   }
 
   @PreDestroy
   void end() {
     looking.shutdownNow();
+    planning.shutdownNow();
   }
 
   /**
@@ -148,10 +152,16 @@ public class JobDesk {
             new Planned(rig.content(), job, from, dry),
             (key, known) ->
                 known == null || known.isEnded()
-                    ? begin(
-                        LOOKED_AWAY, () -> book(rig).plans().plan(found, from, dry, 0, Set.of()))
+                    ? planned(() -> book(rig).plans().plan(found, from, dry, 0, Set.of()))
                     : known)
         .within(patience);
+  }
+
+  private Awaited<Plan> planned(Callable<Plan> work) {
+    Awaited<Plan> awaited = new Awaited<>(LONGEST, LOOKED_AWAY, work);
+    planning.execute(awaited);
+    awaited.endWhenNobodyLooks();
+    return awaited;
   }
 
   /**

@@ -37,6 +37,7 @@ enum Says implements Phrase {
 
   // JobDesk: hands out the book of jobs of each rig.
   LOOKING_AT_JOBS("looking at jobs"),
+  PLANNING_CARDS("planning cards"),
   THE_MISTAKES_ARE_STILL_BEING(
       "The mistakes are still being tried. Nothing is lost; ask again in a moment."),
 

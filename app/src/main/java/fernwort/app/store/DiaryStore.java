@@ -142,11 +142,16 @@ public class DiaryStore {
   private Entry afterTheLast(String rig, Entry entry) {
     boolean now = Duration.between(entry.at(), clock.instant()).abs().compareTo(AHEAD) < 0;
     return now && HAPPENED.contains(entry.what().kind())
-        ? ahead(rig).stream()
-            .reduce((earlier, later) -> later)
-            .map(last -> new Entry(entry.id(), last.at().plus(A_MOMENT), entry.what()))
+        ? lastAhead(rig)
+            .map(last -> new Entry(entry.id(), last.plus(A_MOMENT), entry.what()))
             .orElse(entry)
         : entry;
+  }
+
+  /** Returns up to when entries are dated ahead of now though they have happened. */
+  public Optional<Instant> lastAhead(String rig) {
+    List<Entry> ahead = ahead(rig);
+    return ahead.isEmpty() ? Optional.empty() : Optional.of(ahead.getLast().at());
   }
 
   /**

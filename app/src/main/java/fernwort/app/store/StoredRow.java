@@ -11,6 +11,7 @@ import fernwort.app.store.db.tables.records.RunStepRecord;
 import fernwort.app.store.db.tables.records.WinterSheetRecord;
 import fernwort.core.id.PartId;
 import fernwort.core.id.PositionId;
+import fernwort.core.say.Refusal;
 import java.time.OffsetDateTime;
 import java.util.Map;
 import java.util.Set;
@@ -41,7 +42,7 @@ public final class StoredRow {
   /**
    * Reads a row.
    *
-   * @throws IllegalArgumentException when no store could hand it on, saying why
+   * @throws RuntimeException when no store could hand it on; a refusal where it says why
    */
   public static void read(String table, Map<String, @Nullable Object> row) {
     if (!table.equals(READINGS)) {
@@ -76,7 +77,7 @@ public final class StoredRow {
 
   private static void address(String id) {
     if (!ADDRESS.matcher(id).matches()) {
-      throw new IllegalArgumentException(Says.NO_ADDRESS_OF_A_RIG.filled(id));
+      throw new Refusal(Says.NO_ADDRESS_OF_A_RIG.with(id));
     }
   }
 
@@ -86,12 +87,12 @@ public final class StoredRow {
         double amount = number.doubleValue();
         boolean sound = Math.abs(amount) < MOST || number instanceof Long;
         if (!sound || amount < 0 && NEVER_NEGATIVE.contains(column)) {
-          throw new IllegalArgumentException(Says.CANNOT_BE.filled(column, number));
+          throw new Refusal(Says.CANNOT_BE.with(column, number));
         }
       }
       case OffsetDateTime time -> {
         if (time.getYear() < FIRST_YEAR || time.getYear() > LAST_YEAR) {
-          throw new IllegalArgumentException(Says.CANNOT_BE.filled(column, time));
+          throw new Refusal(Says.CANNOT_BE.with(column, time));
         }
       }
       case null, default -> {}

@@ -74,7 +74,7 @@ enum Says implements Phrase {
       "it is not as it was written: its rows do not sum up to its “sum”. If you changed it on"
           + " purpose, take “sum” out of it"),
   A_RIG_LACKS_A_VERSION("a version of {} is not in it"),
-  IT_CANNOT_BE_SHOWN("nothing in Fernwort can show it"),
+  IT_CANNOT_BE_SHOWN("Fernwort cannot read it"),
   ROWS_WOULD_BE_LEFT_OUT(
       "{} rows of this backup cannot be read: {}. Nothing was changed. Start Fernwort and restore it"
           + " under Rigs; there you can leave them out.");

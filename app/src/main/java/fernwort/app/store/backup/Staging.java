@@ -338,8 +338,7 @@ final class Staging implements AutoCloseable {
 
   /** A sentence of ours says why; what a library says of broken text is no sentence. */
   private static String why(RuntimeException fault) {
-    boolean ours = fault instanceof Refusal || fault instanceof IllegalArgumentException;
-    return ours && fault.getMessage() != null
+    return fault instanceof Refusal && fault.getMessage() != null
         ? clip(fault.getMessage())
         : Says.IT_CANNOT_BE_SHOWN.text();
   }
